@@ -1,0 +1,82 @@
+package polydex.cli;
+
+import java.io.PrintWriter;
+import java.util.List;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+import polydex.catalog.Action;
+import polydex.catalog.ActionSearch;
+import polydex.catalog.Catalog;
+import polydex.catalog.Environment;
+import polydex.files.json.ModelJson;
+
+@Command(
+    name = "find",
+    description = "Find actions by words, with their gestures in each environment.",
+    exitCodeListHeading = "%nExit codes:%n",
+    exitCodeList = {"0:found", "1:nothing found", "2:wrong command line", "3:file can't be used"},
+    mixinStandardHelpOptions = true)
+final class FindCommand implements Callable<Integer> {
+  @Mixin private Source source;
+  @Spec private CommandSpec spec;
+
+  @Option(names = "--json", description = "Answer as JSON.")
+  private boolean json;
+
+  @Parameters(arity = "1..*", paramLabel = "WORD", description = "Words, or their beginnings.")
+  private List<String> words;
+
+  record Found(String id, String title, String group, List<Place> places) {}
+
+  record Place(String environment, String title, List<String> gestures) {}
+
+  @Override
+  public Integer call() throws Exception {
+    Catalog catalog = source.workspace().catalog();
+    List<Found> found =
+        ActionSearch.of(catalog.actions()).find(String.join(" ", words)).stream()
+            .map(a -> found(catalog, a))
+            .toList();
+    PrintWriter out = spec.commandLine().getOut();
+    if (json) {
+      out.println(ModelJson.writePretty(found));
+    } else if (found.isEmpty()) {
+      out.println("Nothing found for \u201c" + String.join(" ", words) + "\u201d.");
+    } else {
+      found.forEach(f -> print(out, f));
+    }
+    return found.isEmpty() ? Main.NO : Main.DONE;
+  }
+
+  private static Found found(Catalog catalog, Action action) {
+    return new Found(
+        action.id(),
+        action.title(),
+        action.group(),
+        catalog.environments().stream()
+            .map(e -> place(catalog, e, action))
+            .filter(p -> !p.gestures().isEmpty())
+            .toList());
+  }
+
+  private static Place place(Catalog catalog, Environment environment, Action action) {
+    return new Place(
+        environment.id(),
+        environment.title(),
+        catalog.bindings(environment.id(), action.id()).stream()
+            .map(b -> b.gesture().toString())
+            .toList());
+  }
+
+  private static void print(PrintWriter out, Found found) {
+    out.println(found.title());
+    for (Place place : found.places()) {
+      out.printf("  %-28s %s%n", place.title(), String.join("  or  ", place.gestures()));
+    }
+  }
+}

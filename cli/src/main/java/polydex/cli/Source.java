@@ -1,0 +1,104 @@
+package polydex.cli;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.ToDoubleFunction;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.ArgGroup;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Spec;
+import polydex.conflict.Severity;
+import polydex.files.FileProblem;
+import polydex.files.Shipped;
+import polydex.files.demo.DemoHistory;
+import polydex.files.store.Store;
+import polydex.mouse.Habits;
+import polydex.mouse.Use;
+import polydex.route.Setup;
+import polydex.workspace.Workspace;
+
+/** Where a command gets its data from: a file, or the demo. */
+final class Source {
+  @Spec(Spec.Target.MIXEE)
+  private CommandSpec command;
+
+  @ArgGroup(multiplicity = "1")
+  private Choice choice;
+
+  private static final class Choice {
+    @Option(
+        names = {"-f", "--file"},
+        paramLabel = "FILE",
+        description = "A .polydex file. It must not be open elsewhere.")
+    @Nullable Path file;
+
+    @Option(names = "--demo", description = "The demo that ships.")
+    boolean demo;
+  }
+
+  /** Something done with an open file. */
+  interface StoreWork<T> {
+    T with(Store store) throws FileProblem;
+  }
+
+  /** The file that was named, if it was not the demo. */
+  Optional<Path> file() {
+    return choice.demo ? Optional.empty() : Optional.ofNullable(choice.file);
+  }
+
+  Workspace workspace() throws FileProblem {
+    return choice.file == null ? Shipped.demo() : withStore(choice.file, Store::workspace);
+  }
+
+  /** Uses a working day of each action, from the log. */
+  ToDoubleFunction<String> usesPerDay(Workspace workspace) throws FileProblem {
+    List<Use> uses = new ArrayList<>();
+    if (choice.file == null) {
+      uses.addAll(DemoHistory.of(workspace).uses());
+    } else {
+      withStore(
+          choice.file,
+          store -> {
+            store.uses(uses::add);
+            return uses.size();
+          });
+    }
+    Habits habits = new Habits(DemoHistory.ZONE);
+    uses.forEach(habits::add);
+    return action -> habits.usesPerDay(action).orElse(Severity.UNKNOWN_USES_PER_DAY);
+  }
+
+  <T> T withStore(Path file, StoreWork<T> work) throws FileProblem {
+    if (!Files.isRegularFile(file)) {
+      throw new FileProblem("There is no file " + file + ".");
+    }
+    try (Store store = Store.open(file)) {
+      return work.with(store);
+    }
+  }
+
+  /** The setup that was named by id or title, or else the one in use. */
+  Setup setup(Workspace workspace, @Nullable String name) {
+    if (name == null) {
+      return workspace
+          .setup()
+          .orElseThrow(() -> new ParameterException(command.commandLine(), "There is no setup."));
+    }
+    String wanted = name.strip().toLowerCase(Locale.ROOT);
+    return workspace.setups().values().stream()
+        .filter(s -> s.id().equals(wanted) || s.title().toLowerCase(Locale.ROOT).equals(wanted))
+        .findFirst()
+        .orElseThrow(
+            () ->
+                new ParameterException(
+                    command.commandLine(),
+                    "There is no setup \u201c%s\u201d. There are: %s."
+                        .formatted(name, String.join(", ", workspace.setups().keySet()))));
+  }
+}

@@ -1,0 +1,158 @@
+package polydex.cli;
+
+import java.io.PrintWriter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+import polydex.files.json.ModelJson;
+import polydex.keys.Gesture;
+import polydex.keys.GestureSyntaxException;
+import polydex.route.Passage;
+import polydex.route.Setup;
+import polydex.route.Trace;
+import polydex.route.Tracer;
+import polydex.workspace.Workspace;
+
+@Command(
+    name = "trace",
+    description = "Follow a gesture through a setup to where it is taken.",
+    exitCodeListHeading = "%nExit codes:%n",
+    exitCodeList = {
+      "0:it ends in an action or in text",
+      "1:nothing happens",
+      "2:wrong command line or gesture",
+      "3:file can't be used"
+    },
+    mixinStandardHelpOptions = true)
+final class TraceCommand implements Callable<Integer> {
+  @Mixin private Source source;
+  @Spec private CommandSpec spec;
+
+  @Option(names = "--json", description = "Answer as JSON.")
+  private boolean json;
+
+  @Option(
+      names = {"-s", "--setup"},
+      paramLabel = "SETUP",
+      description = "Id or title of a setup; the one in use if left out.")
+  @Nullable
+  private String setupName;
+
+  @Parameters(
+      paramLabel = "GESTURE",
+      description = "As in Ctrl+Shift+S or \"Ctrl+K Ctrl+S\"; see docs/notation.md.")
+  private String written;
+
+  record Row(
+      int press,
+      String machine,
+      String layer,
+      String kind,
+      String in,
+      Optional<String> out,
+      String verb,
+      String why) {}
+
+  record Result(
+      String kind, Optional<String> action, Optional<String> environment, String sentence) {}
+
+  record Answer(String gesture, String setup, List<Row> passages, List<Result> results) {}
+
+  @Override
+  public Integer call() throws Exception {
+    Gesture gesture = gesture();
+    Workspace workspace = source.workspace();
+    Setup setup = source.setup(workspace, setupName);
+    Optional<String> problem = workspace.world().problem(setup);
+    if (problem.isPresent()) {
+      throw new ParameterException(spec.commandLine(), problem.get());
+    }
+    Trace trace = Tracer.of(setup, workspace.world()).trace(gesture);
+    Answer answer =
+        new Answer(
+            gesture.toString(),
+            setup.id(),
+            trace.passages().stream().map(TraceCommand::row).toList(),
+            trace.results().stream().map(r -> result(workspace, r)).toList());
+    PrintWriter out = spec.commandLine().getOut();
+    if (json) {
+      out.println(ModelJson.writePretty(answer));
+    } else {
+      print(out, answer);
+    }
+    return trace.outcome() instanceof Trace.Nothing ? Main.NO : Main.DONE;
+  }
+
+  private Gesture gesture() {
+    try {
+      Gesture gesture = Gesture.parse(written);
+      if (gesture.isFamily()) {
+        throw new ParameterException(
+            spec.commandLine(), "A family can't be pressed; give one of its members.");
+      }
+      return gesture;
+    } catch (GestureSyntaxException e) {
+      throw new ParameterException(spec.commandLine(), e.getMessage(), e);
+    }
+  }
+
+  private static Row row(Passage p) {
+    return new Row(
+        p.press(),
+        p.layer().machine(),
+        p.layer().title(),
+        lower(p.layer().kind()),
+        p.in().toString(),
+        p.out().map(Object::toString),
+        lower(p.verb()),
+        p.why());
+  }
+
+  private static String lower(Enum<?> constant) {
+    return constant.name().toLowerCase(Locale.ROOT);
+  }
+
+  private static Result result(Workspace workspace, Trace.Outcome outcome) {
+    return switch (outcome) {
+      case Trace.Acted a ->
+          new Result(
+              "action",
+              Optional.of(a.action()),
+              Optional.of(a.environment()),
+              "%s does \u201c%s\u201d."
+                  .formatted(a.layer().title(), workspace.catalog().title(a.action())));
+      case Trace.Typed t ->
+          new Result(
+              "text", Optional.empty(), Optional.empty(), "It types \u201c" + t.text() + "\u201d.");
+      case Trace.Nothing n -> new Result("nothing", Optional.empty(), Optional.empty(), n.why());
+    };
+  }
+
+  private static void print(PrintWriter out, Answer answer) {
+    List<String> lines = new ArrayList<>();
+    for (Row row : answer.passages()) {
+      lines.add(
+          "%-16s %-28s %-9s %s%s  %s"
+              .formatted(
+                  row.machine(),
+                  row.layer(),
+                  row.verb(),
+                  row.in(),
+                  row.out().filter(o -> !o.equals(row.in())).map(o -> " -> " + o).orElse(""),
+                  row.why())
+              .stripTrailing());
+    }
+    lines.forEach(out::println);
+    answer.results().forEach(r -> out.println(r.sentence()));
+  }
+}

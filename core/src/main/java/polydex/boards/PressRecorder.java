@@ -1,0 +1,69 @@
+package polydex.boards;
+
+import java.util.EnumSet;
+import java.util.Optional;
+import java.util.Set;
+import polydex.boards.Presses.Made;
+import polydex.keys.Held;
+import polydex.keys.Key;
+import polydex.keys.Modifier;
+import polydex.keys.Modifiers;
+import polydex.keys.Physical;
+
+/**
+ * Makes presses of keys that go down and up: a key with what is held, or a tap when modifiers are
+ * let go with nothing pressed between. Keys that repeat while they are held count once.
+ */
+public final class PressRecorder {
+  private final Set<Modifier> down = EnumSet.noneOf(Modifier.class);
+  private final Set<Key> keysDown = EnumSet.noneOf(Key.class);
+  private Modifiers tapped = Modifiers.NONE;
+  private boolean usedSinceAllUp;
+
+  /** A modifier goes down. */
+  public void down(Modifier modifier) {
+    if (down.isEmpty()) {
+      tapped = Modifiers.NONE;
+      usedSinceAllUp = false;
+    }
+    down.add(modifier);
+    tapped = tapped.and(modifier);
+  }
+
+  /** A modifier goes up; a tap if it was the last and nothing was pressed between. */
+  public Optional<Made> up(Modifier modifier) {
+    boolean wasDown = down.remove(modifier);
+    if (!wasDown || !down.isEmpty() || usedSinceAllUp) {
+      return Optional.empty();
+    }
+    return Optional.of(new Made(new Physical.ModifierTap(tapped), false));
+  }
+
+  /** Any other key goes down; nothing if it only repeats. */
+  public Optional<Made> down(Key key) {
+    if (!keysDown.add(key)) {
+      return Optional.empty();
+    }
+    boolean stillHeld = usedSinceAllUp && !down.isEmpty();
+    usedSinceAllUp = true;
+    return Optional.of(new Made(new Physical.Press(Held.of(held()), key), stillHeld));
+  }
+
+  /** Any other key goes up. */
+  public void up(Key key) {
+    keysDown.remove(key);
+  }
+
+  /** The modifiers that are down now. */
+  public Modifiers held() {
+    return Modifiers.of(down.toArray(new Modifier[0]));
+  }
+
+  /** Forgets everything, as when the window loses the focus and key releases go elsewhere. */
+  public void reset() {
+    down.clear();
+    keysDown.clear();
+    usedSinceAllUp = false;
+    tapped = Modifiers.NONE;
+  }
+}

@@ -1,0 +1,190 @@
+package polydex.boards;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import polydex.keys.Gesture;
+import polydex.keys.Held;
+import polydex.keys.Key;
+import polydex.keys.KeyRef;
+import polydex.keys.Modifiers;
+import polydex.keys.Physical;
+import polydex.keys.Step;
+
+/** What hands do on a layout for a gesture, or why they can't. */
+public sealed interface Presses {
+
+  /**
+   * The presses in order.
+   *
+   * @param list at least one
+   */
+  record Typable(List<Made> list) implements Presses {
+    /** Copies the list. */
+    public Typable {
+      list = List.copyOf(list);
+    }
+
+    /** The presses without what is held between them. */
+    public List<Physical> physical() {
+      return list.stream().map(Made::what).toList();
+    }
+  }
+
+  /**
+   * It can't be done.
+   *
+   * @param reason a sentence
+   */
+  record Untypable(String reason) implements Presses {}
+
+  /**
+   * One press of several.
+   *
+   * @param what the press
+   * @param stillHeld whether what is held was not let go since the press before
+   */
+  record Made(Physical what, boolean stillHeld) {}
+
+  /**
+   * The presses of a gesture on a layout, in O(steps).
+   *
+   * @param gesture not a family
+   */
+  static Presses of(Gesture gesture, Layout layout) {
+    List<Made> made = new ArrayList<>();
+    for (Step step : gesture.steps()) {
+      Optional<String> problem = add(step, Held.NOTHING, layout, made);
+      if (problem.isPresent()) {
+        return new Untypable(problem.get());
+      }
+    }
+    return new Typable(made);
+  }
+
+  /** The same as {@link #of}, where only success is of interest. */
+  static Optional<List<Physical>> physical(Gesture gesture, Layout layout) {
+    return of(gesture, layout) instanceof Typable t ? Optional.of(t.physical()) : Optional.empty();
+  }
+
+  /** A press as a step of a gesture, its key named by what the layout types there. */
+  static Step describe(Physical press, Layout layout) {
+    return switch (press) {
+      case Physical.Press p -> new Step.Stroke(p.held(), name(p.key(), layout));
+      case Physical.ModifierTap t -> new Step.Tap(t.modifiers(), 1);
+      case Physical.PointerPress p -> new Step.Pointing(p.held(), p.act());
+    };
+  }
+
+  /**
+   * The gesture that presses make, keys named by what the layout types; presses between which the
+   * modifiers stayed down are one hold.
+   *
+   * @param made at least one
+   */
+  static Gesture gesture(List<Made> made, Layout layout) {
+    List<Step> steps = new ArrayList<>();
+    int i = 0;
+    while (i < made.size()) {
+      int end = i + 1;
+      while (end < made.size() && made.get(end).stillHeld()) {
+        end++;
+      }
+      Held held = made.get(i).what().held();
+      boolean sameHeld =
+          end - i > 1
+              && !held.isNothing()
+              && made.subList(i, end).stream().allMatch(m -> m.what().held().equals(held));
+      List<Step> inner =
+          made.subList(i, end).stream()
+              .map(m -> describe(sameHeld ? m.what().with(Modifiers.NONE) : m.what(), layout))
+              .toList();
+      if (sameHeld) {
+        steps.add(new Step.Hold(held, inner));
+      } else {
+        steps.addAll(inner);
+      }
+      i = end;
+    }
+    return new Gesture(steps);
+  }
+
+  /** The name of a key on a layout: its own, or the character that it types plainly. */
+  static KeyRef name(Key key, Layout layout) {
+    if (key.keyName().isPresent()) {
+      return new KeyRef.Placed(key);
+    }
+    return layout
+        .typed(key, Modifiers.NONE)
+        .filter(s -> !s.dead() && !Character.isWhitespace(s.codePoint()))
+        .<KeyRef>map(s -> new KeyRef.Typed(s.codePoint()))
+        .orElseGet(() -> new KeyRef.Placed(key));
+  }
+
+  private static Optional<String> add(Step step, Held held, Layout layout, List<Made> made) {
+    switch (step) {
+      case Step.Stroke s -> {
+        return addStroke(s, held, layout, made);
+      }
+      case Step.Tap t -> {
+        for (int i = 0; i < t.times(); i++) {
+          made.add(new Made(new Physical.ModifierTap(t.modifiers()), false));
+        }
+      }
+      case Step.Hold h -> {
+        int first = made.size();
+        for (Step inner : h.inner()) {
+          Optional<String> problem = add(inner, held.and(h.held()), layout, made);
+          if (problem.isPresent()) {
+            return problem;
+          }
+        }
+        for (int i = first + 1; i < made.size(); i++) {
+          made.set(i, new Made(made.get(i).what(), true));
+        }
+      }
+      case Step.Text t -> {
+        return addText(t.text(), held, layout, made);
+      }
+      case Step.Pointing p ->
+          made.add(new Made(new Physical.PointerPress(held.and(p.held()), p.act()), false));
+    }
+    return Optional.empty();
+  }
+
+  private static Optional<String> addStroke(
+      Step.Stroke stroke, Held outer, Layout layout, List<Made> made) {
+    Held held = outer.and(stroke.held());
+    return switch (stroke.key()) {
+      case KeyRef.Placed(Key key) -> {
+        made.add(new Made(new Physical.Press(held, key), false));
+        yield Optional.empty();
+      }
+      case KeyRef.Typed(int c) -> addCharacter(c, held, layout, made);
+      case KeyRef.AnyOf any ->
+          throw new IllegalArgumentException("A family has no single press: " + any);
+    };
+  }
+
+  private static Optional<String> addText(String text, Held held, Layout layout, List<Made> made) {
+    return text.codePoints()
+        .mapToObj(c -> addCharacter(c, held, layout, made))
+        .flatMap(Optional::stream)
+        .findFirst();
+  }
+
+  private static Optional<String> addCharacter(
+      int codePoint, Held held, Layout layout, List<Made> made) {
+    Optional<Layout.Typing> typing = layout.typing(codePoint);
+    if (typing.isPresent()) {
+      Held level = held.with(held.modifiers().and(typing.get().level()));
+      made.add(new Made(new Physical.Press(level, typing.get().key()), false));
+      return Optional.empty();
+    }
+    String shown = Character.toString(codePoint);
+    return Optional.of(
+        layout.onlyDead(codePoint)
+            ? "\u201c%s\u201d is a dead key on the %s layout.".formatted(shown, layout.title())
+            : "The %s layout has no \u201c%s\u201d.".formatted(layout.title(), shown));
+  }
+}

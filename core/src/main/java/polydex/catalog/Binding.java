@@ -1,0 +1,57 @@
+package polydex.catalog;
+
+import java.util.Optional;
+import java.util.Set;
+import polydex.keys.Gesture;
+
+/**
+ * A gesture that does an action, in a context of a keymap.
+ *
+ * @param id unique in its keymap and stable
+ * @param action the id of what it does
+ * @param gesture what is pressed; may be a family, whose members all do the action
+ * @param context the id of where it holds
+ * @param when the conditions under which it exists
+ * @param heldContext the context whose bindings the further steps of a hold go to
+ * @param note what else to know; may be empty
+ */
+public record Binding(
+    String id,
+    String action,
+    Gesture gesture,
+    String context,
+    Condition when,
+    Optional<String> heldContext,
+    String note) {
+
+  /**
+   * When a binding exists.
+   *
+   * @param since the first version that has it
+   * @param until the first version that no longer has it
+   * @param option a setting that must be on
+   */
+  public record Condition(
+      Optional<Version> since, Optional<Version> until, Optional<String> option) {
+    /** It always does. */
+    public static final Condition ALWAYS =
+        new Condition(Optional.empty(), Optional.empty(), Optional.empty());
+
+    /** Whether it does in a version with these options on. */
+    public boolean holds(Version version, Set<String> options) {
+      return since.stream().allMatch(s -> version.compareTo(s) >= 0)
+          && until.stream().allMatch(u -> version.compareTo(u) < 0)
+          && option.stream().allMatch(options::contains);
+    }
+  }
+
+  /** A binding that always exists, anywhere. */
+  public static Binding of(String id, String action, Gesture gesture) {
+    return of(id, action, gesture, Context.ANYWHERE.id());
+  }
+
+  /** A binding that always exists, in a context. */
+  public static Binding of(String id, String action, Gesture gesture, String context) {
+    return new Binding(id, action, gesture, context, Condition.ALWAYS, Optional.empty(), "");
+  }
+}

@@ -1,0 +1,143 @@
+package polydex.catalog;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** All actions, environments and bindings that are known; immutable. */
+public final class Catalog {
+  /** Nothing is known yet. */
+  public static final Catalog EMPTY = new Catalog(List.of(), List.of(), Map.of());
+
+  private final Map<String, Action> actions;
+  private final Map<String, Environment> environments;
+  private final Map<String, List<Binding>> bindings;
+
+  private Catalog(
+      List<Action> actions, List<Environment> environments, Map<String, List<Binding>> bindings) {
+    this.actions = byId(actions, Action::id);
+    this.environments = byId(environments, Environment::id);
+    this.bindings = Map.copyOf(bindings);
+  }
+
+  /**
+   * A catalogue of these.
+   *
+   * @param bindings by the id of their environment, in the order in which they are shown
+   * @throws IllegalArgumentException where a binding names an action, environment or context that
+   *     is not there, or an id stands twice
+   */
+  public static Catalog of(
+      List<Action> actions, List<Environment> environments, Map<String, List<Binding>> bindings) {
+    Map<String, List<Binding>> copy = new LinkedHashMap<>();
+    bindings.forEach((environment, list) -> copy.put(environment, List.copyOf(list)));
+    Catalog catalog = new Catalog(actions, environments, copy);
+    catalog.check();
+    return catalog;
+  }
+
+  /** Every action, in the order given. */
+  public List<Action> actions() {
+    return List.copyOf(actions.values());
+  }
+
+  /** An action by its id. */
+  public Optional<Action> action(String id) {
+    return Optional.ofNullable(actions.get(id));
+  }
+
+  /** The title of an action, or its id where it is not known. */
+  public String title(String actionId) {
+    return action(actionId).map(Action::title).orElse(actionId);
+  }
+
+  /** Every environment, in the order given. */
+  public List<Environment> environments() {
+    return List.copyOf(environments.values());
+  }
+
+  /** An environment by its id. */
+  public Optional<Environment> environment(String id) {
+    return Optional.ofNullable(environments.get(id));
+  }
+
+  /** The bindings of an environment, in order. */
+  public List<Binding> bindings(String environment) {
+    return bindings.getOrDefault(environment, List.of());
+  }
+
+  /** The bindings of an action in an environment, the preferred one first. */
+  public List<Binding> bindings(String environment, String action) {
+    return bindings(environment).stream().filter(b -> b.action().equals(action)).toList();
+  }
+
+  /** How many bindings there are in all. */
+  public int size() {
+    return bindings.values().stream().mapToInt(List::size).sum();
+  }
+
+  /**
+   * This catalogue and more; what has the id of something here replaces it in its place.
+   *
+   * @param more bindings to add, by the id of their environment
+   * @throws IllegalArgumentException as {@link #of}
+   */
+  public Catalog with(
+      List<Action> moreActions,
+      List<Environment> moreEnvironments,
+      Map<String, List<Binding>> more) {
+    Map<String, List<Binding>> all = new LinkedHashMap<>(bindings);
+    more.forEach(
+        (environment, list) ->
+            all.put(environment, merged(bindings(environment), list, Binding::id)));
+    return of(
+        merged(actions(), moreActions, Action::id),
+        merged(environments(), moreEnvironments, Environment::id),
+        all);
+  }
+
+  private static <T> List<T> merged(List<T> here, List<T> more, Function<T, String> id) {
+    Map<String, T> all = new LinkedHashMap<>();
+    Stream.concat(here.stream(), more.stream()).forEach(t -> all.put(id.apply(t), t));
+    return new ArrayList<>(all.values());
+  }
+
+  private static <T> Map<String, T> byId(List<T> list, Function<T, String> id) {
+    return Collections.unmodifiableMap(
+        list.stream()
+            .collect(
+                Collectors.toMap(
+                    id,
+                    Function.identity(),
+                    (a, _) -> {
+                      throw new IllegalArgumentException("Twice the same id: " + id.apply(a));
+                    },
+                    LinkedHashMap::new)));
+  }
+
+  private void check() {
+    bindings.forEach(
+        (environmentId, list) -> {
+          Environment environment =
+              environment(environmentId)
+                  .orElseThrow(
+                      () -> new IllegalArgumentException("No environment " + environmentId));
+          byId(list, Binding::id);
+          for (Binding binding : list) {
+            if (!actions.containsKey(binding.action())) {
+              throw new IllegalArgumentException("No action " + binding.action());
+            }
+            if (environment.context(binding.context()).isEmpty()) {
+              throw new IllegalArgumentException(
+                  "No context %s in %s".formatted(binding.context(), environmentId));
+            }
+          }
+        });
+  }
+}

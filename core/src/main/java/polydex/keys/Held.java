@@ -1,0 +1,64 @@
+package polydex.keys;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+
+/**
+ * What is held down while something else is pressed: modifiers, and keys that a remap turns into
+ * modifiers.
+ *
+ * @param modifiers the modifiers
+ * @param keys other keys, sorted by place, each once
+ */
+public record Held(Modifiers modifiers, List<Key> keys) {
+  /** Nothing is held. */
+  public static final Held NOTHING = new Held(Modifiers.NONE, List.of());
+
+  /** Sorts the keys: the order in which they are named never matters. */
+  public Held {
+    keys = keys.size() < 2 ? List.copyOf(keys) : keys.stream().distinct().sorted().toList();
+  }
+
+  /** These modifiers and no other key. */
+  public static Held of(Modifiers modifiers) {
+    return modifiers.isEmpty() ? NOTHING : new Held(modifiers, List.of());
+  }
+
+  /** These modifiers and no other key. */
+  public static Held of(Modifier... modifiers) {
+    return of(Modifiers.of(modifiers));
+  }
+
+  /** Both at once. */
+  public Held and(Held other) {
+    if (other.isNothing()) {
+      return this;
+    }
+    List<Key> all = new ArrayList<>(keys);
+    all.addAll(other.keys);
+    return new Held(modifiers.and(other.modifiers), all);
+  }
+
+  /** The same with other modifiers. */
+  public Held with(Modifiers changed) {
+    return changed.equals(modifiers) ? this : new Held(changed, keys);
+  }
+
+  /** Whether nothing is held. */
+  public boolean isNothing() {
+    return modifiers.isEmpty() && keys.isEmpty();
+  }
+
+  /** How many keys the hands hold. */
+  public int count() {
+    return modifiers.count() + keys.size();
+  }
+
+  @Override
+  public String toString() {
+    Stream<String> mods = modifiers.isEmpty() ? Stream.of() : Stream.of(modifiers.toString());
+    return String.join(
+        "+", Stream.concat(mods, keys.stream().map(k -> "<" + k.name() + ">")).toList());
+  }
+}

@@ -1,0 +1,130 @@
+package polydex.mouse;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.Optional;
+
+/**
+ * How one action is done over time, judged from its uses as they come, each in O(1).
+ *
+ * <p>Replaced: of the last {@value #WINDOW} uses at least 95 % by keys, over at least {@value
+ * #DAYS} days. A relapse: of {@value #WINDOW} uses after that fewer than 80 % by keys. Not
+ * thread-safe.
+ */
+public final class Habit {
+  /** How many uses are looked at. */
+  public static final int WINDOW = 20;
+
+  /** Over how many different days they must be spread. */
+  public static final int DAYS = 5;
+
+  /** The share by keys from which an action counts as replaced. */
+  public static final double REPLACED_SHARE = 0.95;
+
+  /** The share by keys below which a replaced action has come back. */
+  public static final double RELAPSE_SHARE = 0.80;
+
+  /** How far an action is from being done without the mouse. */
+  public enum State {
+    OPEN,
+    LEARNING,
+    SWITCHING,
+    REPLACED
+  }
+
+  private record Recent(LocalDate day, boolean byKeys) {}
+
+  private final Deque<Recent> window = new ArrayDeque<>();
+  private int keysInWindow;
+  private int byKeys;
+  private int byPointer;
+  private int relapses;
+  private int sinceReplaced;
+  private Optional<Instant> replaced = Optional.empty();
+
+  /** Takes in a use that is not older than those before. */
+  public void add(Use use, ZoneId zone) {
+    boolean keys = use.device() == Use.Device.KEYS;
+    if (keys) {
+      byKeys++;
+    } else {
+      byPointer++;
+    }
+    window.addLast(new Recent(use.at().atZone(zone).toLocalDate(), keys));
+    keysInWindow += keys ? 1 : 0;
+    if (window.size() > WINDOW) {
+      keysInWindow -= window.removeFirst().byKeys() ? 1 : 0;
+    }
+    if (replaced.isEmpty()) {
+      judgeReplaced(use.at());
+    } else {
+      judgeRelapse();
+    }
+  }
+
+  private void judgeReplaced(Instant now) {
+    if (window.size() == WINDOW
+        && keysInWindow >= REPLACED_SHARE * WINDOW
+        && window.stream().map(Recent::day).distinct().count() >= DAYS) {
+      replaced = Optional.of(now);
+      sinceReplaced = 0;
+    }
+  }
+
+  /** The window holds only uses after the replacement once there are enough of them. */
+  private void judgeRelapse() {
+    sinceReplaced++;
+    if (sinceReplaced >= WINDOW && keysInWindow < RELAPSE_SHARE * WINDOW) {
+      replaced = Optional.empty();
+      relapses++;
+    }
+  }
+
+  /**
+   * The state.
+   *
+   * @param drilled whether the action was ever answered in a drill
+   */
+  public State state(boolean drilled) {
+    if (replaced.isPresent()) {
+      return State.REPLACED;
+    }
+    if (byKeys > 0) {
+      return State.SWITCHING;
+    }
+    return drilled ? State.LEARNING : State.OPEN;
+  }
+
+  /** Since when it has been replaced, if it is. */
+  public Optional<Instant> replacedSince() {
+    return replaced;
+  }
+
+  /** How often it came back after it had been replaced. */
+  public int relapses() {
+    return relapses;
+  }
+
+  /** Uses by keys, all told. */
+  public int byKeys() {
+    return byKeys;
+  }
+
+  /** Uses by pointer, all told. */
+  public int byPointer() {
+    return byPointer;
+  }
+
+  /** Of the last uses, at most {@value #WINDOW}, how many were by keys. */
+  public int recentByKeys() {
+    return keysInWindow;
+  }
+
+  /** How many of the last uses there are, at most {@value #WINDOW}. */
+  public int recent() {
+    return window.size();
+  }
+}

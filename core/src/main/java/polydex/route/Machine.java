@@ -1,0 +1,125 @@
+package polydex.route;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import polydex.catalog.Binding;
+import polydex.catalog.Version;
+import polydex.keys.Gesture;
+
+/**
+ * A platform as it stands on one computer, with what has the focus there.
+ *
+ * @param title as its user calls it
+ * @param platform the id of the platform
+ * @param version which version of it
+ * @param layout the id of the layout
+ * @param remaps in the order in which they apply
+ * @param own the user's own bindings, which come before the built-in ones
+ * @param switchedOff the ids of built-in bindings that are switched off
+ * @param options the settings that are on
+ * @param focus what has the focus
+ */
+public record Machine(
+    String title,
+    String platform,
+    Version version,
+    String layout,
+    List<Remap> remaps,
+    List<Binding> own,
+    Set<String> switchedOff,
+    Set<String> options,
+    Focus focus) {
+
+  /** What has the focus on a machine. */
+  public sealed interface Focus {}
+
+  /** Nothing but the desktop itself. */
+  public record Bare() implements Focus {}
+
+  /**
+   * An application.
+   *
+   * @param application its id
+   * @param version which version of it
+   * @param options the settings of it that are on
+   * @param contexts the ids of its active contexts, innermost first; those around them are active
+   *     too
+   */
+  public record Running(
+      String application, Version version, Set<String> options, List<String> contexts)
+      implements Focus {
+    /** Copies the collections. */
+    public Running {
+      options = Set.copyOf(options);
+      contexts = List.copyOf(contexts);
+    }
+  }
+
+  /**
+   * A window that holds another machine.
+   *
+   * @param application the id of the application whose window it is
+   * @param version which version of it
+   * @param capture which strokes it takes before its host's desktop
+   * @param fullScreen whether it fills the screen now
+   * @param kept strokes that the host keeps although the window captures; they are not forwarded
+   * @param sent strokes that are sent in although the window does not capture
+   * @param forwards whether it hands strokes on at all
+   * @param translation what it makes of keys on the way in; key rules only
+   * @param tapDelayMillis how long it keeps a tap of modifiers alone, in milliseconds
+   * @param inner the machine inside
+   */
+  public record Session(
+      String application,
+      Version version,
+      Capture capture,
+      boolean fullScreen,
+      List<Gesture> kept,
+      List<Gesture> sent,
+      boolean forwards,
+      Optional<Remap> translation,
+      int tapDelayMillis,
+      Machine inner)
+      implements Focus {
+    /** Copies the lists. */
+    public Session {
+      kept = List.copyOf(kept);
+      sent = List.copyOf(sent);
+    }
+
+    boolean capturesNow() {
+      return capture == Capture.ALWAYS || (capture == Capture.FULL_SCREEN && fullScreen);
+    }
+  }
+
+  /** When a session window takes strokes before its host's desktop. */
+  public enum Capture {
+    NEVER,
+    FULL_SCREEN,
+    ALWAYS
+  }
+
+  /** Copies the collections. */
+  public Machine {
+    remaps = List.copyOf(remaps);
+    own = List.copyOf(own);
+    switchedOff = Set.copyOf(switchedOff);
+    options = Set.copyOf(options);
+  }
+
+  /** The id of the application that has the focus, if one has. */
+  public Optional<String> application() {
+    return switch (focus) {
+      case Bare _ -> Optional.empty();
+      case Running r -> Optional.of(r.application());
+      case Session s -> Optional.of(s.application());
+    };
+  }
+
+  /** The same with something else in focus. */
+  public Machine with(Focus changed) {
+    return new Machine(
+        title, platform, version, layout, remaps, own, switchedOff, options, changed);
+  }
+}

@@ -1,0 +1,91 @@
+package polydex.route;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import polydex.catalog.Binding;
+import polydex.keys.Physical;
+
+/**
+ * The bindings of one context, as a trie over presses: a step of a sequence is one look-up by hash,
+ * whatever the number of bindings. Presses are kept without sides; a node remembers the sides that
+ * its binding asks for, and there is more than one child for a press only where bindings differ in
+ * that.
+ */
+final class Scope {
+
+  /** A binding and who has it. */
+  record Bound(String environment, Binding binding, boolean own) {}
+
+  /** A place in the trie. */
+  static final class Node {
+    private final Physical required;
+    private final Map<Physical, List<Node>> next = new HashMap<>();
+    private final List<Bound> here = new ArrayList<>();
+
+    private Node(Physical required) {
+      this.required = required;
+    }
+
+    boolean isPrefix() {
+      return !next.isEmpty();
+    }
+  }
+
+  private final Map<Physical, List<Node>> roots = new HashMap<>();
+
+  /** Puts a binding in; of several on the same presses the first is the one that happens. */
+  void add(List<Physical> presses, Bound bound) {
+    Map<Physical, List<Node>> level = roots;
+    Node node = null;
+    for (Physical press : presses) {
+      node = child(level, press);
+      level = node.next;
+    }
+    if (node != null) {
+      node.here.add(bound);
+    }
+  }
+
+  private static Node child(Map<Physical, List<Node>> level, Physical press) {
+    List<Node> nodes = level.computeIfAbsent(press.eitherSide(), _ -> new ArrayList<>(1));
+    for (Node node : nodes) {
+      if (node.required.equals(press)) {
+        return node;
+      }
+    }
+    Node node = new Node(press);
+    nodes.add(node);
+    return node;
+  }
+
+  /** Where a press leads from the beginning. */
+  List<Node> first(Physical press) {
+    return matching(roots, press);
+  }
+
+  /** Where a press leads from these places. */
+  static List<Node> next(List<Node> from, Physical press) {
+    List<Node> found = new ArrayList<>();
+    for (Node node : from) {
+      found.addAll(matching(node.next, press));
+    }
+    return found;
+  }
+
+  /** What is bound to exactly what led here. */
+  static List<Bound> bound(List<Node> nodes) {
+    return nodes.stream().flatMap(n -> n.here.stream()).toList();
+  }
+
+  private static List<Node> matching(Map<Physical, List<Node>> level, Physical press) {
+    List<Node> nodes = level.get(press.eitherSide());
+    if (nodes == null) {
+      return List.of();
+    }
+    return nodes.stream()
+        .filter(n -> press.held().modifiers().satisfy(n.required.held().modifiers()))
+        .toList();
+  }
+}

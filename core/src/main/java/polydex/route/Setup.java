@@ -1,0 +1,66 @@
+package polydex.route;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * What stands between a person's fingers and the focused application.
+ *
+ * @param id short and stable
+ * @param title as its user calls it
+ * @param board the id of the board under the fingers
+ * @param machine the outermost machine, which may hold others
+ */
+public record Setup(String id, String title, String board, Machine machine) {
+
+  /** The machines from the fingers inward. */
+  public List<Machine> machines() {
+    List<Machine> found = new ArrayList<>();
+    found.add(machine);
+    while (found.getLast().focus() instanceof Machine.Session session) {
+      found.add(session.inner());
+    }
+    return List.copyOf(found);
+  }
+
+  /** The innermost machine, where the focused application runs. */
+  public Machine innermost() {
+    return machines().getLast();
+  }
+
+  /** The ids of every platform and application on the way, from the fingers inward, each once. */
+  public List<String> environments() {
+    List<String> found = new ArrayList<>();
+    for (Machine m : machines()) {
+      found.add(m.platform());
+      m.application().ifPresent(found::add);
+    }
+    return found.stream().distinct().toList();
+  }
+
+  /** The same with these contexts of the focused application active, innermost first. */
+  public Setup withContexts(List<String> contexts) {
+    return new Setup(id, title, board, withContexts(machine, contexts));
+  }
+
+  private static Machine withContexts(Machine machine, List<String> contexts) {
+    return switch (machine.focus()) {
+      case Machine.Bare _ -> machine;
+      case Machine.Running r ->
+          machine.with(new Machine.Running(r.application(), r.version(), r.options(), contexts));
+      case Machine.Session s ->
+          machine.with(
+              new Machine.Session(
+                  s.application(),
+                  s.version(),
+                  s.capture(),
+                  s.fullScreen(),
+                  s.kept(),
+                  s.sent(),
+                  s.forwards(),
+                  s.translation(),
+                  s.tapDelayMillis(),
+                  withContexts(s.inner(), contexts)));
+    };
+  }
+}

@@ -1,0 +1,229 @@
+package polydex.route;
+
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import polydex.boards.Layout;
+import polydex.boards.Presses;
+import polydex.catalog.Binding;
+import polydex.catalog.Catalog;
+import polydex.catalog.Context;
+import polydex.catalog.Environment;
+import polydex.catalog.Environment.Platform;
+import polydex.catalog.Environment.Reserved;
+import polydex.catalog.Version;
+import polydex.keys.Gesture;
+import polydex.keys.Modifier;
+import polydex.keys.Modifiers;
+import polydex.keys.Physical;
+import polydex.route.Layer.Kind;
+import polydex.route.Scope.Bound;
+
+/** One machine of a setup made ready for tracing: its layers, each with its index. */
+final class Station {
+  final int depth;
+  final Machine machine;
+  final Platform platform;
+  final Layout layout;
+  final List<Layer> remapLayers;
+  final List<Remapping> remappings;
+  final Layer reservedLayer;
+  final Layer typingLayer;
+  final Taker desktop;
+
+  /** The focused application's or session window's keymap; none on a bare desktop. */
+  final Optional<Taker> focused;
+
+  final Optional<Remapping> translation;
+  private final Map<Physical, Reserved> reserved = new HashMap<>();
+  private final Set<Physical> kept = new HashSet<>();
+  private final Set<Physical> sent = new HashSet<>();
+  private final Catalog catalog;
+
+  Station(Machine machine, int depth, World world) {
+    this.depth = depth;
+    this.machine = machine;
+    this.catalog = world.catalog();
+    this.layout = world.layouts().get(machine.layout());
+    Environment environment = catalog.environment(machine.platform()).orElseThrow();
+    this.platform = environment.platform().orElseThrow();
+    List<Remap> active =
+        machine.remaps().stream()
+            .filter(
+                r ->
+                    r.onlyIn().stream()
+                        .allMatch(a -> machine.application().stream().anyMatch(a::equals)))
+            .toList();
+    remapLayers = active.stream().map(r -> layer(Kind.REMAP, r.title())).toList();
+    remappings = active.stream().map(r -> new Remapping(r, layout)).toList();
+    reservedLayer = layer(Kind.RESERVED, environment.title() + ", reserved");
+    for (Reserved r : platform.reserved()) {
+      single(r.gesture()).ifPresent(p -> reserved.putIfAbsent(p, r));
+    }
+    desktop = desktop(environment);
+    typingLayer = layer(Kind.TYPING, layout.title() + " layout");
+    switch (machine.focus()) {
+      case Machine.Bare _ -> {
+        focused = Optional.empty();
+        translation = Optional.empty();
+      }
+      case Machine.Running r -> {
+        focused =
+            Optional.of(
+                application(
+                    layer(Kind.APPLICATION, title(r.application())),
+                    r.application(),
+                    r.version(),
+                    r.options(),
+                    r.contexts()));
+        translation = Optional.empty();
+      }
+      case Machine.Session s -> {
+        focused =
+            Optional.of(
+                application(
+                    layer(Kind.SESSION, title(s.application())),
+                    s.application(),
+                    s.version(),
+                    Set.of(),
+                    List.of(Context.ANYWHERE.id())));
+        translation = s.translation().map(t -> new Remapping(t, layout));
+        s.kept().forEach(g -> single(g).ifPresent(kept::add));
+        s.sent().forEach(g -> single(g).ifPresent(sent::add));
+      }
+    }
+  }
+
+  /** The layers from the outside in. */
+  List<Layer> layers() {
+    return Stream.of(
+            remapLayers.stream(),
+            Stream.of(reservedLayer, desktop.layer()),
+            focused.stream().map(Taker::layer),
+            machine.focus() instanceof Machine.Session
+                ? Stream.<Layer>of()
+                : Stream.of(typingLayer))
+        .flatMap(s -> s)
+        .toList();
+  }
+
+  Optional<Reserved> reserved(Physical press) {
+    return Optional.ofNullable(reserved.get(matched(press).eitherSide()));
+  }
+
+  boolean keeps(Physical press) {
+    return kept.contains(matched(press).eitherSide());
+  }
+
+  boolean sends(Physical press) {
+    return sent.contains(matched(press).eitherSide());
+  }
+
+  /** The press as keymaps of this platform see it: AltGr may be Ctrl and Alt to them. */
+  Physical matched(Physical press) {
+    Modifiers modifiers = press.held().modifiers();
+    return platform.altGrIsCtrlAlt() && modifiers.has(Modifier.ALTGR)
+        ? press.with(modifiers.without(Modifier.ALTGR).and(Modifier.CTRL, Modifier.ALT))
+        : press;
+  }
+
+  /** What the layout types for a press that nobody took. */
+  Optional<Layout.Symbol> typed(Physical press) {
+    if (!(press instanceof Physical.Press p) || !p.held().keys().isEmpty()) {
+      return Optional.empty();
+    }
+    Modifiers modifiers = p.held().modifiers();
+    for (Modifier m : platform.typing()) {
+      if (modifiers.has(m)) {
+        modifiers = modifiers.without(m).and(Modifier.ALTGR);
+      }
+    }
+    Modifiers ctrlAlt = Modifiers.of(Modifier.CTRL, Modifier.ALT);
+    if (platform.altGrIsCtrlAlt() && modifiers.hasAll(ctrlAlt)) {
+      modifiers = modifiers.without(Modifier.CTRL).without(Modifier.ALT).and(Modifier.ALTGR);
+    }
+    return layout.typed(p.key(), modifiers);
+  }
+
+  private Taker desktop(Environment environment) {
+    Scope own = new Scope();
+    for (Binding binding : machine.own()) {
+      index(own, environment, binding, true);
+    }
+    Predicate<Binding> isOn =
+        b ->
+            !machine.switchedOff().contains(b.id())
+                && b.when().holds(machine.version(), machine.options());
+    Map<String, Scope> scopes = scopes(environment, isOn);
+    List<Scope> active =
+        Stream.concat(Stream.of(own), Stream.ofNullable(scopes.get(Context.ANYWHERE.id())))
+            .toList();
+    return new Taker(
+        layer(Kind.DESKTOP, environment.title()), active, scopes, environment.whenBroken());
+  }
+
+  private Taker application(
+      Layer layer, String id, Version version, Set<String> options, List<String> contexts) {
+    Environment environment = catalog.environment(id).orElseThrow();
+    Map<String, Scope> scopes = scopes(environment, b -> b.when().holds(version, options));
+    Set<String> active = new LinkedHashSet<>();
+    contexts.forEach(c -> active.addAll(environment.outward(c)));
+    active.remove(Context.ANYWHERE.id());
+    List<Scope> asked =
+        Stream.concat(active.stream(), Stream.of(Context.ANYWHERE.id()))
+            .flatMap(c -> Stream.ofNullable(scopes.get(c)))
+            .toList();
+    return new Taker(layer, asked, scopes, environment.whenBroken());
+  }
+
+  private Map<String, Scope> scopes(Environment environment, Predicate<Binding> isOn) {
+    Map<String, Scope> scopes = new LinkedHashMap<>();
+    for (Binding binding : catalog.bindings(environment.id())) {
+      if (isOn.test(binding)) {
+        index(
+            scopes.computeIfAbsent(binding.context(), _ -> new Scope()),
+            environment,
+            binding,
+            false);
+      }
+    }
+    return scopes;
+  }
+
+  private void index(Scope scope, Environment environment, Binding binding, boolean own) {
+    Bound bound = new Bound(environment.id(), binding, own);
+    for (Gesture member : binding.gesture().expand()) {
+      // What the layout can't type is never pressed here, so it has no place in the index.
+      Presses.physical(member, layout)
+          .ifPresent(list -> scope.add(list.stream().map(this::matched).toList(), bound));
+    }
+  }
+
+  private Optional<Physical> single(Gesture gesture) {
+    return Presses.physical(gesture, layout).map(l -> matched(l.getFirst()).eitherSide());
+  }
+
+  private String title(String environment) {
+    return catalog.environment(environment).orElseThrow().title();
+  }
+
+  private Layer layer(Kind kind, String title) {
+    return new Layer(depth, kind, title, machine.title());
+  }
+
+  /** The stations of a setup from the fingers inward. */
+  static List<Station> of(Setup setup, World world) {
+    List<Machine> machines = setup.machines();
+    return IntStream.range(0, machines.size())
+        .mapToObj(i -> new Station(machines.get(i), i, world))
+        .toList();
+  }
+}

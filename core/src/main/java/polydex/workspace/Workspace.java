@@ -1,0 +1,70 @@
+package polydex.workspace;
+
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import polydex.boards.Board;
+import polydex.boards.Layout;
+import polydex.catalog.Catalog;
+import polydex.route.Setup;
+import polydex.route.World;
+
+/**
+ * Everything that a person has made and chosen, but for the two logs; immutable.
+ *
+ * @param world keymaps, boards and layouts
+ * @param setups by id, in the order in which they are shown
+ * @param current the id of the setup in use; none where there is no setup
+ */
+public record Workspace(World world, Map<String, Setup> setups, Optional<String> current) {
+  /** Nothing yet. */
+  public static final Workspace EMPTY =
+      new Workspace(new World(Catalog.EMPTY, Map.of(), Map.of()), Map.of(), Optional.empty());
+
+  /** Keeps the order of the setups, and lets go of a choice that is no longer there. */
+  public Workspace {
+    setups = Collections.unmodifiableMap(new LinkedHashMap<>(setups));
+    current = current.filter(setups::containsKey).or(setups.keySet().stream()::findFirst);
+  }
+
+  /** A workspace of these, with the first setup in use. */
+  public static Workspace of(
+      Catalog catalog, List<Board> boards, List<Layout> layouts, List<Setup> setups) {
+    Map<String, Board> boardsById = new LinkedHashMap<>();
+    boards.forEach(b -> boardsById.put(b.id(), b));
+    Map<String, Layout> layoutsById = new LinkedHashMap<>();
+    layouts.forEach(l -> layoutsById.put(l.id(), l));
+    Map<String, Setup> setupsById = new LinkedHashMap<>();
+    setups.forEach(s -> setupsById.put(s.id(), s));
+    return new Workspace(new World(catalog, boardsById, layoutsById), setupsById, Optional.empty());
+  }
+
+  /** Keymaps of platforms and applications. */
+  public Catalog catalog() {
+    return world.catalog();
+  }
+
+  /** The setup in use. */
+  public Optional<Setup> setup() {
+    return current.map(setups::get);
+  }
+
+  /** The same with other keymaps. */
+  public Workspace with(Catalog catalog) {
+    return new Workspace(new World(catalog, world.boards(), world.layouts()), setups, current);
+  }
+
+  /** The same with a setup added, or replaced where its id is known. */
+  public Workspace with(Setup setup) {
+    Map<String, Setup> more = new LinkedHashMap<>(setups);
+    more.put(setup.id(), setup);
+    return new Workspace(world, more, current);
+  }
+
+  /** The same with another setup in use. */
+  public Workspace using(Optional<String> setupId) {
+    return new Workspace(world, setups, setupId);
+  }
+}

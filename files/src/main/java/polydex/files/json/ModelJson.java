@@ -1,0 +1,187 @@
+package polydex.files.json;
+
+import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonSetter;
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import com.fasterxml.jackson.annotation.Nulls;
+import com.fasterxml.jackson.core.JsonLocation;
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.StreamReadFeature;
+import com.fasterxml.jackson.databind.DeserializationFeature;
+import com.fasterxml.jackson.databind.JsonMappingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.annotation.JsonDeserialize;
+import com.fasterxml.jackson.databind.annotation.JsonSerialize;
+import com.fasterxml.jackson.databind.cfg.MutableConfigOverride;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import com.fasterxml.jackson.databind.module.SimpleModule;
+import com.fasterxml.jackson.databind.ser.std.ToStringSerializer;
+import com.fasterxml.jackson.databind.util.StdConverter;
+import com.fasterxml.jackson.datatype.jdk8.Jdk8Module;
+import java.io.UncheckedIOException;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import polydex.boards.Board;
+import polydex.boards.Layout;
+import polydex.catalog.Binding;
+import polydex.catalog.Environment;
+import polydex.catalog.Version;
+import polydex.files.FileProblem;
+import polydex.keys.Gesture;
+import polydex.route.Machine;
+import polydex.route.Remap;
+
+/**
+ * The model as JSON. The core knows nothing of it: what a record does not say by itself stands here
+ * as mix-ins and forms. Unknown fields and repeated names are refused rather than passed over.
+ */
+public final class ModelJson {
+  private static final ObjectMapper MAPPER = mapper();
+
+  private ModelJson() {}
+
+  /**
+   * Reads a value.
+   *
+   * @param name of the file, for messages
+   * @throws FileProblem with the file, the line and the path in it
+   */
+  public static <T> T read(String name, String json, Class<T> type) throws FileProblem {
+    try {
+      return MAPPER.readValue(json, type);
+    } catch (JsonProcessingException e) {
+      JsonLocation at = e.getLocation();
+      String line = at == null ? "" : ", line " + at.getLineNr();
+      throw new FileProblem("%s%s%s: %s".formatted(name, line, path(e), reason(e)), e);
+    }
+  }
+
+  /** Writes a value on one line. */
+  public static String write(Object value) {
+    try {
+      return MAPPER.writeValueAsString(value);
+    } catch (JsonProcessingException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** Writes a value for people to read. */
+  public static String writePretty(Object value) {
+    try {
+      return MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(value);
+    } catch (JsonProcessingException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static String path(JsonProcessingException e) {
+    if (!(e instanceof JsonMappingException m) || m.getPath().isEmpty()) {
+      return "";
+    }
+    return m.getPath().stream()
+        .map(r -> r.getFieldName() == null ? "[" + r.getIndex() + "]" : "." + r.getFieldName())
+        .collect(Collectors.joining("", ", at ", ""))
+        .replaceFirst("at \\.", "at ");
+  }
+
+  /** The model's own words where it refused a value, the parser's otherwise. */
+  private static String reason(JsonProcessingException e) {
+    return e.getCause() instanceof IllegalArgumentException own && own.getMessage() != null
+        ? own.getMessage()
+        : e.getOriginalMessage();
+  }
+
+  private static ObjectMapper mapper() {
+    return JsonMapper.builder()
+        .addModule(new Jdk8Module())
+        .addModule(texts())
+        .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+        .disable(StreamReadFeature.INCLUDE_SOURCE_IN_LOCATION)
+        .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+        .defaultPropertyInclusion(
+            JsonInclude.Value.construct(JsonInclude.Include.NON_EMPTY, JsonInclude.Include.ALWAYS))
+        .enable(DeserializationFeature.FAIL_ON_NULL_CREATOR_PROPERTIES)
+        .withConfigOverride(List.class, ModelJson::emptyIfLeftOut)
+        .withConfigOverride(Set.class, ModelJson::emptyIfLeftOut)
+        .withConfigOverride(Map.class, ModelJson::emptyIfLeftOut)
+        .addMixIn(Environment.Kind.class, KindNames.class)
+        .addMixIn(Machine.Focus.class, FocusNames.class)
+        .addMixIn(Binding.class, BindingShape.class)
+        .addMixIn(Layout.class, LayoutShape.class)
+        .addMixIn(Board.class, HasFormat.class)
+        .build();
+  }
+
+  private static void emptyIfLeftOut(MutableConfigOverride type) {
+    type.setSetterInfo(JsonSetter.Value.forValueNulls(Nulls.AS_EMPTY));
+  }
+
+  private static SimpleModule texts() {
+    SimpleModule module = new SimpleModule();
+    module.addSerializer(Gesture.class, ToStringSerializer.instance);
+    module.addDeserializer(Gesture.class, new TextReader<>(Gesture.class, Gesture::parse));
+    module.addSerializer(Version.class, ToStringSerializer.instance);
+    module.addDeserializer(Version.class, new TextReader<>(Version.class, Version::new));
+    module.addSerializer(Remap.Part.class, ToStringSerializer.instance);
+    module.addDeserializer(Remap.Part.class, new TextReader<>(Remap.Part.class, Remap.Part::parse));
+    return module;
+  }
+
+  @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
+  @JsonSubTypes({
+    @JsonSubTypes.Type(value = Environment.Platform.class, name = "platform"),
+    @JsonSubTypes.Type(value = Environment.Application.class, name = "application")
+  })
+  private interface KindNames {}
+
+  @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
+  @JsonSubTypes({
+    @JsonSubTypes.Type(value = Machine.Bare.class, name = "desktop"),
+    @JsonSubTypes.Type(value = Machine.Running.class, name = "application"),
+    @JsonSubTypes.Type(value = Machine.Session.class, name = "session")
+  })
+  private interface FocusNames {}
+
+  @JsonIgnoreProperties("format")
+  private interface HasFormat {}
+
+  @JsonSerialize(converter = ToBindingForm.class)
+  @JsonDeserialize(converter = FromBindingForm.class)
+  private interface BindingShape {}
+
+  @JsonSerialize(converter = ToLayoutForm.class)
+  @JsonDeserialize(converter = FromLayoutForm.class)
+  private interface LayoutShape {}
+
+  private static final class ToBindingForm extends StdConverter<Binding, BindingForm> {
+    @Override
+    public BindingForm convert(Binding value) {
+      return BindingForm.of(value);
+    }
+  }
+
+  private static final class FromBindingForm extends StdConverter<BindingForm, Binding> {
+    @Override
+    public Binding convert(BindingForm value) {
+      return value.binding();
+    }
+  }
+
+  private static final class ToLayoutForm extends StdConverter<Layout, LayoutForm> {
+    @Override
+    public LayoutForm convert(Layout value) {
+      return LayoutForm.of(value);
+    }
+  }
+
+  private static final class FromLayoutForm extends StdConverter<LayoutForm, Layout> {
+    @Override
+    public Layout convert(LayoutForm value) {
+      return value.layout();
+    }
+  }
+}

@@ -1,0 +1,5 @@
+/** Formats in and out. */
+@NullMarked
+package polydex.files;
+
+import org.jspecify.annotations.NullMarked;

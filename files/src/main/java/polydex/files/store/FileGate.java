@@ -1,0 +1,136 @@
+package polydex.files.store;
+
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
+import java.nio.channels.FileLock;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.Arrays;
+import polydex.files.FileProblem;
+
+/**
+ * Looks at a file before anything opens it for writing, so that one that can't be used is left byte
+ * for byte as it was.
+ */
+final class FileGate {
+  static final int APPLICATION_ID = 1347175512;
+  static final int NEWEST_VERSION = 1;
+
+  private static final byte[] MAGIC = "SQLite format 3\0".getBytes(StandardCharsets.US_ASCII);
+  private static final int HEADER = 100;
+  private static final int VERSION_AT = 60;
+  private static final int APPLICATION_AT = 68;
+
+  // SQLite's own lock bytes ("Locking and concurrency", sqlite.org/lockingv3.html): holding any of
+  // them in another program means that it has the file open.
+  private static final long LOCK_AT = 0x40000000L;
+  private static final long LOCK_LENGTH = 512;
+
+  private FileGate() {}
+
+  /** The version of the file's format, once everything about it is in order. */
+  static int check(Path file) throws FileProblem {
+    try {
+      refuseWhereOpen(file);
+      int version = version(file);
+      refuseWhereDamaged(file);
+      return version;
+    } catch (IOException e) {
+      throw new FileProblem("%s can't be read: %s.".formatted(file, e.getMessage()), e);
+    }
+  }
+
+  static FileProblem openElsewhere(Path file) {
+    return new FileProblem(
+        file
+            + " is open in another running program. Close it there and try again."
+            + " The file was left as it was.");
+  }
+
+  private static void refuseWhereOpen(Path file) throws IOException, FileProblem {
+    if (!Files.isWritable(file)) {
+      throw new FileProblem(
+          file + " can't be written to. Change its permissions, or open a copy of it.");
+    }
+    try (FileChannel channel = FileChannel.open(file, StandardOpenOption.WRITE);
+        FileLock lock = channel.tryLock(LOCK_AT, LOCK_LENGTH, false)) {
+      if (lock == null) {
+        throw openElsewhere(file);
+      }
+    }
+  }
+
+  private static int version(Path file) throws IOException, FileProblem {
+    ByteBuffer header = ByteBuffer.allocate(HEADER);
+    try (FileChannel channel = FileChannel.open(file, StandardOpenOption.READ)) {
+      while (header.hasRemaining() && channel.read(header) >= 0) {
+        // Short reads go on.
+      }
+    }
+    if (header.hasRemaining()
+        || !Arrays.equals(Arrays.copyOf(header.array(), MAGIC.length), MAGIC)
+        || header.getInt(APPLICATION_AT) != APPLICATION_ID) {
+      throw new FileProblem(
+          file + " is not a Polydex file, or its beginning is damaged. It was left as it was.");
+    }
+    int version = header.getInt(VERSION_AT);
+    if (version > NEWEST_VERSION) {
+      throw new FileProblem(
+          "%s was written by a newer Polydex (format %d, this program knows up to %d)."
+                  .formatted(file, version, NEWEST_VERSION)
+              + " Open it with that one. The file was left as it was.");
+    }
+    return version;
+  }
+
+  /**
+   * A check that writes nothing: straight on the file where all is in it; on a copy where a program
+   * ended suddenly and left a log beside it, since reading that would already change the file.
+   */
+  private static void refuseWhereDamaged(Path file) throws IOException, FileProblem {
+    Path log = Path.of(file + "-wal");
+    boolean sound;
+    if (Files.exists(log) && Files.size(log) > 0) {
+      Path folder = Files.createTempDirectory("polydex-check");
+      Path copy = folder.resolve("copy");
+      Path copiedLog = folder.resolve("copy-wal");
+      try {
+        Files.copy(file, copy, StandardCopyOption.REPLACE_EXISTING);
+        Files.copy(log, copiedLog, StandardCopyOption.REPLACE_EXISTING);
+        sound = isSound("jdbc:sqlite:" + copy);
+      } finally {
+        for (String end : new String[] {"", "-wal", "-shm"}) {
+          Files.deleteIfExists(Path.of(copy + end));
+        }
+        Files.deleteIfExists(folder);
+      }
+    } else {
+      sound = isSound("jdbc:sqlite:" + file.toUri() + "?immutable=1&mode=ro");
+    }
+    if (!sound) {
+      throw new FileProblem(
+          file
+              + " is damaged and can't be opened. Bring back a copy of it from a backup."
+              + " The file was left as it was.");
+    }
+  }
+
+  private static boolean isSound(String url) {
+    try (Connection connection = DriverManager.getConnection(url);
+        Statement statement = connection.createStatement();
+        ResultSet result = statement.executeQuery("PRAGMA quick_check(1)")) {
+      return result.next() && result.getString(1).equals("ok");
+    } catch (SQLException e) {
+      return false;
+    }
+  }
+}

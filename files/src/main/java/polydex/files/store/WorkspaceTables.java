@@ -1,0 +1,211 @@
+package polydex.files.store;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import org.jdbi.v3.core.Handle;
+import org.jdbi.v3.core.statement.PreparedBatch;
+import polydex.boards.Board;
+import polydex.boards.Layout;
+import polydex.catalog.Action;
+import polydex.catalog.Binding;
+import polydex.catalog.Catalog;
+import polydex.catalog.Environment;
+import polydex.catalog.Version;
+import polydex.files.FileProblem;
+import polydex.files.json.ModelJson;
+import polydex.keys.Gesture;
+import polydex.route.Setup;
+import polydex.workspace.Workspace;
+
+/**
+ * The workspace as rows. A change is written as the difference of two values: rows that are the
+ * same in both are not touched, so that the cost is that of comparing references plus what changed.
+ */
+final class WorkspaceTables {
+  private final Handle h;
+
+  WorkspaceTables(Handle h) {
+    this.h = h;
+  }
+
+  Workspace read(String name) throws FileProblem {
+    List<Environment> environments = bodies(name, "environment", Environment.class);
+    Map<String, List<Binding>> bindings = new LinkedHashMap<>();
+    try {
+      h.createQuery(
+              """
+              SELECT environment, id, action, gesture, context, since, until, option, opens, note
+              FROM binding ORDER BY environment, position
+              """)
+          .map(
+              (row, _) -> {
+                bindings
+                    .computeIfAbsent(row.getString("environment"), _ -> new ArrayList<>())
+                    .add(binding(row));
+                return "";
+              })
+          .list();
+      return Workspace.of(
+          Catalog.of(bodies(name, "action", Action.class), environments, bindings),
+          bodies(name, "board", Board.class),
+          bodies(name, "layout", Layout.class),
+          bodies(name, "setup", Setup.class));
+    } catch (IllegalArgumentException e) {
+      throw new FileProblem(
+          "%s holds something that can't be: %s".formatted(name, e.getMessage()), e);
+    }
+  }
+
+  void write(Workspace before, Workspace after) {
+    // Rows that refer to each other may go and come in any order within the transaction.
+    h.execute("PRAGMA defer_foreign_keys = ON");
+    bodies("action", before.catalog().actions(), after.catalog().actions(), Action::id);
+    bodies(
+        "environment",
+        before.catalog().environments(),
+        after.catalog().environments(),
+        Environment::id);
+    bodies("board", before.world().boards().values(), after.world().boards().values(), Board::id);
+    bodies(
+        "layout", before.world().layouts().values(), after.world().layouts().values(), Layout::id);
+    bodies("setup", before.setups().values(), after.setups().values(), Setup::id);
+    Set<String> environments = new HashSet<>();
+    before.catalog().environments().forEach(e -> environments.add(e.id()));
+    after.catalog().environments().forEach(e -> environments.add(e.id()));
+    for (String environment : environments) {
+      writeBindings(
+          environment,
+          before.catalog().bindings(environment),
+          after.catalog().bindings(environment));
+    }
+  }
+
+  /** A value and where it stands in its list. */
+  private record Placed<T>(T value, int position) {}
+
+  private static <T> Map<String, Placed<T>> placed(Collection<T> values, Function<T, String> id) {
+    Map<String, Placed<T>> byId = new LinkedHashMap<>();
+    values.forEach(v -> byId.put(id.apply(v), new Placed<>(v, byId.size())));
+    return byId;
+  }
+
+  private <T> List<T> bodies(String name, String table, Class<T> type) throws FileProblem {
+    List<T> found = new ArrayList<>();
+    for (String body :
+        h.createQuery("SELECT body FROM <table> ORDER BY position")
+            .define("table", table)
+            .mapTo(String.class)
+            .list()) {
+      found.add(ModelJson.read(name + ", table " + table, body, type));
+    }
+    return found;
+  }
+
+  private <T> void bodies(
+      String table, Collection<T> before, Collection<T> after, Function<T, String> id) {
+    Map<String, Placed<T>> old = placed(before, id);
+    Map<String, Placed<T>> now = placed(after, id);
+    PreparedBatch gone = batch("DELETE FROM " + table + " WHERE id = :id");
+    old.keySet().stream()
+        .filter(key -> !now.containsKey(key))
+        .forEach(key -> gone.bind("id", key).add());
+    PreparedBatch put =
+        batch(
+            "INSERT INTO "
+                + table
+                + " (id, position, body) VALUES (:id, :position, :body)"
+                + " ON CONFLICT (id) DO UPDATE SET position = excluded.position,"
+                + " body = excluded.body");
+    now.forEach(
+        (key, value) -> {
+          if (!value.equals(old.get(key))) {
+            put.bind("id", key)
+                .bind("position", value.position())
+                .bind("body", ModelJson.write(value.value()))
+                .add();
+          }
+        });
+    run(gone);
+    run(put);
+  }
+
+  private void writeBindings(String environment, List<Binding> before, List<Binding> after) {
+    if (before == after) {
+      return;
+    }
+    Map<String, Placed<Binding>> old = placed(before, Binding::id);
+    Map<String, Placed<Binding>> now = placed(after, Binding::id);
+    PreparedBatch gone = batch("DELETE FROM binding WHERE environment = :environment AND id = :id");
+    old.keySet().stream()
+        .filter(key -> !now.containsKey(key))
+        .forEach(key -> gone.bind("environment", environment).bind("id", key).add());
+    PreparedBatch put =
+        batch(
+            """
+            INSERT INTO binding (environment, id, position, action, gesture, context,
+              since, until, option, opens, note)
+            VALUES (:environment, :id, :position, :action, :gesture, :context,
+              :since, :until, :option, :opens, :note)
+            ON CONFLICT (environment, id) DO UPDATE SET position = excluded.position,
+              action = excluded.action, gesture = excluded.gesture, context = excluded.context,
+              since = excluded.since, until = excluded.until, option = excluded.option,
+              opens = excluded.opens, note = excluded.note
+            """);
+    now.forEach(
+        (key, value) -> {
+          if (!value.equals(old.get(key))) {
+            bind(put.bind("environment", environment), value.value())
+                .bind("position", value.position())
+                .add();
+          }
+        });
+    run(gone);
+    run(put);
+  }
+
+  private static PreparedBatch bind(PreparedBatch row, Binding b) {
+    return row.bind("id", b.id())
+        .bind("action", b.action())
+        .bind("gesture", b.gesture().toString())
+        .bind("context", b.context())
+        .bind("since", b.when().since().map(Version::written))
+        .bind("until", b.when().until().map(Version::written))
+        .bind("option", b.when().option())
+        .bind("opens", b.heldContext())
+        .bind("note", b.note());
+  }
+
+  private static Binding binding(ResultSet row) throws SQLException {
+    return new Binding(
+        row.getString("id"),
+        row.getString("action"),
+        Gesture.parse(row.getString("gesture")),
+        row.getString("context"),
+        new Binding.Condition(
+            Optional.ofNullable(row.getString("since")).map(Version::new),
+            Optional.ofNullable(row.getString("until")).map(Version::new),
+            Optional.ofNullable(row.getString("option"))),
+        Optional.ofNullable(row.getString("opens")),
+        row.getString("note"));
+  }
+
+  private PreparedBatch batch(String sql) {
+    return h.prepareBatch(sql);
+  }
+
+  private static void run(PreparedBatch batch) {
+    if (batch.size() > 0) {
+      batch.execute();
+    }
+    batch.close();
+  }
+}
