@@ -10,8 +10,13 @@ import polydex.catalog.Environment;
 public final class ConflictSentence {
   private ConflictSentence() {}
 
-  /** What is wanted, what happens instead, who takes it, and what still works. */
+  /** What is pressed and wanted, what happens instead, who takes it, and what still works. */
   public static String of(Conflict conflict, Catalog catalog) {
+    return "%s: %s".formatted(conflict.loser().gesture(), withoutGesture(conflict, catalog));
+  }
+
+  /** The same where the gesture stands beside it as keycaps. */
+  public static String withoutGesture(Conflict conflict, Catalog catalog) {
     Binding binding = conflict.loser().binding();
     String wanted = catalog.title(binding.action());
     String instead = catalog.title(conflict.instead());
@@ -24,11 +29,11 @@ public final class ConflictSentence {
     String what =
         switch (conflict.kind()) {
           case DUPLICATE ->
-              "%s has two actions on %s: \u201c%s\u201d happens, \u201c%s\u201d never does."
-                  .formatted(where, conflict.loser().gesture(), instead, wanted);
+              "%s has it twice: \u201c%s\u201d happens, \u201c%s\u201d never does."
+                  .formatted(where, instead, wanted);
           case INTERCEPTED ->
-              "You press %s for \u201c%s\u201d in %s, but %s takes it: \u201c%s\u201d."
-                  .formatted(conflict.loser().gesture(), wanted, where, taker, instead);
+              "You want \u201c%s\u201d in %s, but %s takes it for \u201c%s\u201d."
+                  .formatted(wanted, where, taker, instead);
         };
     return what + " " + wayOut(conflict);
   }

@@ -1,0 +1,99 @@
+package polydex.desktop;
+
+import java.util.List;
+import java.util.Locale;
+import javafx.scene.Parent;
+import javafx.scene.text.Font;
+import polydex.desktop.state.Session;
+
+/** Theme and size of the text; kept with the file. */
+final class Look {
+  private static final double TEXT_PIXELS = 15;
+  private static final int SMALLEST = 80;
+  private static final int LARGEST = 200;
+  private static final int STEP = 10;
+
+  private enum Theme {
+    LIGHT("Light"),
+    DARK("Dark"),
+    CONTRAST("High contrast");
+
+    private final String title;
+
+    Theme(String title) {
+      this.title = title;
+    }
+
+    private String style() {
+      return name().toLowerCase(Locale.ROOT);
+    }
+  }
+
+  private final Parent root;
+  private final Session session;
+  private Theme theme = Theme.LIGHT;
+  private int percent = 100;
+
+  Look(Parent root, Session session) {
+    this.root = root;
+    this.session = session;
+    for (Theme t : Theme.values()) {
+      if (session.setting("theme").filter(t.style()::equals).isPresent()) {
+        theme = t;
+      }
+    }
+    session
+        .setting("text")
+        .filter(s -> s.matches("\\d{2,3}"))
+        .ifPresent(s -> percent = Math.clamp(Integer.parseInt(s), SMALLEST, LARGEST));
+    apply();
+  }
+
+  /** The fonts that ship; JavaFX knows them by family from then on. */
+  static void loadFonts() {
+    for (String font :
+        List.of(
+            "next-latin-400-normal",
+            "next-latin-700-normal",
+            "mono-latin-400-normal",
+            "mono-latin-700-normal")) {
+      Font.loadFont(
+          Look.class.getResourceAsStream("fonts/atkinson-hyperlegible-" + font + ".woff"),
+          TEXT_PIXELS);
+    }
+  }
+
+  void nextTheme() {
+    theme = Theme.values()[(theme.ordinal() + 1) % Theme.values().length];
+    session.setting("theme", theme.style());
+    apply();
+    session.say(theme.title + " theme.");
+  }
+
+  void larger() {
+    size(percent + STEP);
+  }
+
+  void smaller() {
+    size(percent - STEP);
+  }
+
+  void normal() {
+    size(100);
+  }
+
+  private void size(int wanted) {
+    percent = Math.clamp(wanted, SMALLEST, LARGEST);
+    session.setting("text", String.valueOf(percent));
+    apply();
+    session.say("Text at %d %%.".formatted(percent));
+  }
+
+  private void apply() {
+    for (Theme t : Theme.values()) {
+      root.getStyleClass().remove(t.style());
+    }
+    root.getStyleClass().add(theme.style());
+    root.setStyle("-fx-font-size: %.2fpx;".formatted(TEXT_PIXELS * percent / 100));
+  }
+}

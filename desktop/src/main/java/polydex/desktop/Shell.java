@@ -1,0 +1,352 @@
+package polydex.desktop;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.Button;
+import javafx.scene.control.ContentDisplay;
+import javafx.scene.control.Label;
+import javafx.scene.control.OverrunStyle;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import polydex.boards.Layout;
+import polydex.desktop.controls.GestureView;
+import polydex.desktop.controls.KeyRail;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.keys.KeyCapture;
+import polydex.desktop.keys.KeyCommand;
+import polydex.desktop.keys.KeyTable;
+import polydex.desktop.places.Desk;
+import polydex.desktop.places.DrillPlace;
+import polydex.desktop.places.LookUpPlace;
+import polydex.desktop.places.MousePlace;
+import polydex.desktop.places.Place;
+import polydex.desktop.places.RoutePlace;
+import polydex.desktop.places.SheetsPlace;
+import polydex.desktop.state.Analyst;
+import polydex.desktop.state.Session;
+import polydex.keys.Gesture;
+import polydex.route.Setup;
+
+/**
+ * The frame: a head with the setup and the find field, the places at the side, the key rail and the
+ * status along the bottom. It alone knows the places, and decides who gets a key.
+ */
+public final class Shell implements Desk.Keys, AutoCloseable {
+  private final Session session;
+  private final Analyst analyst;
+  private final Desk desk;
+  private final Look look;
+  private final KeyTable table;
+  private final KeyCapture capture;
+  private final StackPane root = new StackPane();
+  private final BorderPane frame = new BorderPane();
+  private final HBox setupPath = new HBox();
+  private final TextField find = new TextField();
+  private final KeyRail rail = new KeyRail();
+  private final Label status = new Label();
+  private final HBox statusLine = new HBox(status);
+  private final Badges badges = new Badges();
+  private final LookUpPlace lookUp;
+  private final List<Place> places;
+  private final Map<Place, ToggleButton> placeButtons = new HashMap<>();
+  private final Runnable quit;
+  private Place current;
+  private Optional<Node> focusBefore = Optional.empty();
+  private Optional<Node> veil = Optional.empty();
+
+  /**
+   * The frame for a session, which it closes at the end.
+   *
+   * @param keyboard the layout by which the program's own keys are named
+   * @param random mixes the drills
+   * @param quit closes the window
+   */
+  public Shell(Session session, Layout keyboard, Random random, Runnable quit) {
+    this.session = session;
+    this.quit = quit;
+    analyst = new Analyst(session);
+    desk = new Desk(session, analyst, this);
+    table = new KeyTable(() -> keyboard);
+    capture = new KeyCapture(() -> underTheFingers(keyboard));
+    look = new Look(root, session);
+    lookUp = new LookUpPlace(desk);
+    places =
+        List.of(
+            lookUp,
+            new DrillPlace(desk, random),
+            new RoutePlace(desk),
+            new MousePlace(desk),
+            new SheetsPlace(desk));
+    current = lookUp;
+    frame.setTop(head());
+    frame.setLeft(sidebar());
+    statusLine.getStyleClass().add("status");
+    status.setTextOverrun(OverrunStyle.ELLIPSIS);
+    frame.setBottom(new VBox(rail, statusLine));
+    root.getChildren().addAll(frame, badges);
+    table.active().addListener((_, _, commands) -> rail.show(commands));
+    table.anywhere(anywhere());
+    session.status().addListener((_, _, s) -> show(s));
+    session.workspace().addListener((_, _, _) -> showSetup());
+    showSetup();
+  }
+
+  private Layout underTheFingers(Layout keyboard) {
+    return session
+        .workspace()
+        .get()
+        .setup()
+        .map(s -> session.workspace().get().world().layouts().get(s.machine().layout()))
+        .orElse(keyboard);
+  }
+
+  /** The scene, of the design's size. */
+  public Scene scene(double width, double height) {
+    Scene scene = new Scene(root, width, height);
+    scene.getStylesheets().add(Shell.class.getResource("polydex.css").toExternalForm());
+    scene.addEventFilter(KeyEvent.ANY, this::key);
+    scene
+        .windowProperty()
+        .subscribe(
+            window -> {
+              if (window != null) {
+                window.focusedProperty().addListener((_, _, _) -> capture.reset());
+              }
+            });
+    go(lookUp);
+    return scene;
+  }
+
+  private void key(KeyEvent event) {
+    if (capture.isOn()) {
+      badges.up();
+      capture.handle(event);
+      return;
+    }
+    if (event.getEventType() == KeyEvent.KEY_PRESSED) {
+      if (event.getCode() == KeyCode.ALT && veil.isEmpty()) {
+        badges.down(reachable());
+      } else {
+        badges.up();
+        if (veil.isPresent() && event.getCode() == KeyCode.ESCAPE) {
+          event.consume();
+          closeOverlay();
+        } else if (veil.isEmpty()) {
+          table.handle(event);
+          if (!event.isConsumed() && event.isAltDown() && !event.isControlDown()) {
+            reach(event);
+          }
+        }
+      }
+    } else if (event.getEventType() == KeyEvent.KEY_RELEASED && event.getCode() == KeyCode.ALT) {
+      badges.up();
+    }
+  }
+
+  private void reach(KeyEvent event) {
+    String letter = event.getCode().getChar();
+    Node node = letter.length() == 1 ? current.reachable().get(letter.charAt(0)) : null;
+    if (node instanceof Button button) {
+      button.requestFocus();
+      button.fire();
+      event.consume();
+    } else if (node != null) {
+      node.requestFocus();
+      event.consume();
+    }
+  }
+
+  private Map<Character, Node> reachable() {
+    Map<Character, Node> all = new HashMap<>(current.reachable());
+    placeButtons.forEach((place, button) -> all.put(place.letter(), button));
+    return all;
+  }
+
+  private List<KeyCommand> anywhere() {
+    List<KeyCommand> commands = new ArrayList<>();
+    commands.add(KeyCommand.of("Ctrl+F", "Find", this::focusFind));
+    commands.add(
+        KeyCommand.of("Ctrl+U", "Setup", () -> open(Overlays.setups(desk, this::closeOverlay))));
+    commands.add(
+        KeyCommand.of(
+            "Ctrl+M", "I used the mouse", () -> open(Overlays.tally(desk, this::closeOverlay))));
+    commands.add(KeyCommand.of("Ctrl+Z", "Undo", session::undo));
+    commands.add(KeyCommand.of("Ctrl+Shift+Z", "Redo", session::redo));
+    for (Place place : places) {
+      commands.add(KeyCommand.quiet("Alt+" + place.letter(), place.title(), () -> go(place)));
+    }
+    commands.add(KeyCommand.of("Ctrl+T", "Theme", look::nextTheme));
+    commands.add(
+        KeyCommand.quiet("Ctrl+=", "Larger text", look::larger)
+            .or("Ctrl+Shift+=")
+            .or("Ctrl+NumpadAdd"));
+    commands.add(
+        KeyCommand.quiet("Ctrl+-", "Smaller text", look::smaller).or("Ctrl+NumpadSubtract"));
+    commands.add(KeyCommand.quiet("Ctrl+0", "Normal text", look::normal));
+    commands.add(KeyCommand.of("Ctrl+Q", "Quit", quit));
+    return commands;
+  }
+
+  private Node head() {
+    setupPath.getStyleClass().add("setup-path");
+    setupPath.setAlignment(Pos.CENTER_LEFT);
+    setupPath.setMinWidth(0);
+    HBox.setHgrow(setupPath, Priority.ALWAYS);
+    find.setPromptText("Find keys and actions");
+    find.setAccessibleText("Find keys and actions");
+    find.setPrefColumnCount(20);
+    find.setMinWidth(200);
+    find.textProperty()
+        .addListener(
+            (_, _, words) -> {
+              if (current != lookUp) {
+                go(lookUp);
+                find.requestFocus();
+                find.end();
+              }
+              lookUp.search(words);
+            });
+    find.addEventHandler(
+        KeyEvent.KEY_PRESSED,
+        event -> {
+          if (event.getCode() == KeyCode.DOWN || event.getCode() == KeyCode.ENTER) {
+            event.consume();
+            lookUp.focusResults();
+          } else if (event.getCode() == KeyCode.ESCAPE) {
+            event.consume();
+            find.clear();
+          }
+        });
+    HBox head =
+        new HBox(
+            Texts.styled("Polydex", "name"),
+            setupPath,
+            new GestureView(Gesture.parse("Ctrl+F"), Map.of()),
+            find);
+    head.setAlignment(Pos.CENTER_LEFT);
+    head.getStyleClass().add("head");
+    return head;
+  }
+
+  private Node sidebar() {
+    VBox side = new VBox();
+    side.getStyleClass().add("sidebar");
+    for (Place place : places) {
+      ToggleButton button = new ToggleButton(place.title());
+      button.getStyleClass().setAll("place-button", "toggle-button-plain");
+      HBox key = new HBox(new GestureView(Gesture.parse("Alt+" + place.letter()), Map.of()));
+      key.getStyleClass().add("small");
+      button.setGraphic(key);
+      button.setContentDisplay(ContentDisplay.RIGHT);
+      button.setGraphicTextGap(12);
+      button.setMaxWidth(Double.MAX_VALUE);
+      button.setOnAction(_ -> go(place));
+      placeButtons.put(place, button);
+      side.getChildren().add(button);
+    }
+    side.setMinWidth(Region.USE_PREF_SIZE);
+    return side;
+  }
+
+  private void focusFind() {
+    find.requestFocus();
+    find.selectAll();
+  }
+
+  private void go(Place place) {
+    if (place != current) {
+      current.hidden();
+    }
+    current = place;
+    placeButtons.forEach((p, button) -> button.setSelected(p == place));
+    frame.setCenter(place.node());
+    table.near(place.commands());
+    place.shown();
+  }
+
+  /** Shows a place by its title; the pictures of the documentation are taken so. */
+  void go(String title) {
+    places.stream().filter(p -> p.title().equals(title)).findFirst().ifPresent(this::go);
+  }
+
+  private void open(Overlays.Overlay overlay) {
+    focusBefore = Optional.ofNullable(frame.getScene().getFocusOwner());
+    Region shade = new Region();
+    shade.getStyleClass().add("veil");
+    StackPane shown = new StackPane(shade, overlay.node());
+    shown.setPadding(new Insets(24));
+    veil = Optional.of(shown);
+    frame.setDisable(true);
+    root.getChildren().add(1, shown);
+    overlay.focus().requestFocus();
+  }
+
+  private void closeOverlay() {
+    veil.ifPresent(root.getChildren()::remove);
+    veil = Optional.empty();
+    frame.setDisable(false);
+    focusBefore.ifPresent(Node::requestFocus);
+  }
+
+  private void showSetup() {
+    setupPath.getChildren().clear();
+    Optional<Setup> setup = session.workspace().get().setup();
+    if (setup.isEmpty()) {
+      setupPath.getChildren().add(Texts.styled("No setup", "quiet"));
+      return;
+    }
+    Label path =
+        Texts.styled(String.join("  \u203a  ", SetupPath.of(desk, setup.get())), "setup-part");
+    path.setMinWidth(0);
+    setupPath.getChildren().addAll(new GestureView(Gesture.parse("Ctrl+U"), Map.of()), path);
+  }
+
+  private void show(Session.Status now) {
+    status.setText(now.text());
+    statusLine.getStyleClass().remove("status-problem");
+    if (now.isProblem()) {
+      statusLine.getStyleClass().add("status-problem");
+    }
+  }
+
+  @Override
+  public void changed() {
+    table.near(current.commands());
+  }
+
+  @Override
+  public void capture(KeyCapture.Listener listener, boolean spelled, String leave) {
+    capture.start(listener, spelled);
+    rail.showCapture(leave);
+  }
+
+  @Override
+  public void release() {
+    capture.stop();
+    table.near(current.commands());
+    rail.show(table.active().get());
+  }
+
+  /** Stops what is being found out, and closes the session. */
+  @Override
+  public void close() {
+    analyst.close();
+    session.close();
+  }
+}

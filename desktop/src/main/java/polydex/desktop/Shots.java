@@ -1,0 +1,140 @@
+package polydex.desktop;
+
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.List;
+import javafx.animation.PauseTransition;
+import javafx.application.Platform;
+import javafx.scene.Scene;
+import javafx.scene.image.PixelReader;
+import javafx.scene.image.WritableImage;
+import javafx.scene.input.KeyCode;
+import javafx.scene.robot.Robot;
+import javafx.stage.Stage;
+import javafx.util.Duration;
+import javax.imageio.ImageIO;
+
+/**
+ * Takes the pictures of the documentation: goes through the places with real key presses, and
+ * writes what the window shows then. Options after the folder: {@code --size WxH}, {@code --keys}
+ * with names of keys to press first, such as {@code CONTROL+T}.
+ */
+final class Shots {
+  private static final Duration SETTLED = Duration.millis(500);
+
+  private record Step(String picture, List<String> keys) {}
+
+  private final Stage stage;
+  private final Shell shell;
+  private final Path folder;
+  private final Deque<Step> steps = new ArrayDeque<>();
+  private final double width;
+  private final double height;
+  private final Robot robot = new Robot();
+
+  Shots(Stage stage, Shell shell, Path folder, List<String> options) {
+    this.stage = stage;
+    this.shell = shell;
+    this.folder = folder;
+    String size = option(options, "--size", "1280x800");
+    width = Double.parseDouble(size.substring(0, size.indexOf('x')));
+    height = Double.parseDouble(size.substring(size.indexOf('x') + 1));
+    String first = option(options, "--keys", "");
+    steps.add(new Step("", first.isEmpty() ? List.of() : List.of(first.split(","))));
+    steps.add(
+        new Step("look-up", List.of("CONTROL+F", "D", "U", "P", "L", "SPACE", "L", "I", "N")));
+    steps.add(new Step("listening", List.of("ALT+L", "CONTROL+L", "CONTROL+SHIFT+D")));
+    steps.add(new Step("", List.of("HOLD ESCAPE")));
+    steps.add(new Step("route", List.of("ALT+R", "CONTROL+K", "DOWN")));
+    steps.add(new Step("mouse", List.of("ALT+M", "DOWN")));
+    steps.add(new Step("tally", List.of("CONTROL+M")));
+    steps.add(new Step("setups", List.of("ESCAPE", "CONTROL+U")));
+    steps.add(new Step("drill-start", List.of("ESCAPE", "ALT+D")));
+    steps.add(new Step("drill-prompt", List.of("ENTER")));
+    steps.add(new Step("drill-answer", List.of("CONTROL+D")));
+    steps.add(new Step("sheets", List.of("ENTER", "HOLD ESCAPE", "ALT+S")));
+  }
+
+  private static String option(List<String> options, String name, String otherwise) {
+    int at = options.indexOf(name);
+    return at < 0 ? otherwise : options.get(at + 1);
+  }
+
+  void take() {
+    Scene scene = shell.scene(width, height);
+    stage.setScene(scene);
+    stage.setX(0);
+    stage.setY(0);
+    stage.show();
+    after(Duration.seconds(2), this::next);
+  }
+
+  private static void after(Duration time, Runnable work) {
+    PauseTransition pause = new PauseTransition(time);
+    pause.setOnFinished(_ -> work.run());
+    pause.play();
+  }
+
+  private void next() {
+    if (steps.isEmpty()) {
+      stage.close();
+      Platform.exit();
+      return;
+    }
+    Step step = steps.poll();
+    press(
+        new ArrayDeque<>(step.keys()),
+        () ->
+            after(
+                SETTLED,
+                () -> {
+                  if (!step.picture().isEmpty()) {
+                    write(step.picture());
+                  }
+                  next();
+                }));
+  }
+
+  private void press(Deque<String> keys, Runnable then) {
+    if (keys.isEmpty()) {
+      then.run();
+      return;
+    }
+    String key = keys.poll();
+    boolean hold = key.startsWith("HOLD ");
+    List<KeyCode> codes =
+        List.of(key.replace("HOLD ", "").split("\\+")).stream().map(KeyCode::valueOf).toList();
+    codes.forEach(robot::keyPress);
+    after(
+        Duration.millis(hold ? 1100 : 60),
+        () -> {
+          codes.reversed().forEach(robot::keyRelease);
+          after(Duration.millis(60), () -> press(keys, then));
+        });
+  }
+
+  private void write(String name) {
+    WritableImage shown = stage.getScene().snapshot(null);
+    PixelReader pixels = shown.getPixelReader();
+    BufferedImage image =
+        new BufferedImage(
+            (int) shown.getWidth(), (int) shown.getHeight(), BufferedImage.TYPE_INT_RGB);
+    for (int y = 0; y < image.getHeight(); y++) {
+      for (int x = 0; x < image.getWidth(); x++) {
+        image.setRGB(x, y, pixels.getArgb(x, y));
+      }
+    }
+    try {
+      Files.createDirectories(folder);
+      ImageIO.write(image, "png", folder.resolve(name + ".png").toFile());
+      System.out.println(folder.resolve(name + ".png"));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+}

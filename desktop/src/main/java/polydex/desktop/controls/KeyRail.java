@@ -1,0 +1,50 @@
+package polydex.desktop.controls;
+
+import java.util.List;
+import java.util.Map;
+import javafx.geometry.Pos;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import polydex.desktop.keys.KeyCommand;
+import polydex.keys.Gesture;
+
+/** The keys that work here and now, along the bottom. */
+public final class KeyRail extends FlowPane {
+
+  /** An empty rail. */
+  public KeyRail() {
+    getStyleClass().add("key-rail");
+    setAlignment(Pos.CENTER_LEFT);
+  }
+
+  /** Shows the commands that want to be shown. */
+  public void show(List<KeyCommand> commands) {
+    getChildren().clear();
+    for (KeyCommand command : commands) {
+      if (command.onRail()) {
+        add(command.gestures().getFirst(), command.title());
+      }
+    }
+  }
+
+  /** Shows only how to leave: every other key belongs to the answer. */
+  public void showCapture(String leave) {
+    getChildren().clear();
+    HBox entry =
+        new HBox(
+            Texts.styled("Every key counts now.", "rail-words"),
+            Texts.styled("To " + leave + ", hold", "rail-words"),
+            GestureView.cap("Esc"),
+            Texts.styled("for a second.", "rail-words"));
+    entry.getStyleClass().add("rail-entry");
+    entry.setAlignment(Pos.CENTER_LEFT);
+    getChildren().add(entry);
+  }
+
+  private void add(Gesture gesture, String title) {
+    HBox entry = new HBox(new GestureView(gesture, Map.of()), Texts.styled(title, "rail-words"));
+    entry.getStyleClass().add("rail-entry");
+    entry.setAlignment(Pos.CENTER_LEFT);
+    getChildren().add(entry);
+  }
+}

@@ -1,0 +1,144 @@
+package polydex.desktop.controls;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.BiFunction;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import polydex.keys.Gesture;
+import polydex.keys.Modifier;
+import polydex.keys.Step;
+import polydex.route.Layer;
+import polydex.route.Passage;
+import polydex.route.Passage.Verb;
+import polydex.route.Trace;
+
+/**
+ * The layers of a setup as bands from fingers to focus, and a gesture on its way down through them:
+ * where it changes old and new stand side by side, the band that takes it is filled, and what lies
+ * below is pale.
+ */
+public final class LayerStack extends VBox {
+
+  /** Empty. */
+  public LayerStack() {
+    getStyleClass().add("layer-stack");
+  }
+
+  /** The bands alone. */
+  public void show(List<Layer> layers) {
+    getChildren().setAll(layers.stream().map(l -> band(l, List.of(), List.of(), "")).toList());
+  }
+
+  /**
+   * The bands with a gesture.
+   *
+   * @param names the words for modifiers on a machine, by its depth
+   * @param taken what a band that takes it does, as words
+   */
+  public void show(
+      List<Layer> layers,
+      Trace trace,
+      BiFunction<Integer, Layer, Map<Modifier, String>> names,
+      String taken) {
+    getChildren().clear();
+    boolean ended = false;
+    int last = lastMet(layers, trace);
+    for (int i = 0; i < layers.size(); i++) {
+      Layer layer = layers.get(i);
+      List<Passage> here = trace.passages().stream().filter(p -> p.layer().equals(layer)).toList();
+      Map<Modifier, String> words = names.apply(layer.depth(), layer);
+      boolean passedOver = here.isEmpty() && i < last;
+      String state = ended ? "band-below" : state(here);
+      String why = ended ? "never sees it" : passedOver ? "passed over" : why(here, taken);
+      getChildren().add(band(layer, caps(here, words), List.of("band", state), why));
+      ended = ended || i >= last;
+    }
+  }
+
+  private static int lastMet(List<Layer> layers, Trace trace) {
+    return trace.passages().stream()
+        .mapToInt(p -> layers.indexOf(p.layer()))
+        .max()
+        .orElse(layers.size());
+  }
+
+  private static String state(List<Passage> here) {
+    for (Verb verb : List.of(Verb.TAKES, Verb.TYPES, Verb.DROPS, Verb.HOLDS, Verb.CHANGES)) {
+      if (here.stream().anyMatch(p -> p.verb() == verb)) {
+        return switch (verb) {
+          case TAKES -> "band-takes";
+          case TYPES -> "band-types";
+          case DROPS -> "band-drops";
+          case HOLDS -> "band-holds";
+          case CHANGES -> "band-changes";
+          case PASSES -> "band-passes";
+        };
+      }
+    }
+    return "band-passes";
+  }
+
+  private static String why(List<Passage> here, String taken) {
+    if (here.stream().anyMatch(p -> p.verb() == Verb.TAKES)) {
+      return taken;
+    }
+    Optional<Passage> said = here.stream().filter(p -> !p.why().isEmpty()).reduce((_, b) -> b);
+    return said.map(Passage::why).orElse(here.isEmpty() ? "" : "passes");
+  }
+
+  private static List<Node> caps(List<Passage> here, Map<Modifier, String> names) {
+    if (here.isEmpty()) {
+      return List.of();
+    }
+    List<Step> in = here.stream().map(Passage::in).toList();
+    List<Step> out = here.stream().flatMap(p -> p.out().stream()).toList();
+    List<Node> nodes = new ArrayList<>();
+    nodes.add(new GestureView(new Gesture(in), names));
+    if (!out.isEmpty() && !out.equals(in)) {
+      nodes.add(Texts.styled("becomes", "gesture-note"));
+      nodes.add(new GestureView(new Gesture(out), names));
+    }
+    return nodes;
+  }
+
+  private static HBox band(Layer layer, List<Node> caps, List<String> styles, String why) {
+    Label title = Texts.styled(layer.title(), "band-title");
+    Label kind = Texts.styled(kind(layer), "band-kind");
+    VBox name = new VBox(title, kind);
+    name.getStyleClass().add("band-name");
+    HBox path = new HBox(caps.toArray(new Node[0]));
+    path.setAlignment(Pos.CENTER_LEFT);
+    path.getStyleClass().add("band-path");
+    path.setMinWidth(Region.USE_PREF_SIZE);
+    Label reason = Texts.styled(why, "band-why");
+    reason.setWrapText(true);
+    HBox.setHgrow(reason, Priority.ALWAYS);
+    reason.setMaxWidth(Double.MAX_VALUE);
+    HBox band = new HBox(name, path, reason);
+    band.setAlignment(Pos.CENTER_LEFT);
+    band.getStyleClass().add("band");
+    styles.stream().filter(s -> !s.equals("band")).forEach(band.getStyleClass()::add);
+    band.setAccessibleText(layer.title() + ": " + why);
+    return band;
+  }
+
+  private static String kind(Layer layer) {
+    return switch (layer.kind()) {
+      case BOARD -> "board under the fingers";
+      case REMAP -> "remap on " + layer.machine();
+      case RESERVED -> "never let through on " + layer.machine();
+      case DESKTOP -> "desktop of " + layer.machine();
+      case SESSION -> "window that holds the next machine";
+      case APPLICATION -> "application on " + layer.machine();
+      case TYPING -> "types what nobody takes";
+    };
+  }
+}

@@ -1,0 +1,116 @@
+package polydex.desktop.controls;
+
+import java.util.Locale;
+import java.util.function.BiConsumer;
+import java.util.function.Function;
+import javafx.animation.PauseTransition;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.util.Duration;
+
+/** Lists of rows that answer arrows, Home, End, Page Up and Down, and typing ahead. */
+public final class Lists {
+  private static final Duration TYPING_PAUSE = Duration.seconds(1);
+
+  private Lists() {}
+
+  /**
+   * A list.
+   *
+   * @param name what a screen reader calls it
+   * @param row draws an item into an empty row
+   * @param words what typing ahead compares, and a screen reader says
+   * @param empty what stands there while there is nothing
+   */
+  public static <T> ListView<T> of(
+      String name, BiConsumer<HBox, T> row, Function<T, String> words, Node empty) {
+    ListView<T> list = new ListView<>();
+    list.setAccessibleText(name);
+    list.setPlaceholder(empty);
+    list.setCellFactory(_ -> cell(row, words));
+    typeAhead(list, words);
+    list.focusedProperty()
+        .addListener(
+            (_, _, focused) -> {
+              if (focused && list.getSelectionModel().isEmpty() && !list.getItems().isEmpty()) {
+                list.getSelectionModel().selectFirst();
+              }
+            });
+    return list;
+  }
+
+  private static <T> ListCell<T> cell(BiConsumer<HBox, T> row, Function<T, String> words) {
+    return new ListCell<>() {
+      {
+        // The row is as wide as the list, so that what does not fit is cut with an ellipsis.
+        setPrefWidth(0);
+      }
+
+      @Override
+      protected void updateItem(T item, boolean empty) {
+        super.updateItem(item, empty);
+        setText(null);
+        if (empty || item == null) {
+          setGraphic(null);
+          return;
+        }
+        HBox box = new HBox();
+        box.setAlignment(Pos.CENTER_LEFT);
+        box.getStyleClass().add("row");
+        row.accept(box, item);
+        setGraphic(box);
+        setAccessibleText(words.apply(item));
+      }
+    };
+  }
+
+  private static <T> void typeAhead(ListView<T> list, Function<T, String> words) {
+    StringBuilder typed = new StringBuilder();
+    PauseTransition forget = new PauseTransition(TYPING_PAUSE);
+    forget.setOnFinished(_ -> typed.setLength(0));
+    list.addEventHandler(
+        KeyEvent.KEY_TYPED,
+        event -> {
+          String c = event.getCharacter();
+          if (c.isBlank() || c.codePoints().anyMatch(Character::isISOControl)) {
+            return;
+          }
+          typed.append(c.toLowerCase(Locale.ROOT));
+          forget.playFromStart();
+          for (int i = 0; i < list.getItems().size(); i++) {
+            String text = words.apply(list.getItems().get(i)).toLowerCase(Locale.ROOT);
+            if (text.startsWith(typed.toString())) {
+              list.getSelectionModel().clearAndSelect(i);
+              list.getFocusModel().focus(i);
+              list.scrollTo(Math.max(0, i - 3));
+              return;
+            }
+          }
+        });
+  }
+
+  /**
+   * A column of a row: as wide as it is told, whatever it holds.
+   *
+   * @param ems width in times the text size
+   */
+  public static Node column(Region content, double ems) {
+    HBox box = new HBox(content);
+    box.setAlignment(Pos.CENTER_LEFT);
+    String width = "-fx-min-width: %1$sem; -fx-pref-width: %1$sem; -fx-max-width: %1$sem;";
+    box.setStyle(width.formatted(ems));
+    return box;
+  }
+
+  /** A column whose content stands at its right edge, as numbers do. */
+  public static Node rightColumn(Region content, double ems) {
+    HBox box = (HBox) column(content, ems);
+    box.setAlignment(Pos.CENTER_RIGHT);
+    return box;
+  }
+}

@@ -1,0 +1,67 @@
+package polydex.desktop.places;
+
+import java.util.Map;
+import polydex.catalog.Catalog;
+import polydex.catalog.Environment;
+import polydex.catalog.Environment.Application;
+import polydex.desktop.keys.KeyCapture;
+import polydex.desktop.state.Analyst;
+import polydex.desktop.state.Session;
+import polydex.keys.Modifier;
+
+/**
+ * What a place has to work with.
+ *
+ * @param session what is open
+ * @param analyst what is found out about it
+ * @param keys who gets the keys
+ */
+public record Desk(Session session, Analyst analyst, Keys keys) {
+
+  /** Who gets the keys. */
+  public interface Keys {
+    /** The commands of the place have changed. */
+    void changed();
+
+    /**
+     * Every key goes to the listener until {@link #release}.
+     *
+     * @param spelled whether modifiers latch
+     * @param leave what holding Esc does, as the rest of "To ..."
+     */
+    void capture(KeyCapture.Listener listener, boolean spelled, String leave);
+
+    /** Keys are commands again. */
+    void release();
+  }
+
+  /** The words of a platform, or of the platform of an application, for modifiers. */
+  public Map<Modifier, String> words(String environmentId) {
+    Catalog catalog = session.workspace().get().catalog();
+    return catalog
+        .environment(environmentId)
+        .map(
+            e ->
+                switch (e.kind()) {
+                  case Environment.Platform p -> p.modifierNames();
+                  case Application a ->
+                      a.platforms().stream()
+                          .findFirst()
+                          .filter(p -> !p.equals(environmentId))
+                          .map(this::words)
+                          .orElse(Map.of());
+                })
+        .orElse(Map.of());
+  }
+
+  /** The title of an environment. */
+  public String title(String environmentId) {
+    return session
+        .workspace()
+        .get()
+        .catalog()
+        .environment(environmentId)
+        .map(Environment::title)
+        .orElse(environmentId);
+  }
+}
