@@ -5,14 +5,17 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.HashSet;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * How one action is done over time, judged from its uses as they come, each in O(1).
  *
  * <p>Replaced: of the last {@value #WINDOW} uses at least 95 % by keys, over at least {@value
- * #DAYS} days. A relapse: of {@value #WINDOW} uses after that fewer than 80 % by keys. Not
- * thread-safe.
+ * #DAYS} days. An action used so often that {@value #WINDOW} uses make less than {@value #DAYS}
+ * days must keep that share until so many have gone by. A relapse: of {@value #WINDOW} uses after
+ * that fewer than 80 % by keys. Not thread-safe.
  */
 public final class Habit {
   /** How many uses are looked at. */
@@ -41,6 +44,7 @@ public final class Habit {
   private int keysInWindow;
   private int byKeys;
   private int byPointer;
+  private final Set<LocalDate> goodDays = new HashSet<>();
   private int relapses;
   private int sinceReplaced;
   private Optional<Instant> replaced = Optional.empty();
@@ -66,9 +70,16 @@ public final class Habit {
   }
 
   private void judgeReplaced(Instant now) {
-    if (window.size() == WINDOW
-        && keysInWindow >= REPLACED_SHARE * WINDOW
-        && window.stream().map(Recent::day).distinct().count() >= DAYS) {
+    if (window.size() < WINDOW || keysInWindow < REPLACED_SHARE * WINDOW) {
+      goodDays.clear();
+      return;
+    }
+    if (goodDays.isEmpty()) {
+      window.forEach(r -> goodDays.add(r.day()));
+    }
+    goodDays.add(window.getLast().day());
+    if (goodDays.size() >= DAYS) {
+      goodDays.clear();
       replaced = Optional.of(now);
       sinceReplaced = 0;
     }

@@ -2,6 +2,8 @@ package polydex.desktop;
 
 import java.util.List;
 import java.util.Locale;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.scene.Parent;
 import javafx.scene.text.Font;
 import polydex.desktop.state.Session;
@@ -12,6 +14,9 @@ final class Look {
   private static final int SMALLEST = 80;
   private static final int LARGEST = 200;
   private static final int STEP = 10;
+
+  /** Below so many times the text size the window counts as narrow. */
+  private static final double NARROW_EMS = 62;
 
   private enum Theme {
     LIGHT("Light"),
@@ -31,8 +36,10 @@ final class Look {
 
   private final Parent root;
   private final Session session;
+  private final ReadOnlyBooleanWrapper narrow = new ReadOnlyBooleanWrapper();
   private Theme theme = Theme.LIGHT;
   private int percent = 100;
+  private double width = Double.MAX_VALUE;
 
   Look(Parent root, Session session) {
     this.root = root;
@@ -61,6 +68,16 @@ final class Look {
           Look.class.getResourceAsStream("fonts/atkinson-hyperlegible-" + font + ".woff"),
           TEXT_PIXELS);
     }
+  }
+
+  /** Whether the window is so narrow for its text that less stands side by side. */
+  ReadOnlyBooleanProperty narrow() {
+    return narrow.getReadOnlyProperty();
+  }
+
+  void width(double pixels) {
+    width = pixels;
+    apply();
   }
 
   void nextTheme() {
@@ -93,7 +110,13 @@ final class Look {
     for (Theme t : Theme.values()) {
       root.getStyleClass().remove(t.style());
     }
+    root.getStyleClass().remove("narrow");
     root.getStyleClass().add(theme.style());
-    root.setStyle("-fx-font-size: %.2fpx;".formatted(TEXT_PIXELS * percent / 100));
+    double text = TEXT_PIXELS * percent / 100;
+    root.setStyle("-fx-font-size: %.2fpx;".formatted(text));
+    narrow.set(width / text < NARROW_EMS);
+    if (narrow.get()) {
+      root.getStyleClass().add("narrow");
+    }
   }
 }

@@ -53,7 +53,7 @@ final class Overlays {
             row -> catalog.title(row.action()),
             Texts.quiet("Nothing has these words."));
     list.setFocusTraversable(false);
-    list.setPrefHeight(340);
+    list.getStyleClass().add("nine-rows");
     TextField words = new TextField();
     words.setPromptText("Something else: type its words");
     words.setAccessibleText("What the mouse was used for");
@@ -146,7 +146,7 @@ final class Overlays {
             Setup::title,
             Texts.quiet("There is no setup in this file."));
     list.getItems().setAll(desk.session().workspace().get().setups().values());
-    list.setPrefHeight(300);
+    list.getStyleClass().add("nine-rows");
     desk.session().workspace().get().setup().ifPresent(list.getSelectionModel()::select);
     Runnable choose =
         () -> {
@@ -182,7 +182,9 @@ final class Overlays {
   }
 
   private static void setupRow(Desk desk, HBox box, Setup setup) {
-    Label path = Texts.styled(String.join(" \u203a ", SetupPath.of(desk, setup)), "quiet");
-    box.getChildren().add(new VBox(2, Texts.styled(setup.title(), "part"), path));
+    Label path = Texts.quiet(String.join(" \u203a ", SetupPath.of(desk, setup)));
+    VBox words = new VBox(2, Texts.styled(setup.title(), "part"), path);
+    HBox.setHgrow(words, Priority.ALWAYS);
+    box.getChildren().add(words);
   }
 }

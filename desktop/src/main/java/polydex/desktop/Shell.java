@@ -21,7 +21,6 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import polydex.boards.Layout;
@@ -81,10 +80,10 @@ public final class Shell implements Desk.Keys, AutoCloseable {
     this.session = session;
     this.quit = quit;
     analyst = new Analyst(session);
-    desk = new Desk(session, analyst, this);
     table = new KeyTable(() -> keyboard);
     capture = new KeyCapture(() -> underTheFingers(keyboard));
     look = new Look(root, session);
+    desk = new Desk(session, analyst, this, look.narrow());
     lookUp = new LookUpPlace(desk);
     places =
         List.of(
@@ -100,7 +99,8 @@ public final class Shell implements Desk.Keys, AutoCloseable {
     status.setTextOverrun(OverrunStyle.ELLIPSIS);
     frame.setBottom(new VBox(rail, statusLine));
     root.getChildren().addAll(frame, badges);
-    table.active().addListener((_, _, commands) -> rail.show(commands));
+    table.active().addListener((_, _, commands) -> rail.show(commands, look.narrow().get()));
+    look.narrow().addListener((_, _, narrow) -> rail.show(table.active().get(), narrow));
     table.anywhere(anywhere());
     session.status().addListener((_, _, s) -> show(s));
     session.workspace().addListener((_, _, _) -> showSetup());
@@ -119,6 +119,7 @@ public final class Shell implements Desk.Keys, AutoCloseable {
   /** The scene, of the design's size. */
   public Scene scene(double width, double height) {
     Scene scene = new Scene(root, width, height);
+    scene.widthProperty().subscribe(w -> look.width(w.doubleValue()));
     scene.getStylesheets().add(Shell.class.getResource("polydex.css").toExternalForm());
     scene.addEventFilter(KeyEvent.ANY, this::key);
     scene
@@ -211,7 +212,7 @@ public final class Shell implements Desk.Keys, AutoCloseable {
     find.setPromptText("Find keys and actions");
     find.setAccessibleText("Find keys and actions");
     find.setPrefColumnCount(20);
-    find.setMinWidth(200);
+    find.setMinWidth(150);
     find.textProperty()
         .addListener(
             (_, _, words) -> {
@@ -248,19 +249,23 @@ public final class Shell implements Desk.Keys, AutoCloseable {
     VBox side = new VBox();
     side.getStyleClass().add("sidebar");
     for (Place place : places) {
-      ToggleButton button = new ToggleButton(place.title());
+      ToggleButton button = new ToggleButton();
+      button.setAccessibleText(place.title());
       button.getStyleClass().setAll("place-button", "toggle-button-plain");
-      HBox key = new HBox(new GestureView(Gesture.parse("Alt+" + place.letter()), Map.of()));
-      key.getStyleClass().add("small");
-      button.setGraphic(key);
-      button.setContentDisplay(ContentDisplay.RIGHT);
-      button.setGraphicTextGap(12);
+      Label name = Texts.styled(place.title(), "place-name");
+      name.setMaxWidth(Double.MAX_VALUE);
+      HBox.setHgrow(name, Priority.ALWAYS);
+      HBox graphic =
+          new HBox(name, new GestureView(Gesture.parse("Alt+" + place.letter()), Map.of()));
+      graphic.setAlignment(Pos.CENTER_LEFT);
+      graphic.prefWidthProperty().bind(button.widthProperty().subtract(28));
+      button.setGraphic(graphic);
+      button.setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
       button.setMaxWidth(Double.MAX_VALUE);
       button.setOnAction(_ -> go(place));
       placeButtons.put(place, button);
       side.getChildren().add(button);
     }
-    side.setMinWidth(Region.USE_PREF_SIZE);
     return side;
   }
 
@@ -287,9 +292,8 @@ public final class Shell implements Desk.Keys, AutoCloseable {
 
   private void open(Overlays.Overlay overlay) {
     focusBefore = Optional.ofNullable(frame.getScene().getFocusOwner());
-    Region shade = new Region();
-    shade.getStyleClass().add("veil");
-    StackPane shown = new StackPane(shade, overlay.node());
+    StackPane shown = new StackPane(overlay.node());
+    shown.getStyleClass().add("veil");
     shown.setPadding(new Insets(24));
     veil = Optional.of(shown);
     frame.setDisable(true);
@@ -334,13 +338,17 @@ public final class Shell implements Desk.Keys, AutoCloseable {
   public void capture(KeyCapture.Listener listener, boolean spelled, String leave) {
     capture.start(listener, spelled);
     rail.showCapture(leave);
+    // No field may look as if it had the keys, or get them by mistake.
+    current.node().requestFocus();
+    current.node().getStyleClass().add("capturing");
   }
 
   @Override
   public void release() {
     capture.stop();
+    places.forEach(p -> p.node().getStyleClass().remove("capturing"));
     table.near(current.commands());
-    rail.show(table.active().get());
+    rail.show(table.active().get(), look.narrow().get());
   }
 
   /** Stops what is being found out, and closes the session. */

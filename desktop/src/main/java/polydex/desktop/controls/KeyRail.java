@@ -10,6 +10,7 @@ import polydex.keys.Gesture;
 
 /** The keys that work here and now, along the bottom. */
 public final class KeyRail extends FlowPane {
+  private static final int IN_NARROW = 6;
 
   /** An empty rail. */
   public KeyRail() {
@@ -17,14 +18,17 @@ public final class KeyRail extends FlowPane {
     setAlignment(Pos.CENTER_LEFT);
   }
 
-  /** Shows the commands that want to be shown. */
-  public void show(List<KeyCommand> commands) {
+  /**
+   * Shows the commands that want to be shown.
+   *
+   * @param narrow whether there is room for the nearest ones only
+   */
+  public void show(List<KeyCommand> commands, boolean narrow) {
     getChildren().clear();
-    for (KeyCommand command : commands) {
-      if (command.onRail()) {
-        add(command.gestures().getFirst(), command.title());
-      }
-    }
+    commands.stream()
+        .filter(KeyCommand::onRail)
+        .limit(narrow ? IN_NARROW : Long.MAX_VALUE)
+        .forEach(c -> add(c.gestures().getFirst(), c.title()));
   }
 
   /** Shows only how to leave: every other key belongs to the answer. */

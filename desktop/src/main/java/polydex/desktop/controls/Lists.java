@@ -77,7 +77,8 @@ public final class Lists {
         KeyEvent.KEY_TYPED,
         event -> {
           String c = event.getCharacter();
-          if (c.isBlank() || c.codePoints().anyMatch(Character::isISOControl)) {
+          boolean command = event.isAltDown() || event.isControlDown() || event.isMetaDown();
+          if (command || c.isBlank() || c.codePoints().anyMatch(Character::isISOControl)) {
             return;
           }
           typed.append(c.toLowerCase(Locale.ROOT));

@@ -1,6 +1,7 @@
 package polydex.desktop.places;
 
 import java.util.Map;
+import javafx.beans.property.ReadOnlyBooleanProperty;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.Application;
@@ -15,8 +16,9 @@ import polydex.keys.Modifier;
  * @param session what is open
  * @param analyst what is found out about it
  * @param keys who gets the keys
+ * @param narrow whether the window is so narrow for its text that less stands side by side
  */
-public record Desk(Session session, Analyst analyst, Keys keys) {
+public record Desk(Session session, Analyst analyst, Keys keys, ReadOnlyBooleanProperty narrow) {
 
   /** Who gets the keys. */
   public interface Keys {

@@ -255,16 +255,10 @@ public final class DrillPlace implements Place, KeyCapture.Listener {
   }
 
   private void show(Node... nodes) {
-    Region above = new Region();
-    VBox.setVgrow(above, Priority.SOMETIMES);
-    Region below = new Region();
-    VBox.setVgrow(below, Priority.ALWAYS);
-    List<Node> all = new ArrayList<>();
-    all.add(above);
-    all.addAll(List.of(nodes));
-    all.add(below);
-    root.setAlignment(Pos.TOP_CENTER);
-    root.getChildren().setAll(all);
+    VBox prompt = new VBox(nodes);
+    prompt.getStyleClass().add("drill");
+    root.setAlignment(Pos.CENTER);
+    root.getChildren().setAll(prompt);
   }
 
   private Map<Modifier, String> words() {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import javafx.geometry.Pos;
+import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -37,6 +38,7 @@ final class ListeningView extends HBox implements KeyCapture.Listener {
   private final VBox outcome = new VBox(6);
   private final VBox elsewhere = new VBox(8);
   private boolean goesOn;
+  private boolean afresh = true;
 
   ListeningView(Desk desk, Runnable left) {
     this.desk = desk;
@@ -49,13 +51,23 @@ final class ListeningView extends HBox implements KeyCapture.Listener {
     hereScroll.setFitToWidth(true);
     hereScroll.setFocusTraversable(false);
     HBox.setHgrow(hereScroll, Priority.ALWAYS);
-    ScrollPane elsewhereScroll = new ScrollPane(elsewhere);
+    ScrollPane elsewhereScroll = new ScrollPane();
     elsewhereScroll.setFitToWidth(true);
     elsewhereScroll.setFocusTraversable(false);
-    elsewhereScroll.setPrefWidth(330);
-    elsewhereScroll.setMinWidth(260);
+    elsewhereScroll.getStyleClass().add("elsewhere");
     setSpacing(24);
-    getChildren().addAll(hereScroll, elsewhereScroll);
+    desk.narrow()
+        .subscribe(
+            narrow -> {
+              if (narrow) {
+                here.getChildren().add(elsewhere);
+                getChildren().setAll(hereScroll);
+              } else {
+                here.getChildren().remove(elsewhere);
+                elsewhereScroll.setContent(elsewhere);
+                getChildren().setAll(hereScroll, elsewhereScroll);
+              }
+            });
   }
 
   void start() {
@@ -78,13 +90,15 @@ final class ListeningView extends HBox implements KeyCapture.Listener {
       made.clear();
     }
     made.add(press);
+    afresh = false;
     Optional<Analysis> analysis = desk.analyst().found().get();
     analysis.ifPresent(a -> show(Presses.gesture(made, a.traces().tracer().layout())));
   }
 
   @Override
   public void holding(Modifiers held) {
-    if (!held.isEmpty()) {
+    afresh = afresh || held.isEmpty();
+    if (afresh && !held.isEmpty()) {
       caps.getChildren().setAll(GestureView.held(Held.of(held), Map.of()));
     }
   }
@@ -104,7 +118,9 @@ final class ListeningView extends HBox implements KeyCapture.Listener {
     goesOn = !trace.passages().isEmpty() && trace.passages().getLast().verb() == Passage.Verb.HOLDS;
     Workspace workspace = desk.session().workspace().get();
     caps.getChildren().setAll(new GestureView(gesture, Map.of()));
-    outcome.getChildren().setAll(Texts.part(TraceWords.outcome(trace, workspace.catalog())));
+    Label what = Texts.words(TraceWords.outcome(trace, workspace.catalog()));
+    what.getStyleClass().add("part");
+    outcome.getChildren().setAll(what);
     TraceWords.show(stack, analysis, trace, desk);
     showOwners(gesture, analysis, workspace);
   }

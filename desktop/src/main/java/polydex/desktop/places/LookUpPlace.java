@@ -10,6 +10,7 @@ import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -53,8 +54,7 @@ public final class LookUpPlace implements Place {
             Action::title,
             Texts.quiet("Nothing has these words. Try fewer, or only their beginnings."));
     results.getSelectionModel().selectedItemProperty().addListener((_, _, a) -> show(a));
-    results.setPrefWidth(330);
-    results.setMinWidth(240);
+    results.getStyleClass().add("found");
     detail.setSpacing(10);
     detailScroll.setFitToWidth(true);
     HBox.setHgrow(detailScroll, Priority.ALWAYS);
@@ -183,26 +183,30 @@ public final class LookUpPlace implements Place {
   private Node environmentRow(Environment environment, List<Binding> bindings) {
     VBox gestures = new VBox(6);
     for (Binding binding : bindings) {
-      HBox line = new HBox(12, new GestureView(binding.gesture(), desk.words(environment.id())));
+      FlowPane line =
+          new FlowPane(12, 4, new GestureView(binding.gesture(), desk.words(environment.id())));
       line.setAlignment(Pos.CENTER_LEFT);
+      line.getStyleClass().add("environment-line");
       List<String> notes = new ArrayList<>();
       if (!binding.context().equals(Context.ANYWHERE.id())) {
         notes.add("in " + environment.context(binding.context()).map(Context::title).orElse(""));
       }
       binding.when().since().ifPresent(v -> notes.add("since version " + v));
-      inSetup(environment, binding).ifPresent(notes::add);
       if (!notes.isEmpty()) {
         line.getChildren().add(Texts.styled(String.join("; ", notes), "quiet"));
       }
+      inSetup(environment, binding).ifPresent(line.getChildren()::add);
       gestures.getChildren().add(line);
     }
-    HBox row = new HBox(12, Lists.column(Texts.styled(environment.title(), "part"), 14), gestures);
+    FlowPane row =
+        new FlowPane(12, 4, Lists.column(Texts.styled(environment.title(), "part"), 14), gestures);
+    row.setPrefWrapLength(100);
     row.getStyleClass().add("card");
     return row;
   }
 
   /** What becomes of the binding in the setup in use, if it can be met there. */
-  private Optional<String> inSetup(Environment environment, Binding binding) {
+  private Optional<Node> inSetup(Environment environment, Binding binding) {
     Optional<Analysis> analysis = desk.analyst().found().get();
     List<TracedBinding> here =
         analysis.stream()
@@ -214,17 +218,27 @@ public final class LookUpPlace implements Place {
     }
     long works = here.stream().filter(TracedBinding::works).count();
     if (works == here.size()) {
-      return Optional.of("works in this setup");
+      return Optional.of(marked("works in this setup", "dot", "dot-replaced"));
     }
     if (works > 0) {
-      return Optional.of("%d of %d work in this setup".formatted(works, here.size()));
+      return Optional.of(
+          marked("%d of %d work in this setup".formatted(works, here.size()), "notch"));
     }
-    return Optional.of(
+    String why =
         here.getFirst()
             .trace()
             .acted()
             .map(a -> "taken by " + a.layer().title() + " in this setup")
-            .orElse("does nothing in this setup"));
+            .orElse("does nothing in this setup");
+    return Optional.of(marked(why, "notch"));
+  }
+
+  private static Node marked(String words, String... mark) {
+    Region sign = new Region();
+    sign.getStyleClass().addAll(mark);
+    HBox box = new HBox(6, sign, Texts.styled(words, "row-title"));
+    box.setAlignment(Pos.CENTER_LEFT);
+    return box;
   }
 
   private void listen() {

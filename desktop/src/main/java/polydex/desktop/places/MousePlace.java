@@ -54,15 +54,14 @@ public final class MousePlace implements Place {
     VBox.setVgrow(list, Priority.ALWAYS);
     list.getSelectionModel().selectedItemProperty().addListener((_, _, row) -> explain(row));
     root.getStyleClass().add("place");
-    HBox head =
-        new HBox(
-            grow(Texts.styled("Action", "head")),
-            Lists.rightColumn(Texts.styled("By mouse", "head"), 4.6),
-            Lists.rightColumn(Texts.styled("By keys", "head"), 4.6),
-            Lists.rightColumn(Texts.styled("Keys, last 20", "head"), 6.4),
-            Lists.column(Texts.styled("State", "head"), 7),
-            Lists.column(Texts.styled("By keys, in this setup", "head"), 13));
+    HBox head = new HBox();
     head.getStyleClass().add("table-head");
+    desk.narrow()
+        .subscribe(
+            narrow -> {
+              head.getChildren().setAll(headings(narrow));
+              list.refresh();
+            });
     VBox table = new VBox(head, list);
     VBox.setVgrow(table, Priority.ALWAYS);
     root.getChildren().addAll(Texts.heading("Mouse"), summary, table, explained);
@@ -70,6 +69,20 @@ public final class MousePlace implements Place {
     desk.session().workspace().addListener((_, _, _) -> refresh());
     desk.analyst().found().addListener((_, _, _) -> refresh());
     refresh();
+  }
+
+  /** In a narrow window the line below the table still says how often keys were used. */
+  private static List<Node> headings(boolean narrow) {
+    List<Node> columns = new ArrayList<>();
+    columns.add(grow(Texts.styled("Action", "column-head")));
+    columns.add(Lists.rightColumn(Texts.styled("By mouse", "column-head"), 4.6));
+    if (!narrow) {
+      columns.add(Lists.rightColumn(Texts.styled("By keys", "column-head"), 4.6));
+      columns.add(Lists.rightColumn(Texts.styled("Keys, last 20", "column-head"), 6.4));
+    }
+    columns.add(Lists.column(Texts.styled("State", "column-head"), 7));
+    columns.add(Lists.column(Texts.styled("Keys in this setup", "column-head"), narrow ? 11 : 13));
+    return columns;
   }
 
   private static Region grow(Label label) {
@@ -162,14 +175,18 @@ public final class MousePlace implements Place {
     dot.getStyleClass().addAll("dot", "dot-" + word(row.state()));
     HBox state = new HBox(6, dot, Texts.styled(word(row.state()), "row-title"));
     state.setAlignment(Pos.CENTER_LEFT);
+    boolean narrow = desk.narrow().get();
     box.getChildren()
         .addAll(
             grow(Texts.styled(row.title(), "row-title")),
-            number("%,d".formatted(row.habit().byPointer()), 4.6),
-            number("%,d".formatted(row.habit().byKeys()), 4.6),
-            number("%d of %d".formatted(row.habit().recentByKeys(), row.habit().recent()), 6.4),
-            Lists.column(state, 7),
-            Lists.column(gesture(row), 13));
+            number("%,d".formatted(row.habit().byPointer()), 4.6));
+    if (!narrow) {
+      box.getChildren()
+          .addAll(
+              number("%,d".formatted(row.habit().byKeys()), 4.6),
+              number("%d of %d".formatted(row.habit().recentByKeys(), row.habit().recent()), 6.4));
+    }
+    box.getChildren().addAll(Lists.column(state, 7), Lists.column(gesture(row), narrow ? 11 : 13));
   }
 
   private Region gesture(Row row) {

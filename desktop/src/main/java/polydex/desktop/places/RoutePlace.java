@@ -63,20 +63,21 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
     outcome.getStyleClass().add("part");
     HBox.setHgrow(outcome, Priority.ALWAYS);
     outcome.setMaxWidth(Double.MAX_VALUE);
+    press.setMinWidth(Region.USE_PREF_SIZE);
     HBox ask = new HBox(12, typed, press, outcome);
     ask.setAlignment(Pos.CENTER_LEFT);
     ScrollPane scroll = new ScrollPane(stack);
     scroll.setFitToWidth(true);
     VBox.setVgrow(scroll, Priority.ALWAYS);
-    scroll.setMinHeight(150);
+    scroll.getStyleClass().add("stack-scroll");
     conflicts =
         Lists.of(
             "Conflicts of this setup",
             this::row,
             c -> desk.session().workspace().get().catalog().title(c.loser().binding().action()),
             Texts.quiet("No binding of this setup is doubled or taken by an outer layer."));
-    conflicts.setMinHeight(110);
-    conflicts.setPrefHeight(210);
+    conflicts.getStyleClass().add("conflicts");
+    desk.narrow().addListener((_, _, _) -> conflicts.refresh());
     conflicts
         .getSelectionModel()
         .selectedItemProperty()
@@ -177,16 +178,26 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
     sentence.setWrapText(true);
     sentence.setMinHeight(Region.USE_PREF_SIZE);
     HBox.setHgrow(sentence, Priority.ALWAYS);
-    box.getChildren()
-        .addAll(
+    HBox facts =
+        new HBox(
+            10,
             Lists.rightColumn(severity, 2),
             notch,
             Lists.column(Texts.styled(conflict.kind().name().toLowerCase(Locale.ROOT), "quiet"), 6),
             Lists.column(
                 new GestureView(
                     conflict.loser().gesture(), desk.words(conflict.loser().environment())),
-                11),
-            sentence);
+                11));
+    facts.setAlignment(Pos.CENTER_LEFT);
+    facts.setMinWidth(Region.USE_PREF_SIZE);
+    if (desk.narrow().get()) {
+      VBox both = new VBox(4, facts, sentence);
+      HBox.setHgrow(both, Priority.ALWAYS);
+      both.setMinWidth(0);
+      box.getChildren().add(both);
+    } else {
+      box.getChildren().addAll(facts, sentence);
+    }
   }
 
   private void capture() {
@@ -223,9 +234,7 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
 
   @Override
   public void holding(Modifiers held) {
-    if (!held.isEmpty()) {
-      outcome.setText("Held: " + held);
-    }
+    // The stack stays as it is: the field shows the gesture once it is whole.
   }
 
   @Override

@@ -35,6 +35,13 @@ import polydex.workspace.Workspace;
 /** Bringing lists of bindings in: first what would happen, line by line, then one change. */
 public final class SheetsPlace implements Place {
 
+  private static final String EXAMPLE =
+      """
+      application,context,action,gesture
+      Cue editor,text,Duplicate the line,Ctrl+Shift+D
+
+      """;
+
   private enum Fate {
     REFUSED,
     TAKEN,
@@ -73,10 +80,12 @@ public final class SheetsPlace implements Place {
             SheetsPlace::row,
             Line::text,
             Texts.quiet(
-                "The first line names the columns: platform or application, context (may be left"
+                EXAMPLE
+                    + "The first line names the columns: platform or application, context (may be left"
                     + " out), action, gesture. Each line below is one binding. Nothing is taken"
                     + " before you have seen what it would be."));
     ((Label) lines.getPlaceholder()).setMaxWidth(560);
+    lines.getPlaceholder().getStyleClass().add("example");
     VBox.setVgrow(lines, Priority.ALWAYS);
     HBox ask = new HBox(12, path, choose, read);
     ask.setAlignment(Pos.CENTER_LEFT);

@@ -50,7 +50,7 @@ public record DemoHistory(List<Answer> answers, List<Use> uses) {
   private static final int WEEKS = 6;
   private static final int USES_A_DAY = 500;
   private static final int ACTIONS_A_SETUP = 26;
-  private static final int SESSIONS_A_DAY = 8;
+  private static final int SESSIONS_A_DAY = 9;
   private static final int SESSION = 10;
   private static final int NEW_A_DAY = 4;
 
@@ -168,10 +168,11 @@ public record DemoHistory(List<Answer> answers, List<Use> uses) {
     Progress progress = new Progress(ZONE);
     Map<DrillItem, Integer> practised = new HashMap<>();
     List<Answer> answers = new ArrayList<>();
-    for (int day = 0; day < days.size(); day++) {
+    // None on the last day, so that the demo opens with something due.
+    for (int day = 0; day < days.size() - 1; day++) {
       List<Prompt> known = all.stream().limit((day + 1L) * NEW_A_DAY).toList();
       for (int session = 0; session < SESSIONS_A_DAY; session++) {
-        Instant at = at(days.get(day), session * 3000);
+        Instant at = at(days.get(day), session * 2700);
         for (Prompt prompt : DrillPlan.choose(known, progress, at, SESSION, random)) {
           int n = practised.merge(prompt.item(), 1, Integer::sum);
           Answer answer =
