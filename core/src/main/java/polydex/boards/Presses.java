@@ -94,7 +94,7 @@ public sealed interface Presses {
       boolean sameHeld =
           end - i > 1
               && !held.isNothing()
-              && made.subList(i, end).stream().allMatch(m -> m.what().held().equals(held));
+              && made.subList(i, end).stream().allMatch(m -> isHeldWith(m.what(), held));
       List<Step> inner =
           made.subList(i, end).stream()
               .map(m -> describe(sameHeld ? m.what().with(Modifiers.NONE) : m.what(), layout))
@@ -107,6 +107,11 @@ public sealed interface Presses {
       i = end;
     }
     return new Gesture(steps);
+  }
+
+  /** A tap in a hold is of other modifiers, so it can't be written inside the bracket again. */
+  private static boolean isHeldWith(Physical press, Held held) {
+    return press.held().equals(held) && !(press instanceof Physical.ModifierTap);
   }
 
   /** The name of a key on a layout: its own, or the character that it types plainly. */

@@ -128,16 +128,22 @@ public record Modifiers(int bits) {
 
   /** The words for these, each from the given names where they have one. */
   public List<String> words(Map<Modifier, String> names) {
-    return list().stream()
-        .map(
-            m ->
-                switch (side(m)) {
-                      case EITHER -> "";
-                      case LEFT -> "Left";
-                      case RIGHT -> "Right";
-                    }
-                    + names.getOrDefault(m, m.written()))
-        .toList();
+    List<String> words = new ArrayList<>();
+    for (Modifier m : list()) {
+      String name = names.getOrDefault(m, m.written());
+      boolean left = (bits & m.bit() << LEFT) != 0;
+      boolean right = (bits & m.bit() << RIGHT) != 0;
+      if (left) {
+        words.add("Left" + name);
+      }
+      if (right) {
+        words.add("Right" + name);
+      }
+      if (!left && !right) {
+        words.add(name);
+      }
+    }
+    return List.copyOf(words);
   }
 
   @Override

@@ -237,9 +237,9 @@ final class Journey {
 
   private boolean settle(
       Station station, Taker taker, Physical press, List<Node> nodes, List<Physical> before) {
-    List<Bound> bound = Scope.bound(nodes);
-    if (!bound.isEmpty()) {
-      Bound winner = bound.getFirst();
+    Optional<Bound> bound = Scope.bound(nodes);
+    if (bound.isPresent()) {
+      Bound winner = bound.get();
       Acted acted =
           new Acted(
               taker.layer(),
@@ -282,12 +282,12 @@ final class Journey {
     for (Modifier m : hold.held().list()) {
       rest = rest.without(m);
     }
-    List<Bound> bound = Scope.bound(hold.scope().first(matched.with(rest)));
+    Optional<Bound> bound = Scope.bound(hold.scope().first(matched.with(rest)));
     if (bound.isEmpty()) {
       drop(taker.layer(), station.layout, press, "Not used while the modifiers are held.");
       return true;
     }
-    Bound winner = bound.getFirst();
+    Bound winner = bound.get();
     take(
         station,
         taker.layer(),

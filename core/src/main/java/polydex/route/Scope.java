@@ -1,9 +1,11 @@
 package polydex.route;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import polydex.catalog.Binding;
 import polydex.keys.Physical;
 
@@ -15,8 +17,8 @@ import polydex.keys.Physical;
  */
 final class Scope {
 
-  /** A binding and who has it. */
-  record Bound(String environment, Binding binding, boolean own) {}
+  /** A binding, who has it, and its rank in the scope. */
+  record Bound(String environment, Binding binding, boolean own, int rank) {}
 
   /** A place in the trie. */
   static final class Node {
@@ -34,9 +36,10 @@ final class Scope {
   }
 
   private final Map<Physical, List<Node>> roots = new HashMap<>();
+  private int size;
 
   /** Puts a binding in; of several on the same presses the first is the one that happens. */
-  void add(List<Physical> presses, Bound bound) {
+  void add(List<Physical> presses, String environment, Binding binding, boolean own) {
     Map<Physical, List<Node>> level = roots;
     Node node = null;
     for (Physical press : presses) {
@@ -44,7 +47,7 @@ final class Scope {
       level = node.next;
     }
     if (node != null) {
-      node.here.add(bound);
+      node.here.add(new Bound(environment, binding, own, size++));
     }
   }
 
@@ -74,9 +77,11 @@ final class Scope {
     return found;
   }
 
-  /** What is bound to exactly what led here. */
-  static List<Bound> bound(List<Node> nodes) {
-    return nodes.stream().flatMap(n -> n.here.stream()).toList();
+  /** What is bound to exactly what led here; of several the first in the keymap. */
+  static Optional<Bound> bound(List<Node> nodes) {
+    return nodes.stream()
+        .flatMap(n -> n.here.stream())
+        .min(Comparator.comparingInt(Bound::rank));
   }
 
   private static List<Node> matching(Map<Physical, List<Node>> level, Physical press) {

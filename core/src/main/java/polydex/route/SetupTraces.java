@@ -144,7 +144,7 @@ public final class SetupTraces {
   private void addInner(
       Tracer with, Layer layer, String environment, Binding opener, Binding binding) {
     for (Gesture member : binding.gesture().expand()) {
-      inside(opener.gesture(), member)
+      inside(opener.gesture().expand().getFirst(), member)
           .ifPresent(
               whole ->
                   all.add(

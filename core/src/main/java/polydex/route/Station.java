@@ -25,7 +25,6 @@ import polydex.keys.Modifier;
 import polydex.keys.Modifiers;
 import polydex.keys.Physical;
 import polydex.route.Layer.Kind;
-import polydex.route.Scope.Bound;
 
 /** One machine of a setup made ready for tracing: its layers, each with its index. */
 final class Station {
@@ -199,11 +198,10 @@ final class Station {
   }
 
   private void index(Scope scope, Environment environment, Binding binding, boolean own) {
-    Bound bound = new Bound(environment.id(), binding, own);
     for (Gesture member : binding.gesture().expand()) {
       // What the layout can't type is never pressed here, so it has no place in the index.
       Presses.physical(member, layout)
-          .ifPresent(list -> scope.add(list.stream().map(this::matched).toList(), bound));
+          .ifPresent(list -> scope.add(list.stream().map(this::matched).toList(), environment.id(), binding, own));
     }
   }
 

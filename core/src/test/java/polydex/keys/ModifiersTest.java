@@ -1,0 +1,85 @@
+package polydex.keys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.Map;
+import net.jqwik.api.Arbitrary;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.Provide;
+import org.junit.jupiter.api.Test;
+import polydex.keys.Modifiers.Side;
+
+class ModifiersTest {
+
+  @Provide
+  Arbitrary<Modifiers> sets() {
+    return GestureArbitraries.modifiers(0);
+  }
+
+  /** The rule as plainly as it can be said: each modifier by itself. */
+  private static boolean plainlySatisfies(Modifiers pressed, Modifiers required) {
+    for (Modifier m : Modifier.values()) {
+      if (pressed.has(m) != required.has(m)) {
+        return false;
+      }
+      Side on = pressed.side(m) == Side.EITHER ? Side.LEFT : pressed.side(m);
+      // A set that was joined from both sides has both pressed.
+      boolean both = pressed.and(Modifiers.of(m, Side.LEFT)).equals(pressed)
+          && pressed.and(Modifiers.of(m, Side.RIGHT)).equals(pressed);
+      if (pressed.has(m) && required.side(m) != Side.EITHER && required.side(m) != on && !both) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private static boolean isOneSided(Modifiers set) {
+    return set.list().stream()
+        .noneMatch(
+            m ->
+                set.side(m) == Side.EITHER
+                    && set.and(Modifiers.of(m, Side.LEFT)).equals(set));
+  }
+
+  @Property
+  void matchingIsJudgedModifierByModifier(
+      @ForAll("sets") Modifiers pressed, @ForAll("sets") Modifiers required) {
+    if (isOneSided(pressed) && isOneSided(required)) {
+      assertThat(pressed.satisfy(required)).isEqualTo(plainlySatisfies(pressed, required));
+    }
+  }
+
+  @Property
+  void sidesAreForgottenOnlyWhenAsked(@ForAll("sets") Modifiers set) {
+    assertThat(set.eitherSide().list()).isEqualTo(set.list());
+    assertThat(set.satisfy(set.eitherSide())).isTrue();
+    assertThat(set.hasAll(set.eitherSide())).isTrue();
+    assertThat(set.count()).isEqualTo(set.list().size());
+    for (Modifier m : Modifier.values()) {
+      assertThat(set.without(m).has(m)).isFalse();
+      assertThat(set.and(m).has(m)).isTrue();
+    }
+  }
+
+  @Test
+  void withNoSideToldTheLeftOneIsMeant() {
+    Modifiers ctrl = Modifiers.of(Modifier.CTRL);
+    assertThat(ctrl.satisfy(Modifiers.of(Modifier.CTRL, Side.LEFT))).isTrue();
+    assertThat(ctrl.satisfy(Modifiers.of(Modifier.CTRL, Side.RIGHT))).isFalse();
+  }
+
+  @Test
+  void environmentsHaveTheirOwnWords() {
+    Modifiers set = Modifiers.of(Modifier.META).and(Modifiers.of(Modifier.ALT, Side.RIGHT));
+    assertThat(set.words(Map.of(Modifier.META, "Wing", Modifier.ALT, "Sym")))
+        .containsExactly("Wing", "RightSym");
+  }
+
+  @Test
+  void aSideNeedsItsModifier() {
+    assertThatThrownBy(() -> new Modifiers(1 << 8)).isInstanceOf(IllegalArgumentException.class);
+    assertThatThrownBy(() -> new Modifiers(1 << 30)).isInstanceOf(IllegalArgumentException.class);
+  }
+}

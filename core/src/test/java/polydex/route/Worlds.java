@@ -1,0 +1,202 @@
+package polydex.route;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import polydex.boards.Keyboards;
+import polydex.catalog.Action;
+import polydex.catalog.Binding;
+import polydex.catalog.Catalog;
+import polydex.catalog.Context;
+import polydex.catalog.Environment;
+import polydex.catalog.Environment.Application;
+import polydex.catalog.Environment.Platform;
+import polydex.catalog.Environment.Reserved;
+import polydex.catalog.Environment.WhenBroken;
+import polydex.catalog.Version;
+import polydex.keys.Gesture;
+import polydex.keys.Modifier;
+import polydex.route.Machine.Capture;
+
+/** Small worlds for tests, written as a person would say them. */
+public final class Worlds {
+  public static final Version ONE = new Version("1");
+
+  private final Map<String, Environment> environments = new LinkedHashMap<>();
+  private final Map<String, List<Binding>> bindings = new LinkedHashMap<>();
+  private final Map<String, Action> actions = new LinkedHashMap<>();
+
+  public Worlds platform(String id, Platform kind, String... lines) {
+    return environment(id, kind, WhenBroken.SWALLOW, lines);
+  }
+
+  public Worlds app(String id, String... lines) {
+    return environment(id, new Application(List.of(), false), WhenBroken.SWALLOW, lines);
+  }
+
+  /** Lines are "[context:] gesture = action [> held context]"; contexts lie in anywhere. */
+  public Worlds environment(
+      String id, Environment.Kind kind, WhenBroken whenBroken, String... lines) {
+    Map<String, Context> contexts = new LinkedHashMap<>();
+    contexts.put("anywhere", Context.ANYWHERE);
+    List<Binding> list = new ArrayList<>();
+    for (String line : lines) {
+      int colon = line.indexOf(": ");
+      String context = colon < 0 ? "anywhere" : line.substring(0, colon);
+      String rest = colon < 0 ? line : line.substring(colon + 2);
+      String[] parts = rest.split(" = ");
+      String[] does = parts[1].split(" > ");
+      contexts.computeIfAbsent(
+          context, c -> new Context(c, c, Optional.of("anywhere")));
+      action(does[0]);
+      Optional<String> held = does.length > 1 ? Optional.of(does[1]) : Optional.empty();
+      held.ifPresent(
+          h -> contexts.computeIfAbsent(h, c -> new Context(c, c, Optional.of("anywhere"))));
+      list.add(
+          new Binding(
+              "b" + list.size(),
+              does[0],
+              Gesture.parse(parts[0]),
+              context,
+              Binding.Condition.ALWAYS,
+              held,
+              ""));
+    }
+    if (kind instanceof Platform p) {
+      p.reserved().forEach(r -> action(r.action()));
+    }
+    environments.put(
+        id,
+        new Environment(id, id, ONE, List.copyOf(contexts.values()), whenBroken, kind));
+    bindings.put(id, list);
+    return this;
+  }
+
+  private void action(String id) {
+    actions.putIfAbsent(id, Action.of(id, id, "test"));
+  }
+
+  public World build() {
+    return new World(
+        Catalog.of(
+            List.copyOf(actions.values()), List.copyOf(environments.values()), bindings),
+        Map.of("full", Keyboards.FULL, "small", Keyboards.SMALL),
+        Map.of("us", Keyboards.US, "central", Keyboards.CENTRAL));
+  }
+
+  public static Platform plain(String... reserved) {
+    List<Reserved> list = new ArrayList<>();
+    for (String r : reserved) {
+      list.add(new Reserved(Gesture.parse(r), "reserved"));
+    }
+    return new Platform(Map.of(), list, false, Set.of());
+  }
+
+  public static Platform altGrIsCtrlAlt() {
+    return new Platform(Map.of(), List.of(), true, Set.of());
+  }
+
+  public static Platform altTypes() {
+    return new Platform(Map.of(), List.of(), false, Set.of(Modifier.ALT));
+  }
+
+  public static Machine machine(String platform, Machine.Focus focus, Remap... remaps) {
+    return machine(platform, "us", focus, remaps);
+  }
+
+  public static Machine machine(
+      String platform, String layout, Machine.Focus focus, Remap... remaps) {
+    return new Machine(
+        platform + " machine",
+        platform,
+        ONE,
+        layout,
+        List.of(remaps),
+        List.of(),
+        Set.of(),
+        Set.of(),
+        focus);
+  }
+
+  public static Machine withOwn(Machine m, Binding... own) {
+    return new Machine(
+        m.title(),
+        m.platform(),
+        m.version(),
+        m.layout(),
+        m.remaps(),
+        List.of(own),
+        m.switchedOff(),
+        m.options(),
+        m.focus());
+  }
+
+  public static Machine.Running in(String app, String... contexts) {
+    return new Machine.Running(app, ONE, Set.of(), List.of(contexts));
+  }
+
+  public static Machine.Session session(String app, Capture capture, Machine inner) {
+    return session(app, capture, List.of(), List.of(), true, Optional.empty(), inner);
+  }
+
+  public static Machine.Session session(
+      String app,
+      Capture capture,
+      List<Gesture> kept,
+      List<Gesture> sent,
+      boolean forwards,
+      Optional<Remap> translation,
+      Machine inner) {
+    return new Machine.Session(
+        app, ONE, capture, false, kept, sent, forwards, translation, 0, inner);
+  }
+
+  public static Remap keys(String... rules) {
+    List<Remap.KeyRule> list = new ArrayList<>();
+    for (String rule : rules) {
+      String[] parts = rule.split(" -> ", -1);
+      list.add(
+          new Remap.KeyRule(
+              Remap.Part.parse(parts[0]),
+              parts[1].equals("off")
+                  ? Optional.empty()
+                  : Optional.of(Remap.Part.parse(parts[1]))));
+    }
+    return new Remap(String.join(", ", rules), Optional.empty(), List.of(), list);
+  }
+
+  public static Remap strokes(String... rules) {
+    List<Remap.StrokeRule> list = new ArrayList<>();
+    for (String rule : rules) {
+      String[] parts = rule.split(" -> ");
+      list.add(new Remap.StrokeRule(Gesture.parse(parts[0]), Gesture.parse(parts[1])));
+    }
+    return new Remap(String.join(", ", rules), Optional.empty(), list, List.of());
+  }
+
+  public static Setup setup(Machine machine) {
+    return new Setup("setup", "Setup", "full", machine);
+  }
+
+  /** What came of a gesture: "environment.action", "types x" or "nothing", joined by commas. */
+  public static String outcomes(World world, Setup setup, String gesture) {
+    return outcomes(Tracer.of(setup, world).trace(Gesture.parse(gesture)));
+  }
+
+  static String outcomes(Trace trace) {
+    return String.join(
+        ", ",
+        trace.results().stream()
+            .map(
+                r ->
+                    switch (r) {
+                      case Trace.Acted a -> a.environment() + "." + a.action();
+                      case Trace.Typed t -> "types " + t.text();
+                      case Trace.Nothing _ -> "nothing";
+                    })
+            .toList());
+  }
+}
