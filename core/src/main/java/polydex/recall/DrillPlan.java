@@ -55,40 +55,28 @@ public final class DrillPlan {
       chosen.add(once.get(i % once.size()));
     }
     Collections.shuffle(chosen, random);
-    keepApart(chosen);
-    return List.copyOf(chosen);
+    return apart(chosen);
   }
 
-  /** Moves a prompt that follows itself further on, where there is another to put between. */
-  private static void keepApart(List<Prompt> prompts) {
-    for (int i = 1; i < prompts.size(); i++) {
-      if (!prompts.get(i).equals(prompts.get(i - 1))) {
-        continue;
-      }
-      for (int j = 0; j < prompts.size(); j++) {
-        if (fits(prompts, i, j)) {
-          Collections.swap(prompts, i, j);
-          break;
-        }
-      }
+  /**
+   * The same prompts with none following itself, where that can be: each time the first that
+   * differs from the last one, but a prompt that makes up more than half of what is left at once.
+   */
+  private static List<Prompt> apart(List<Prompt> mixed) {
+    List<Prompt> left = new ArrayList<>(mixed);
+    List<Prompt> ordered = new ArrayList<>();
+    while (!left.isEmpty()) {
+      List<Prompt> others =
+          left.stream().filter(p -> ordered.isEmpty() || !p.equals(ordered.getLast())).toList();
+      Prompt next =
+          others.stream()
+              .filter(p -> 2 * Collections.frequency(left, p) > left.size())
+              .findFirst()
+              .or(() -> others.stream().findFirst())
+              .orElseGet(left::getFirst);
+      left.remove(next);
+      ordered.add(next);
     }
-  }
-
-  private static boolean fits(List<Prompt> prompts, int i, int j) {
-    Prompt mine = prompts.get(i);
-    Prompt other = prompts.get(j);
-    return !other.equals(mine) && clear(prompts, i, other, j) && clear(prompts, j, mine, i);
-  }
-
-  private static boolean clear(List<Prompt> prompts, int at, Prompt prompt, int ignored) {
-    for (int neighbour : new int[] {at - 1, at + 1}) {
-      if (neighbour >= 0
-          && neighbour < prompts.size()
-          && neighbour != ignored
-          && prompts.get(neighbour).equals(prompt)) {
-        return false;
-      }
-    }
-    return true;
+    return List.copyOf(ordered);
   }
 }

@@ -79,9 +79,7 @@ final class Scope {
 
   /** What is bound to exactly what led here; of several the first in the keymap. */
   static Optional<Bound> bound(List<Node> nodes) {
-    return nodes.stream()
-        .flatMap(n -> n.here.stream())
-        .min(Comparator.comparingInt(Bound::rank));
+    return nodes.stream().flatMap(n -> n.here.stream()).min(Comparator.comparingInt(Bound::rank));
   }
 
   private static List<Node> matching(Map<Physical, List<Node>> level, Physical press) {

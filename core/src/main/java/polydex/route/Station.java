@@ -201,7 +201,10 @@ final class Station {
     for (Gesture member : binding.gesture().expand()) {
       // What the layout can't type is never pressed here, so it has no place in the index.
       Presses.physical(member, layout)
-          .ifPresent(list -> scope.add(list.stream().map(this::matched).toList(), environment.id(), binding, own));
+          .ifPresent(
+              list ->
+                  scope.add(
+                      list.stream().map(this::matched).toList(), environment.id(), binding, own));
     }
   }
 

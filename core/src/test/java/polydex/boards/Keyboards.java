@@ -12,10 +12,7 @@ import polydex.keys.Key;
 /** Two small layouts and two boards that tests stand on. */
 public final class Keyboards {
   private static final List<Key> LETTERS =
-      "QWERTYUIOPASDFGHJKLZXCVBNM"
-          .chars()
-          .mapToObj(c -> Key.valueOf("Key" + (char) c))
-          .toList();
+      "QWERTYUIOPASDFGHJKLZXCVBNM".chars().mapToObj(c -> Key.valueOf("Key" + (char) c)).toList();
 
   /** Letters, digits, brackets and slash where a US board has them. */
   public static final Layout US = us();

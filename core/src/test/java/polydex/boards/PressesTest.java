@@ -148,7 +148,7 @@ class PressesTest {
     assertThat(Keyboards.CENTRAL.typed(Key.Backquote, Modifiers.NONE))
         .contains(new Layout.Symbol('^', true));
     assertThat(Keyboards.CENTRAL.typed(Key.KeyQ, Modifiers.of(Modifier.CTRL))).isEmpty();
-    assertThat(Keyboards.CENTRAL.typing('(')).contains(
-        new Layout.Typing(Key.Digit8, Modifiers.of(Modifier.SHIFT)));
+    assertThat(Keyboards.CENTRAL.typing('('))
+        .contains(new Layout.Typing(Key.Digit8, Modifiers.of(Modifier.SHIFT)));
   }
 }

@@ -71,8 +71,7 @@ public final class GestureArbitraries {
         List.of(tuple(6, stroke), tuple(2, tap), tuple(1, text), tuple(1, pointing)));
   }
 
-  private static <T> Tuple.Tuple2<Integer, Arbitrary<T>> tuple(
-      int weight, Arbitrary<T> arbitrary) {
+  private static <T> Tuple.Tuple2<Integer, Arbitrary<T>> tuple(int weight, Arbitrary<T> arbitrary) {
     return Tuple.of(weight, arbitrary);
   }
 
@@ -81,8 +80,7 @@ public final class GestureArbitraries {
       return flatStep(families);
     }
     Arbitrary<Step> hold =
-        Combinators.combine(
-                held(1), step(depth - 1, families).list().ofMinSize(1).ofMaxSize(3))
+        Combinators.combine(held(1), step(depth - 1, families).list().ofMinSize(1).ofMaxSize(3))
             .as(Step.Hold::new);
     return Arbitraries.frequencyOf(List.of(tuple(4, flatStep(families)), tuple(1, hold)));
   }

@@ -30,9 +30,36 @@ class GestureTest {
   @Provide
   Arbitrary<String> almostGestures() {
     return Arbitraries.of(
-            "Ctrl", "+", " ", "(", ")", "{", "}", "..", "<", ">", "\"", "\\", "'", "*", "2", "S",
-            "CapsLock", "Left", "Shift", "Click", "Arrow", ",", "é", "\u0000", "\t", "F1", "F12",
-            "𝒳", "a", "z")
+            "Ctrl",
+            "+",
+            " ",
+            "(",
+            ")",
+            "{",
+            "}",
+            "..",
+            "<",
+            ">",
+            "\"",
+            "\\",
+            "'",
+            "*",
+            "2",
+            "S",
+            "CapsLock",
+            "Left",
+            "Shift",
+            "Click",
+            "Arrow",
+            ",",
+            "é",
+            "\u0000",
+            "\t",
+            "F1",
+            "F12",
+            "𝒳",
+            "a",
+            "z")
         .list()
         .ofMaxSize(14)
         .map(parts -> String.join("", parts));
@@ -161,8 +188,7 @@ class GestureTest {
     assertThat(Gesture.parse("Ctrl+[").steps())
         .containsExactly(new Stroke(Held.of(Modifier.CTRL), new KeyRef.Typed('[')));
     assertThat(Gesture.parse("Ctrl+<BracketLeft>").steps())
-        .containsExactly(
-            new Stroke(Held.of(Modifier.CTRL), new KeyRef.Placed(Key.BracketLeft)));
+        .containsExactly(new Stroke(Held.of(Modifier.CTRL), new KeyRef.Placed(Key.BracketLeft)));
   }
 
   @Test
@@ -177,8 +203,7 @@ class GestureTest {
                     new Stroke(Held.NOTHING, new KeyRef.Placed(Key.Tab)),
                     new Stroke(Held.NOTHING, new KeyRef.Typed('q')))),
             new Text("say \"hi\""),
-            new Pointing(
-                Held.of(Modifiers.of(Modifier.SHIFT, Side.RIGHT)), PointerAct.DRAG),
+            new Pointing(Held.of(Modifiers.of(Modifier.SHIFT, Side.RIGHT)), PointerAct.DRAG),
             new Stroke(Held.NOTHING, new KeyRef.Typed('a')));
     assertThat(all.usesPointer()).isTrue();
     // Two taps, Tab and Q, eight characters, a drag, A.

@@ -26,8 +26,9 @@ class ModifiersTest {
       }
       Side on = pressed.side(m) == Side.EITHER ? Side.LEFT : pressed.side(m);
       // A set that was joined from both sides has both pressed.
-      boolean both = pressed.and(Modifiers.of(m, Side.LEFT)).equals(pressed)
-          && pressed.and(Modifiers.of(m, Side.RIGHT)).equals(pressed);
+      boolean both =
+          pressed.and(Modifiers.of(m, Side.LEFT)).equals(pressed)
+              && pressed.and(Modifiers.of(m, Side.RIGHT)).equals(pressed);
       if (pressed.has(m) && required.side(m) != Side.EITHER && required.side(m) != on && !both) {
         return false;
       }
@@ -38,9 +39,7 @@ class ModifiersTest {
   private static boolean isOneSided(Modifiers set) {
     return set.list().stream()
         .noneMatch(
-            m ->
-                set.side(m) == Side.EITHER
-                    && set.and(Modifiers.of(m, Side.LEFT)).equals(set));
+            m -> set.side(m) == Side.EITHER && set.and(Modifiers.of(m, Side.LEFT)).equals(set));
   }
 
   @Property

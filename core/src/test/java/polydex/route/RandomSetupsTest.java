@@ -25,18 +25,56 @@ import polydex.route.Machine.Capture;
 class RandomSetupsTest {
   private static final List<String> STROKES =
       List.of(
-          "A", "B", "Ctrl+A", "Ctrl+B", "Alt+A", "Ctrl+Alt+A", "AltGr+Q", "Ctrl+Alt+Q", "Meta+A",
-          "Meta+B", "Shift+A", "Ctrl+[", "Alt+Tab", "Tab", "Home", "LeftCtrl+A", "RightCtrl+A",
-          "Z", "Ctrl+Z", "Ctrl+?");
+          "A",
+          "B",
+          "Ctrl+A",
+          "Ctrl+B",
+          "Alt+A",
+          "Ctrl+Alt+A",
+          "AltGr+Q",
+          "Ctrl+Alt+Q",
+          "Meta+A",
+          "Meta+B",
+          "Shift+A",
+          "Ctrl+[",
+          "Alt+Tab",
+          "Tab",
+          "Home",
+          "LeftCtrl+A",
+          "RightCtrl+A",
+          "Z",
+          "Ctrl+Z",
+          "Ctrl+?");
   private static final List<String> LONGER =
       List.of(
-          "A B", "A A", "Ctrl+A B", "Ctrl+A Ctrl+B", "Alt(Tab Tab)", "Alt(Tab A)", "Shift*2",
-          "Meta", "Ctrl", "Ctrl+{A,B}", "RightCtrl+A B", "Ctrl+Click", "\"ab\"", "A B A",
-          "<CapsLock>+A", "<CapsLock>");
+          "A B",
+          "A A",
+          "Ctrl+A B",
+          "Ctrl+A Ctrl+B",
+          "Alt(Tab Tab)",
+          "Alt(Tab A)",
+          "Shift*2",
+          "Meta",
+          "Ctrl",
+          "Ctrl+{A,B}",
+          "RightCtrl+A B",
+          "Ctrl+Click",
+          "\"ab\"",
+          "A B A",
+          "<CapsLock>+A",
+          "<CapsLock>");
   private static final List<String> KEY_RULES =
       List.of(
-          "Ctrl -> Meta", "Meta -> Ctrl", "CapsLock -> Ctrl", "KeyA -> KeyB", "KeyB -> KeyA",
-          "Alt -> off", "RightCtrl -> Alt", "Ctrl -> Escape", "KeyB -> Shift", "KeyZ -> off");
+          "Ctrl -> Meta",
+          "Meta -> Ctrl",
+          "CapsLock -> Ctrl",
+          "KeyA -> KeyB",
+          "KeyB -> KeyA",
+          "Alt -> off",
+          "RightCtrl -> Alt",
+          "Ctrl -> Escape",
+          "KeyB -> Shift",
+          "KeyZ -> off");
 
   private static <T> T any(Random random, List<T> list) {
     return list.get(random.nextInt(list.size()));
@@ -49,7 +87,8 @@ class RandomSetupsTest {
   private static String[] lines(Random random, String name, boolean contexts) {
     List<String> lines = new ArrayList<>();
     for (int i = random.nextInt(7); i > 0; i--) {
-      String context = contexts && random.nextInt(3) == 0 ? any(random, List.of("c1: ", "c2: ")) : "";
+      String context =
+          contexts && random.nextInt(3) == 0 ? any(random, List.of("c1: ", "c2: ")) : "";
       String opens = random.nextInt(5) == 0 ? " > c2" : "";
       lines.add(context + gesture(random) + " = " + name + random.nextInt(4) + opens);
     }
@@ -76,7 +115,9 @@ class RandomSetupsTest {
     }
     Remap keys = Worlds.keys(any(random, KEY_RULES), any(random, KEY_RULES));
     Optional<String> only =
-        random.nextInt(4) == 0 ? Optional.of(any(random, List.of("app", "remote"))) : Optional.empty();
+        random.nextInt(4) == 0
+            ? Optional.of(any(random, List.of("app", "remote")))
+            : Optional.empty();
     return new Remap(keys.title(), only, keys.strokeRules(), keys.keyRules());
   }
 
@@ -129,13 +170,17 @@ class RandomSetupsTest {
             .environment("p1", platform(random), broken(random), lines(random, "p1", true))
             .environment("p2", platform(random), broken(random), lines(random, "p2", true))
             .environment(
-                "remote", new Application(List.of(), true), broken(random), lines(random, "r", false))
+                "remote",
+                new Application(List.of(), true),
+                broken(random),
+                lines(random, "r", false))
             .environment(
                 "app", new Application(List.of(), false), broken(random), lines(random, "a", true))
             .app("holder", "F24 = p10")
             .build();
     Setup setup =
-        new Setup("s", "s", any(random, List.of("full", "small")), machine(random, random.nextInt(4)));
+        new Setup(
+            "s", "s", any(random, List.of("full", "small")), machine(random, random.nextInt(4)));
     StringBuilder pressed = new StringBuilder(gesture(random));
     for (int i = random.nextInt(3); i > 0; i--) {
       pressed.append(' ').append(gesture(random));
@@ -154,8 +199,7 @@ class RandomSetupsTest {
     String reference = new ReferenceTracer(c.world(), c.setup()).outcomes(c.pressed());
     assertThat(engine).as("%s in %s", c.pressed(), c.setup()).isEqualTo(reference);
     Statistics.label("kinds of outcome")
-        .collect(
-            engine.contains("."), engine.contains("types"), engine.contains("nothing"))
+        .collect(engine.contains("."), engine.contains("types"), engine.contains("nothing"))
         .coverage(
             outcomes -> {
               outcomes.checkQuery(q -> (boolean) q.get(0)).percentage(p -> p > 25);
@@ -189,8 +233,15 @@ class RandomSetupsTest {
     Machine m = c.setup().machine();
     Machine changed =
         new Machine(
-            m.title(), m.platform(), m.version(), m.layout(), remaps, m.own(), m.switchedOff(),
-            m.options(), m.focus());
+            m.title(),
+            m.platform(),
+            m.version(),
+            m.layout(),
+            remaps,
+            m.own(),
+            m.switchedOff(),
+            m.options(),
+            m.focus());
     Setup with = new Setup("s", "s", c.setup().board(), changed);
     assertThat(Worlds.outcomes(Tracer.of(with, c.world()).trace(c.pressed())))
         .isEqualTo(Worlds.outcomes(Tracer.of(c.setup(), c.world()).trace(c.pressed())));

@@ -29,7 +29,8 @@ import polydex.route.Remap.Part;
  * beginning every time. It shares nothing with the engine but the model's values.
  */
 final class ReferenceTracer {
-  private record Rule(String environment, String action, List<Physical> presses, Optional<String> opens) {}
+  private record Rule(
+      String environment, String action, List<Physical> presses, Optional<String> opens) {}
 
   private final World world;
   private final Setup setup;
@@ -281,11 +282,7 @@ final class ReferenceTracer {
 
   private boolean sameStroke(Gesture stroke, Physical press, int depth) {
     return Presses.physical(stroke, layout(depth))
-        .filter(
-            p ->
-                seen(depth, p.getFirst())
-                    .eitherSide()
-                    .equals(seen(depth, press).eitherSide()))
+        .filter(p -> seen(depth, p.getFirst()).eitherSide().equals(seen(depth, press).eitherSide()))
         .isPresent();
   }
 
@@ -299,8 +296,7 @@ final class ReferenceTracer {
       scopes.add(rules(depth, taker, "anywhere"));
       return scopes;
     }
-    List<String> contexts =
-        machine.focus() instanceof Machine.Running r ? r.contexts() : List.of();
+    List<String> contexts = machine.focus() instanceof Machine.Running r ? r.contexts() : List.of();
     Set<String> active = new LinkedHashSet<>();
     for (String context : contexts) {
       String at = context;

@@ -68,7 +68,8 @@ class TracerTest {
 
   @Test
   void aBoardGivesWhatItHas() {
-    World world = new Worlds().platform("desk", plain()).app("app", "Home = start", "F5 = run").build();
+    World world =
+        new Worlds().platform("desk", plain()).app("app", "Home = start", "F5 = run").build();
     Setup small = new Setup("s", "s", "small", machine("desk", in("app")));
     Trace home = Tracer.of(small, world).trace(Gesture.parse("Home"));
     assertThat(home.does("start")).isTrue();
@@ -89,7 +90,8 @@ class TracerTest {
             .app("app", "Ctrl+B = bee", "Ctrl+C = sea", "Meta+X = cut", "Esc = leave")
             .build();
     Machine swapped =
-        machine("desk", in("app"), strokes("Ctrl+A -> Ctrl+B"), keys("KeyB -> KeyC", "KeyC -> KeyB"));
+        machine(
+            "desk", in("app"), strokes("Ctrl+A -> Ctrl+B"), keys("KeyB -> KeyC", "KeyC -> KeyB"));
     assertThat(outcomes(world, setup(swapped), "Ctrl+A")).isEqualTo("app.bee");
     assertThat(outcomes(world, setup(swapped), "Ctrl+B")).isEqualTo("app.sea");
     assertThat(outcomes(world, setup(swapped), "Ctrl+C")).isEqualTo("app.bee");
@@ -116,7 +118,14 @@ class TracerTest {
     assertThat(trace.acted()).get().satisfies(a -> assertThat(a.own()).isTrue());
     Machine off =
         new Machine(
-            m.title(), "desk", Worlds.ONE, "us", List.of(), List.of(), Set.of("b0"), Set.of(),
+            m.title(),
+            "desk",
+            Worlds.ONE,
+            "us",
+            List.of(),
+            List.of(),
+            Set.of("b0"),
+            Set.of(),
             in("app"));
     assertThat(outcomes(world, setup(off), "Ctrl+D")).isEqualTo("nothing");
     assertThat(outcomes(world, setup(off), "Ctrl+E")).isEqualTo("desk.edit");
@@ -129,7 +138,10 @@ class TracerTest {
             .platform("host", plain("Ctrl+Alt+Delete"), "Alt+Tab = switch", "Meta+L = lock")
             .platform("guest", plain(), "Alt+Tab = switchThere", "Ctrl+L = lockThere")
             .environment(
-                "remote", new Application(List.of(), true), WhenBroken.SWALLOW, "Ctrl+Alt+Z = release")
+                "remote",
+                new Application(List.of(), true),
+                WhenBroken.SWALLOW,
+                "Ctrl+Alt+Z = release")
             .app("app", "Ctrl+S = save")
             .build();
     Machine guest = machine("guest", in("app"));
@@ -148,27 +160,53 @@ class TracerTest {
         setup(
             machine(
                 "host",
-                session("remote", Capture.ALWAYS, List.of(tab), List.of(), true, Optional.empty(), guest)));
+                session(
+                    "remote",
+                    Capture.ALWAYS,
+                    List.of(tab),
+                    List.of(),
+                    true,
+                    Optional.empty(),
+                    guest)));
     assertThat(outcomes(world, keeps, "Alt+Tab")).isEqualTo("host.switch");
     Setup sends =
         setup(
             machine(
                 "host",
-                session("remote", Capture.NEVER, List.of(), List.of(tab), true, Optional.empty(), guest)));
+                session(
+                    "remote",
+                    Capture.NEVER,
+                    List.of(),
+                    List.of(tab),
+                    true,
+                    Optional.empty(),
+                    guest)));
     assertThat(outcomes(world, sends, "Alt+Tab")).isEqualTo("guest.switchThere");
     Setup translated =
         setup(
             machine(
                 "host",
                 session(
-                    "remote", Capture.ALWAYS, List.of(), List.of(), true,
-                    Optional.of(keys("Meta -> Ctrl")), guest)));
+                    "remote",
+                    Capture.ALWAYS,
+                    List.of(),
+                    List.of(),
+                    true,
+                    Optional.of(keys("Meta -> Ctrl")),
+                    guest)));
     assertThat(outcomes(world, translated, "Meta+L")).isEqualTo("guest.lockThere");
     Setup silent =
         setup(
             machine(
                 "host",
-                session("remote", Capture.ALWAYS, List.of(), List.of(), false, Optional.empty(), guest)));
+                session(
+                    "remote",
+                    Capture.ALWAYS,
+                    List.of(),
+                    List.of(),
+                    false,
+                    Optional.empty(),
+                    guest)));
     assertThat(outcomes(world, silent, "Alt+Tab")).isEqualTo("host.switch");
     assertThat(outcomes(world, silent, "Ctrl+S")).isEqualTo("nothing");
   }
@@ -203,11 +241,13 @@ class TracerTest {
   void aHoldGoesToTheContextThatItOpensUntilTheModifiersAreLetGo() {
     World world =
         new Worlds()
-            .platform("desk", plain(), "Alt+Tab = switch > list", "list: Tab = next", "list: Q = quit")
+            .platform(
+                "desk", plain(), "Alt+Tab = switch > list", "list: Tab = next", "list: Q = quit")
             .app("app", "Q = other")
             .build();
     Setup here = setup(machine("desk", in("app")));
-    assertThat(outcomes(world, here, "Alt(Tab Tab Q)")).isEqualTo("desk.switch, desk.next, desk.quit");
+    assertThat(outcomes(world, here, "Alt(Tab Tab Q)"))
+        .isEqualTo("desk.switch, desk.next, desk.quit");
     assertThat(outcomes(world, here, "Alt+Tab Alt+Tab")).isEqualTo("desk.switch, desk.switch");
     assertThat(outcomes(world, here, "Alt(Tab X)")).isEqualTo("desk.switch, nothing");
     assertThat(outcomes(world, here, "Alt+Tab Q")).isEqualTo("desk.switch, app.other");
@@ -216,7 +256,10 @@ class TracerTest {
   @Test
   void tapsAreDeliveredWhenNothingIsPressedBetween() {
     World world =
-        new Worlds().platform("desk", plain(), "Shift*2 = find", "Meta = launcher").app("app").build();
+        new Worlds()
+            .platform("desk", plain(), "Shift*2 = find", "Meta = launcher")
+            .app("app")
+            .build();
     Setup here = setup(machine("desk", in("app")));
     assertThat(outcomes(world, here, "Shift*2")).isEqualTo("desk.find");
     assertThat(outcomes(world, here, "Meta")).isEqualTo("desk.launcher");
@@ -261,7 +304,8 @@ class TracerTest {
   void whatCanNotBeTypedSaysWhy() {
     World world = new Worlds().platform("desk", plain()).app("app").build();
     Trace trace =
-        Tracer.of(setup(machine("desk", "central", in("app"))), world).trace(Gesture.parse("Ctrl+^"));
+        Tracer.of(setup(machine("desk", "central", in("app"))), world)
+            .trace(Gesture.parse("Ctrl+^"));
     assertThat(trace.outcome())
         .isEqualTo(new Trace.Nothing("“^” is a dead key on the Central layout."));
   }
@@ -270,8 +314,14 @@ class TracerTest {
   void aSetupWithAMistakeSaysWhere() {
     World world = new Worlds().platform("desk", plain()).app("app").build();
     Machine lost = machine("desk", "none", in("app"));
-    assertThat(world.problem(setup(lost))).get().asString().contains("desk machine", "layout", "none");
-    assertThat(world.problem(setup(machine("app", in("app"))))).get().asString().contains("platform");
+    assertThat(world.problem(setup(lost)))
+        .get()
+        .asString()
+        .contains("desk machine", "layout", "none");
+    assertThat(world.problem(setup(machine("app", in("app")))))
+        .get()
+        .asString()
+        .contains("platform");
     assertThat(world.problem(setup(machine("desk", in("gone"))))).get().asString().contains("gone");
     assertThat(world.problem(new Setup("s", "My setup", "no-board", machine("desk", in("app")))))
         .get()

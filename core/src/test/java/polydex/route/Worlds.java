@@ -49,8 +49,7 @@ public final class Worlds {
       String rest = colon < 0 ? line : line.substring(colon + 2);
       String[] parts = rest.split(" = ");
       String[] does = parts[1].split(" > ");
-      contexts.computeIfAbsent(
-          context, c -> new Context(c, c, Optional.of("anywhere")));
+      contexts.computeIfAbsent(context, c -> new Context(c, c, Optional.of("anywhere")));
       action(does[0]);
       Optional<String> held = does.length > 1 ? Optional.of(does[1]) : Optional.empty();
       held.ifPresent(
@@ -69,8 +68,7 @@ public final class Worlds {
       p.reserved().forEach(r -> action(r.action()));
     }
     environments.put(
-        id,
-        new Environment(id, id, ONE, List.copyOf(contexts.values()), whenBroken, kind));
+        id, new Environment(id, id, ONE, List.copyOf(contexts.values()), whenBroken, kind));
     bindings.put(id, list);
     return this;
   }
@@ -81,8 +79,7 @@ public final class Worlds {
 
   public World build() {
     return new World(
-        Catalog.of(
-            List.copyOf(actions.values()), List.copyOf(environments.values()), bindings),
+        Catalog.of(List.copyOf(actions.values()), List.copyOf(environments.values()), bindings),
         Map.of("full", Keyboards.FULL, "small", Keyboards.SMALL),
         Map.of("us", Keyboards.US, "central", Keyboards.CENTRAL));
   }
@@ -161,9 +158,7 @@ public final class Worlds {
       list.add(
           new Remap.KeyRule(
               Remap.Part.parse(parts[0]),
-              parts[1].equals("off")
-                  ? Optional.empty()
-                  : Optional.of(Remap.Part.parse(parts[1]))));
+              parts[1].equals("off") ? Optional.empty() : Optional.of(Remap.Part.parse(parts[1]))));
     }
     return new Remap(String.join(", ", rules), Optional.empty(), List.of(), list);
   }
