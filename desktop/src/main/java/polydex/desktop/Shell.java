@@ -135,11 +135,11 @@ public final class Shell implements Desk.Keys, AutoCloseable {
   }
 
   private void key(KeyEvent event) {
-    if (capture.isOn()) {
+    if (capture.handle(event)) {
       badges.up();
-      capture.handle(event);
       return;
     }
+    table.watch(event);
     if (event.getEventType() == KeyEvent.KEY_PRESSED) {
       if (event.getCode() == KeyCode.ALT && veil.isEmpty()) {
         badges.down(reachable());

@@ -44,6 +44,7 @@ public final class KeyCapture {
   private final PauseTransition escHeld = new PauseTransition(HOLD_TO_LEAVE);
   private Optional<Listener> listener = Optional.empty();
   private boolean spelled;
+  private boolean leaving;
   private Modifiers latched = Modifiers.NONE;
   private Optional<Long> escDown = Optional.empty();
 
@@ -57,6 +58,7 @@ public final class KeyCapture {
     escHeld.setOnFinished(
         _ -> {
           escDown = Optional.empty();
+          leaving = true;
           recorder.reset();
           listener.ifPresent(Listener::leave);
         });
@@ -90,15 +92,10 @@ public final class KeyCapture {
     escDown = Optional.empty();
   }
 
-  /** Whether keys are being recorded. */
-  public boolean isOn() {
-    return listener.isPresent();
-  }
-
-  /** Takes an event if it is on. */
-  public void handle(KeyEvent event) {
+  /** Takes an event if it is on; whether it did. */
+  public boolean handle(KeyEvent event) {
     if (listener.isEmpty()) {
-      return;
+      return isRestOfLeaving(event);
     }
     long nanos = System.nanoTime();
     event.consume();
@@ -107,6 +104,17 @@ public final class KeyCapture {
     } else if (event.getEventType() == KeyEvent.KEY_RELEASED) {
       up(event.getCode(), nanos);
     }
+    return true;
+  }
+
+  /** The Esc that was held to leave still repeats, and goes up at last: nobody else may see it. */
+  private boolean isRestOfLeaving(KeyEvent event) {
+    if (!leaving || event.getCode() != KeyCode.ESCAPE) {
+      return false;
+    }
+    leaving = event.getEventType() != KeyEvent.KEY_RELEASED;
+    event.consume();
+    return true;
   }
 
   private void down(KeyCode code, long nanos) {

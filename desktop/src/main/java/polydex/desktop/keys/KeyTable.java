@@ -23,6 +23,7 @@ public final class KeyTable {
   private final Supplier<Layout> layout;
   private final ReadOnlyObjectWrapper<List<KeyCommand>> active =
       new ReadOnlyObjectWrapper<>(List.of());
+  private Optional<TextInputControl> typedInto = Optional.empty();
   private List<KeyCommand> near = List.of();
   private List<KeyCommand> anywhere = List.of();
 
@@ -58,6 +59,16 @@ public final class KeyTable {
     active.set(List.copyOf(all));
   }
 
+  /** Remembers into which field was typed last: undo is that field's own until something else. */
+  public void watch(KeyEvent event) {
+    if (event.getEventType() == KeyEvent.KEY_TYPED
+        && event.getTarget() instanceof TextInputControl field
+        && !event.getCharacter().isEmpty()
+        && !Character.isISOControl(event.getCharacter().charAt(0))) {
+      typedInto = Optional.of(field);
+    }
+  }
+
   /** Runs the command of a key that goes down, and consumes the event, if there is one. */
   public void handle(KeyEvent event) {
     Optional<Physical> press = press(event);
@@ -69,6 +80,7 @@ public final class KeyTable {
     for (KeyCommand command : active.get()) {
       if (command.gestures().stream().anyMatch(g -> is(g, press.get()))) {
         event.consume();
+        typedInto = Optional.empty();
         command.run().run();
         return;
       }
@@ -76,7 +88,7 @@ public final class KeyTable {
   }
 
   /** Keys that edit text belong to the field in which it stands. */
-  private static boolean isForField(TextInputControl field, Physical press) {
+  private boolean isForField(TextInputControl field, Physical press) {
     Modifiers held = press.held().modifiers();
     boolean undo =
         press.pressedKey().filter(k -> k == Key.KeyZ).isPresent()
@@ -85,7 +97,8 @@ public final class KeyTable {
         !held.has(Modifier.CTRL) && !held.has(Modifier.ALT) && !held.has(Modifier.META);
     boolean function =
         press.pressedKey().filter(k -> k.name().matches("F\\d+|Escape|Enter")).isPresent();
-    return (undo && field.isUndoable()) || (typing && !function);
+    return (undo && field.isUndoable() && typedInto.filter(f -> f == field).isPresent())
+        || (typing && !function);
   }
 
   private boolean is(Gesture gesture, Physical press) {

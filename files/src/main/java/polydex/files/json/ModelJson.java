@@ -15,6 +15,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.annotation.JsonDeserialize;
 import com.fasterxml.jackson.databind.annotation.JsonSerialize;
 import com.fasterxml.jackson.databind.cfg.MutableConfigOverride;
+import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.module.SimpleModule;
 import com.fasterxml.jackson.databind.ser.std.ToStringSerializer;
@@ -24,6 +25,8 @@ import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import polydex.boards.Board;
 import polydex.boards.Layout;
@@ -41,6 +44,8 @@ import polydex.route.Remap;
  */
 public final class ModelJson {
   private static final ObjectMapper MAPPER = mapper();
+  private static final Pattern MISSING =
+      Pattern.compile("Null value for creator property '(\\w+)'");
 
   private ModelJson() {}
 
@@ -90,8 +95,15 @@ public final class ModelJson {
 
   /** The model's own words where it refused a value, the parser's otherwise. */
   private static String reason(JsonProcessingException e) {
-    return e.getCause() instanceof IllegalArgumentException own && own.getMessage() != null
-        ? own.getMessage()
+    if (e.getCause() instanceof IllegalArgumentException own && own.getMessage() != null) {
+      return own.getMessage();
+    }
+    if (e instanceof UnrecognizedPropertyException unknown) {
+      return "there is no field \u201c%s\u201d here.".formatted(unknown.getPropertyName());
+    }
+    Matcher missing = MISSING.matcher(e.getOriginalMessage());
+    return missing.find()
+        ? "the field \u201c%s\u201d is missing.".formatted(missing.group(1))
         : e.getOriginalMessage();
   }
 

@@ -1,0 +1,157 @@
+package polydex.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import polydex.files.store.Store;
+
+class MainTest {
+  @TempDir Path folder;
+
+  private record Ran(int code, String out, String err) {
+    JsonNode json() throws Exception {
+      return new ObjectMapper().readTree(out);
+    }
+  }
+
+  private static Ran run(String... args) {
+    StringWriter out = new StringWriter();
+    StringWriter err = new StringWriter();
+    int code = Main.run(new PrintWriter(out), new PrintWriter(err), args);
+    return new Ran(code, out.toString(), err.toString());
+  }
+
+  private String list(String text) throws Exception {
+    return Files.writeString(folder.resolve("list.csv"), text).toString();
+  }
+
+  @Test
+  void findShowsActionsWithTheirGestures() throws Exception {
+    Ran found = run("find", "dupl", "line", "--demo");
+    assertThat(found.code()).isEqualTo(Main.DONE);
+    assertThat(found.out()).contains("Duplicate the line", "Ctrl+Shift+D", "Meta+D");
+    JsonNode json = run("find", "line", "duplicate", "--demo", "--json").json();
+    assertThat(json.get(0).get("id").asText()).isEqualTo("line.duplicate");
+    assertThat(json.get(0).get("places").get(0).get("gestures").get(0).asText())
+        .isEqualTo("Ctrl+Shift+D");
+    assertThat(run("find", "nonsense", "--demo").code()).isEqualTo(Main.NO);
+  }
+
+  @Test
+  void traceFollowsAGestureThroughANamedSetup() throws Exception {
+    Ran taken = run("trace", "Ctrl+Shift+D", "--demo");
+    assertThat(taken.code()).isEqualTo(Main.DONE);
+    assertThat(taken.out()).contains("Alder does “Type the show stamp”.");
+    JsonNode json = run("trace", "Meta+S", "--demo", "-s", "studio-stars", "--json").json();
+    JsonNode last = json.get("passages").get(json.get("passages").size() - 1);
+    assertThat(last.get("verb").asText()).isEqualTo("takes");
+    assertThat(last.get("in").asText()).isEqualTo("Ctrl+S");
+    assertThat(last.has("out")).isFalse();
+    assertThat(json.get("results").get(0).get("action").asText()).isEqualTo("file.save");
+    assertThat(run("trace", "Ctrl+F13", "--demo").code()).isEqualTo(Main.NO);
+  }
+
+  @Test
+  void wrongGesturesAndSetupsAreSaid() {
+    Ran wrong = run("trace", "Ctrl+Foo", "--demo");
+    assertThat(wrong.code()).isEqualTo(Main.USAGE);
+    assertThat(wrong.err()).contains("Column 6", "trace --help");
+    assertThat(run("trace", "Alt+{1..3}", "--demo").code()).isEqualTo(Main.USAGE);
+    Ran setup = run("trace", "F2", "--demo", "-s", "moon");
+    assertThat(setup.code()).isEqualTo(Main.USAGE);
+    assertThat(setup.err()).contains("moon", "laptop-cues");
+    assertThat(run("find", "x").code()).isEqualTo(Main.USAGE);
+    assertThat(run("nothing").code()).isEqualTo(Main.USAGE);
+  }
+
+  @Test
+  void conflictsAreListedFilteredAndFailed() throws Exception {
+    JsonNode all = run("conflicts", "--demo", "--json").json();
+    assertThat(all.size()).isGreaterThan(15);
+    JsonNode one =
+        run("conflicts", "--demo", "--json", "-s", "slate-stars", "--kind", "duplicate").json();
+    assertThat(one.size()).isPositive();
+    for (JsonNode row : one) {
+      assertThat(row.get("kind").asText()).isEqualTo("duplicate");
+      assertThat(row.get("setup").asText()).isEqualTo("slate-stars");
+      assertThat(row.get("sentence").asText()).contains("has it twice");
+    }
+    assertThat(run("conflicts", "--demo", "--fail-on", "1").code()).isEqualTo(Main.NO);
+    assertThat(run("conflicts", "--demo", "--fail-on", "101").code()).isEqualTo(Main.DONE);
+  }
+
+  @Test
+  void aListIsBroughtIntoANewFileOnceAndKnownTheSecondTime() throws Exception {
+    Path file = folder.resolve("mine.polydex");
+    String list =
+        list("Application;Context;Action;Gesture\nEditor;;Save;Ctrl+S\nEditor;;Save;Ctrl+\n");
+    Ran first = run("import", list, "--file", file.toString());
+    assertThat(first.code()).isEqualTo(Main.NO);
+    assertThat(first.out()).contains("1 taken", "1 refused", "line 3", "Column 6");
+    JsonNode second = run("import", list, "--file", file.toString(), "--json").json();
+    assertThat(second.get("known").size()).isEqualTo(1);
+    assertThat(second.get("written").asBoolean()).isTrue();
+    assertThat(run("find", "save", "--file", file.toString()).out()).contains("Editor", "Ctrl+S");
+    assertThat(run("trace", "Ctrl+S", "-f", file.toString(), "-s", "To try Editor").out())
+        .contains("Editor does “Save”.");
+    assertThat(run("conflicts", "-f", file.toString()).out()).contains("no conflicts");
+  }
+
+  @Test
+  void aDryRunAndTheDemoAreNotWritten() throws Exception {
+    String list = list("application,action,gesture\nCue editor,Dim the lights,F12\n");
+    Ran demo = run("import", list, "--demo");
+    assertThat(demo.code()).isEqualTo(Main.DONE);
+    assertThat(demo.out()).contains("1 would be taken");
+    Path file = folder.resolve("mine.polydex");
+    run("import", list, "--file", file.toString());
+    String more = list("application,action,gesture\nCue editor,Raise the lights,F11\n");
+    run("import", more, "--dry-run", "--file", file.toString());
+    assertThat(run("find", "raise", "--file", file.toString()).code()).isEqualTo(Main.NO);
+  }
+
+  @Test
+  void aRefusedListLeavesTheFileAsItWas() throws Exception {
+    Path file = folder.resolve("mine.polydex");
+    run("import", list("application,action,gesture\nEditor,Save,F2\n"), "-f", file.toString());
+    byte[] before = Files.readAllBytes(file);
+    Ran refused =
+        run(
+            "import",
+            list("application,action,gesture\n\"Editor,Save,F2\n"),
+            "-f",
+            file.toString());
+    assertThat(refused.code()).isEqualTo(Main.FILE);
+    assertThat(refused.err()).contains("Nothing was taken");
+    assertThat(Files.readAllBytes(file)).isEqualTo(before);
+  }
+
+  @Test
+  void filesThatCanNotBeUsedAreSaid() throws Exception {
+    assertThat(run("find", "x", "-f", folder.resolve("none").toString()).code())
+        .isEqualTo(Main.FILE);
+    Path file = folder.resolve("mine.polydex");
+    try (Store store = Store.open(file)) {
+      Ran locked = run("find", "x", "-f", store.file().toString());
+      assertThat(locked.code()).isEqualTo(Main.FILE);
+      assertThat(locked.err()).contains("open in another running program");
+    }
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"find", "trace", "conflicts", "import"})
+  void everyCommandHasHelpWithItsExitCodes(String command) {
+    Ran help = run(command, "--help");
+    assertThat(help.code()).isEqualTo(Main.DONE);
+    assertThat(help.out()).contains("Usage: polydex " + command, "--json", "Exit codes:", "  3  ");
+  }
+}

@@ -1,0 +1,416 @@
+package polydex.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import polydex.catalog.Action;
+import polydex.catalog.Catalog;
+import polydex.catalog.Environment;
+import polydex.conflict.Conflict;
+import polydex.desktop.state.Session;
+import polydex.files.demo.DemoFile;
+import polydex.files.demo.DemoHistory;
+import polydex.files.store.Store;
+import polydex.keys.Gesture;
+import polydex.mouse.Habit;
+import polydex.mouse.Use;
+import polydex.recall.Answer;
+
+/** The demo in a real window, by keys alone. */
+@ExtendWith(ApplicationExtension.class)
+class WindowTest {
+  private static final Duration LONG_ENOUGH = Duration.ofSeconds(1);
+
+  private final Driver.TestClock clock = new Driver.TestClock(DemoHistory.NOW);
+  private Path file;
+  private Store store;
+  private Session session;
+  private Shell shell;
+  private Stage stage;
+  private Driver person;
+
+  @Start
+  void start(Stage shown) throws Exception {
+    Look.loadFonts();
+    file = Files.createTempDirectory("polydex-test").resolve("demo.polydex");
+    store = DemoFile.demo(file);
+    session = new Session(store, clock);
+    shell = new Shell(session, Main.ownKeys(), new Random(1), shown::close);
+    stage = shown;
+    shown.setScene(shell.scene(1280, 800));
+    shown.show();
+  }
+
+  @BeforeEach
+  void sitDown(FxRobot robot) {
+    person = new Driver(robot, stage);
+    person.until("the window has the focus", stage::isFocused);
+    person.until("the setup was looked into", () -> !person.shown().isEmpty());
+  }
+
+  @AfterEach
+  void leave() throws Exception {
+    Platform.runLater(shell::close);
+    Driver.settle();
+    Files.deleteIfExists(file);
+  }
+
+  private Catalog catalog() {
+    return session.workspace().get().catalog();
+  }
+
+  private List<Answer> answers() {
+    List<Answer> all = new ArrayList<>();
+    store.answers(all::add);
+    return all;
+  }
+
+  @Test
+  void wordsFindActionsWithTheirGesturesEverywhere() {
+    person.keys("Ctrl+F");
+    person.type("dupl line");
+    person.until("one result", () -> person.<Action>list("Actions found").getItems().size() == 1);
+    person.untilShown("Cue editor for Corvid");
+    assertThat(person.caps("card")).containsExactly("Ctrl", "Shift", "D");
+    assertThat(person.shown()).contains("Wing", "taken by Alder in this setup");
+    person.keys("Enter");
+    assertThat(person.focusIs(n -> n == person.list("Actions found"))).isTrue();
+    person.keys("Ctrl+F");
+    person.keys("Esc");
+    person.until(
+        "all again",
+        () -> person.<Action>list("Actions found").getItems().size() == catalog().actions().size());
+  }
+
+  @Test
+  void pressedKeysAreLookedUpInEveryLayerAndElsewhere() {
+    person.keys("Ctrl+L");
+    person.untilShown("Press any keys.");
+    person.keys("Ctrl+Shift+D");
+    person.untilShown("Alder: “Type the show stamp”, one of your own bindings");
+    person.untilShown("never sees it");
+    assertThat(person.shown()).contains("Who else has it", "Duplicate the line");
+    // Tab and Esc belong to what is looked up, too.
+    person.keys("Alt+Tab");
+    person.untilShown("Alder: “Switch to the next window”");
+    person.keys("Esc");
+    person.untilShown("Nothing happens.");
+    person.keys("Ctrl+K");
+    person.keys("Ctrl+O");
+    person.untilShown("Cue editor: “Show the scenes”");
+    person.hold(KeyCode.ESCAPE, LONG_ENOUGH);
+    person.untilGone("Who else has it");
+  }
+
+  @Test
+  void aDrillTakesRealKeysAndStoresEveryAnswer() {
+    int before = answers().size();
+    person.keys("Alt+D");
+    person.untilShown("Begin: ten prompts");
+    person.keys("Enter");
+    int right = 0;
+    for (int i = 1; i <= 10; i++) {
+      person.untilShown(i + " of 10");
+      person.until("a prompt", () -> person.text("prompt").isPresent());
+      Optional<Gesture> gesture = asked().filter(g -> Driver.codes(g).isPresent());
+      if (gesture.isPresent()) {
+        person.keys(gesture.get().toString());
+        person.untilShown("the goal is");
+        assertThat(person.text("right")).contains("Right");
+        right++;
+      } else {
+        person.keys("Ctrl+F9");
+        person.until("an answer", () -> person.text("wrong").isPresent());
+        person.untilShown("Wanted:");
+      }
+      assertThat(answers().size()).isLessThanOrEqualTo(before + i);
+      person.keys("Enter");
+    }
+    person.untilShown(right + " of 10 right");
+    person.until("stored", () -> answers().size() == before + 10);
+    assertThat(right).isPositive();
+    List<Answer> mine = answers().subList(before, before + 10);
+    assertThat(mine).filteredOn(a -> a.verdict() == Answer.Verdict.RIGHT).hasSize(right);
+    assertThat(mine).allMatch(a -> a.seconds() > 0 && a.seconds() < 60);
+  }
+
+  /** The gesture that the prompt on the screen wants. */
+  private Optional<Gesture> asked() {
+    String title = person.text("prompt").orElseThrow();
+    String place = person.text("prompt-place").orElseThrow().substring("in ".length());
+    Environment environment =
+        catalog().environments().stream()
+            .filter(e -> e.title().equals(place))
+            .findFirst()
+            .orElseThrow();
+    return catalog().bindings(environment.id()).stream()
+        .filter(b -> catalog().title(b.action()).equals(title))
+        .map(b -> b.gesture().expand().getFirst())
+        .filter(g -> !taken(environment, g))
+        .findFirst();
+  }
+
+  /** Members of the tab family that the desktop takes do not count. */
+  private static boolean taken(Environment environment, Gesture gesture) {
+    return environment.id().equals("cue-editor-alder") && gesture.toString().matches("Alt\\+[1-4]");
+  }
+
+  @Test
+  void aWrongGestureSaysWhoseItIsAndTheDrillIsLeftByHoldingEsc() {
+    int before = answers().size();
+    person.keys("Alt+D");
+    person.keys("Enter");
+    person.untilShown("1 of 10");
+    person.keys("Ctrl+Alt+T");
+    person.until(
+        "an answer", () -> person.text("wrong").isPresent() || person.text("right").isPresent());
+    person.keys("Enter");
+    person.untilShown("2 of 10");
+    // F24 is nobody's; what is somebody's was told by the sentence before.
+    person.keys("Shift+F9");
+    person.untilShown("Shift+F9 is bound nowhere.");
+    person.keys("Enter");
+    person.untilShown("3 of 10");
+    person.hold(KeyCode.ESCAPE, LONG_ENOUGH);
+    person.untilShown("of 2 right");
+    person.until("two stored", () -> answers().size() == before + 2);
+  }
+
+  @Test
+  void aGestureIsFollowedAndConflictsAreListed() {
+    person.keys("Alt+R");
+    person.untilShown("conflicts in this setup");
+    person.keys("Ctrl+G");
+    person.keys("Ctrl+A");
+    person.type("Ctrl+Alt+Down");
+    person.keys("Enter");
+    person.untilShown("Alder: “Go to the next workspace”");
+    person.keys("Ctrl+A");
+    person.type("Ctrl+Foo");
+    person.keys("Enter");
+    person.untilShown("Column 6");
+    person.keys("Ctrl+K");
+    ListView<Conflict> conflicts = person.list("Conflicts of this setup");
+    assertThat(conflicts.getItems()).hasSizeGreaterThan(2);
+    for (int i = 0; i < 3; i++) {
+      Conflict chosen = conflicts.getSelectionModel().getSelectedItem();
+      person.untilShown(catalog().title(chosen.instead()));
+      TextField typed = (TextField) stage.getScene().getRoot().lookup(".gesture-field");
+      assertThat(typed.getText()).isEqualTo(chosen.loser().gesture().toString());
+      person.keys("Down");
+    }
+    person.keys("Ctrl+L");
+    person.keys("Ctrl+S");
+    person.untilShown("Cue editor: “Save”");
+    person.hold(KeyCode.ESCAPE, LONG_ENOUGH);
+  }
+
+  @Test
+  void anotherSetupIsChosenByKeysAndKept() {
+    person.keys("Ctrl+U");
+    person.untilShown("Setup in use");
+    person.type("bor");
+    person.keys("Enter");
+    person.untilShown("Slate Lite  ›  Laptop (Alder 6)  ›  Star table");
+    person.keys("Alt+R");
+    person.untilShown("German layout");
+    person.untilShown("has it twice");
+    person.until("kept", () -> store.setting("setup").equals(Optional.of("slate-stars")));
+    person.keys("Ctrl+U");
+    person.keys("Esc");
+    person.untilGone("Setup in use");
+  }
+
+  private int pointerUses(String action) {
+    return session.habits().habit(action).map(Habit::byPointer).orElse(0);
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"Alt+L", "Alt+R", "Alt+M", "Alt+S", "Alt+D"})
+  void theMouseIsNotedInTwoKeystrokesFromAnywhere(String place) {
+    person.keys(place);
+    String first = session.likelyToNote().getFirst();
+    int before = pointerUses(first);
+    person.keys("Ctrl+M");
+    person.keys("1");
+    person.untilShown("Noted: “" + catalog().title(first) + "” with the mouse");
+    assertThat(pointerUses(first)).isEqualTo(before + 1);
+    if (!place.equals("Alt+S")) {
+      person.keys("Ctrl+Z");
+      person.untilShown("Taken back: Noted");
+      assertThat(pointerUses(first)).isEqualTo(before);
+      person.keys("Ctrl+Shift+Z");
+      person.untilShown("Done again: Noted");
+      assertThat(pointerUses(first)).isEqualTo(before + 1);
+    }
+  }
+
+  @Test
+  void anActionIsSeenToBecomeReplaced() {
+    String action = "desktop.lock";
+    person.keys("Alt+M");
+    for (int day = 0; day < 5; day++) {
+      clock.pass(Duration.ofDays(1));
+      for (int i = 0; i < 4; i++) {
+        person.keys("Ctrl+M");
+        person.type("lock screen");
+        person.keys("Shift+1");
+        if (day == 4 && i == 2) {
+          assertThat(session.habits().habit(action).orElseThrow().state(false))
+              .isEqualTo(Habit.State.SWITCHING);
+        }
+      }
+    }
+    assertThat(session.habits().habit(action).orElseThrow().state(false))
+        .isEqualTo(Habit.State.REPLACED);
+    List<Use> uses = new ArrayList<>();
+    person.until(
+        "stored",
+        () -> {
+          uses.clear();
+          store.uses(uses::add);
+          return uses.stream().filter(u -> u.action().equals(action)).count() == 20;
+        });
+    person.keys("End");
+    person.untilShown("Lock the screen: replaced: 20 of the last 20 uses were by keys.");
+  }
+
+  @Test
+  void aListIsPreviewedBroughtInAndTakenBack() throws Exception {
+    Path list = Files.createTempFile("polydex", ".csv");
+    Files.writeString(
+        list,
+        "Application;Context;Action;Gesture\nCue editor;;Dim the lights;Ctrl+Shift+F12\n"
+            + "Cue editor;;Save;Ctrl+S\nCue editor;;Broken;Ctrl+\nProp list;;Count;F6\n",
+        StandardCharsets.UTF_8);
+    int before = catalog().size();
+    person.keys("Alt+S");
+    person.type(list.toString());
+    person.keys("Enter");
+    person.untilShown("2 to take, 1 known already, 1 refused");
+    person.untilShown("expected a key");
+    assertThat(catalog().size()).isEqualTo(before);
+    person.keys("Ctrl+Enter");
+    person.untilShown("Bring in 2 bindings. Ctrl+Z takes it back.");
+    assertThat(catalog().size()).isEqualTo(before + 2);
+    person.untilShown("0 to take, 3 known already, 1 refused");
+    assertThat(session.workspace().get().setups()).hasSize(6);
+    person.keys("Ctrl+Z");
+    person.untilShown("Taken back: Bring in 2 bindings");
+    assertThat(catalog().size()).isEqualTo(before);
+    person.keys("Ctrl+Shift+Z");
+    person.until("stored", () -> store.workspace().catalog().size() == before + 2);
+    person.keys("Ctrl+A");
+    person.keys("Alt+P");
+    person.keys("Ctrl+A");
+    person.type("/nowhere/at-all.csv");
+    person.keys("Enter");
+    person.untilShown("There is no file /nowhere/at-all.csv.");
+    Files.delete(list);
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"Alt+L", "Alt+D", "Alt+R", "Alt+M", "Alt+S"})
+  void tabGoesRoundWithoutADeadEnd(String place) {
+    person.keys(place);
+    Set<Node> met = new HashSet<>();
+    Node first = person.focus();
+    assertThat(first).isNotNull();
+    for (int i = 0; i < 30; i++) {
+      met.add(person.focus());
+      person.keys("Tab");
+      assertThat(person.focusIs(n -> n.isVisible() && !n.isDisabled())).isTrue();
+      if (person.focus() == first) {
+        break;
+      }
+    }
+    assertThat(person.focus()).as("Tab comes back to where it began").isEqualTo(first);
+    assertThat(met).hasSizeGreaterThan(3);
+  }
+
+  @Test
+  void theRailShowsTheKeysThatWork() {
+    person.keys("Alt+R");
+    person.untilShown("Type a gesture");
+    person.keys("Alt+S");
+    person.untilShown("Choose a file");
+    person.untilGone("Type a gesture");
+    person.keys("Alt+D");
+    person.keys("Enter");
+    person.untilShown("Every key counts now.");
+    person.hold(KeyCode.ESCAPE, LONG_ENOUGH);
+    person.untilGone("Every key counts now.");
+  }
+
+  @Test
+  void holdingAltShowsTheLetterOnEveryControl() {
+    person.keys("Alt+S");
+    person.hold(KeyCode.ALT, Duration.ofMillis(100));
+    assertThat(stage.getScene().getRoot().lookupAll(".badge")).isEmpty();
+    FxRobot robot = new FxRobot();
+    robot.press(KeyCode.ALT);
+    person.until("letters", () -> stage.getScene().getRoot().lookupAll(".badge").size() >= 10);
+    robot.release(KeyCode.ALT);
+    person.until("no letters", () -> stage.getScene().getRoot().lookupAll(".badge").isEmpty());
+  }
+
+  @Test
+  void textGrowsAndThemesChangeAndBothAreKept() {
+    for (int i = 0; i < 15; i++) {
+      person.keys("Ctrl+=");
+    }
+    person.untilShown("Text at 200 %.");
+    assertThat(stage.getScene().getRoot().getStyleClass()).contains("narrow");
+    person.keys("Ctrl+0");
+    person.untilShown("Text at 100 %.");
+    assertThat(stage.getScene().getRoot().getStyleClass()).doesNotContain("narrow");
+    person.keys("Ctrl+-");
+    person.keys("Ctrl+T");
+    person.untilShown("Dark theme.");
+    assertThat(stage.getScene().getRoot().getStyleClass()).contains("dark");
+    person.until("kept", () -> store.setting("theme").equals(Optional.of("dark")));
+    assertThat(store.setting("text")).contains("90");
+  }
+
+  @Test
+  void listsAnswerTypingAheadAndTheLongWays() {
+    person.keys("Alt+M");
+    ListView<?> list = person.list("Actions by uses of the mouse");
+    person.keys("End");
+    assertThat(list.getSelectionModel().getSelectedIndex()).isEqualTo(list.getItems().size() - 1);
+    person.keys("Home");
+    assertThat(list.getSelectionModel().getSelectedIndex()).isZero();
+    person.keys("PageDown");
+    assertThat(list.getSelectionModel().getSelectedIndex()).isGreaterThan(3);
+    person.type("undo");
+    person.until("Undo", () -> person.shown().stream().anyMatch(t -> t.startsWith("Undo: ")));
+    person.keys("Ctrl+Z");
+    person.untilShown("There is nothing to undo.");
+    person.keys("Ctrl+Shift+Z");
+    person.untilShown("There is nothing to do again.");
+  }
+}

@@ -1,0 +1,301 @@
+package polydex.files.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.RandomAccessFile;
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import polydex.catalog.Action;
+import polydex.catalog.Binding;
+import polydex.catalog.Catalog;
+import polydex.files.FileProblem;
+import polydex.files.Shipped;
+import polydex.files.demo.DemoFile;
+import polydex.keys.Gesture;
+import polydex.mouse.Use;
+import polydex.mouse.Use.Device;
+import polydex.recall.Answer;
+import polydex.recall.DrillItem;
+import polydex.workspace.Change;
+import polydex.workspace.Workspace;
+
+class StoreTest {
+  private static final Instant NOW = Instant.parse("2031-01-06T09:00:00Z");
+
+  @TempDir Path folder;
+
+  private Path file() {
+    return folder.resolve("mine.polydex");
+  }
+
+  private static Answer answer(int i) {
+    return new Answer(
+        new DrillItem("app", "save"),
+        NOW.plusMillis(i),
+        Answer.Verdict.RIGHT,
+        1.25,
+        Gesture.parse("Ctrl+K \"a\\\"b\""),
+        "Ctrl+S");
+  }
+
+  private static List<Answer> answers(Store store) {
+    List<Answer> found = new ArrayList<>();
+    store.answers(found::add);
+    return found;
+  }
+
+  private static List<Use> uses(Store store) {
+    List<Use> found = new ArrayList<>();
+    store.uses(found::add);
+    return found;
+  }
+
+  private static Change.Edit edit(Workspace before, Workspace after) {
+    return new Change.Edit("An edit", before, after);
+  }
+
+  @Test
+  void everythingOfTheDemoComesBackAsItWas() throws Exception {
+    Workspace demo = Shipped.demo();
+    try (Store store = Store.open(file())) {
+      store.save(edit(Workspace.EMPTY, demo), NOW);
+      store.choose(Optional.of("slate-stars"));
+      store.add(answer(0));
+    }
+    try (Store store = Store.open(file())) {
+      Workspace read = store.workspace();
+      assertThat(read.catalog().actions()).isEqualTo(demo.catalog().actions());
+      assertThat(read.catalog().environments()).isEqualTo(demo.catalog().environments());
+      for (var environment : demo.catalog().environments()) {
+        assertThat(read.catalog().bindings(environment.id()))
+            .isEqualTo(demo.catalog().bindings(environment.id()));
+      }
+      assertThat(read.world().boards()).isEqualTo(demo.world().boards());
+      assertThat(read.world().layouts()).isEqualTo(demo.world().layouts());
+      assertThat(List.copyOf(read.setups().values()))
+          .isEqualTo(List.copyOf(demo.setups().values()));
+      assertThat(read.current()).contains("slate-stars");
+      assertThat(answers(store)).containsExactly(answer(0));
+    }
+  }
+
+  /** Random edits, each undone or kept, leave in the file what they leave in memory. */
+  @Test
+  void theFileFollowsEveryEditAndItsReversal() throws Exception {
+    Random random = new Random(7);
+    Workspace now = Shipped.start();
+    try (Store store = Store.open(file())) {
+      store.save(edit(Workspace.EMPTY, now), NOW);
+      for (int i = 0; i < 40; i++) {
+        Change.Edit made = edit(now, changed(now, random, i));
+        store.save(made, NOW);
+        if (random.nextBoolean()) {
+          store.save(made.reversed(), NOW);
+        } else {
+          now = made.after();
+        }
+        assertThat(store.workspace().catalog().bindings("plain-desktop"))
+            .isEqualTo(now.catalog().bindings("plain-desktop"));
+        assertThat(store.workspace().catalog().actions()).isEqualTo(now.catalog().actions());
+        assertThat(store.workspace().setups()).isEqualTo(now.setups());
+      }
+    }
+  }
+
+  private static Workspace changed(Workspace now, Random random, int i) {
+    Catalog catalog = now.catalog();
+    List<Binding> bindings = new ArrayList<>(catalog.bindings("plain-desktop"));
+    List<Action> actions = new ArrayList<>(catalog.actions());
+    if (random.nextInt(3) == 0 && bindings.size() > 1) {
+      Binding gone = bindings.remove(random.nextInt(bindings.size()));
+      if (bindings.stream().noneMatch(b -> b.action().equals(gone.action()))) {
+        actions.removeIf(a -> a.id().equals(gone.action()));
+      }
+    } else {
+      actions.add(Action.of("new" + i, "New " + i, "Test"));
+      bindings.add(
+          random.nextInt(bindings.size() + 1),
+          Binding.of("new" + i, "new" + i, Gesture.parse("Ctrl+F" + (1 + i % 12))));
+    }
+    return now.with(Catalog.of(actions, catalog.environments(), Map.of("plain-desktop", bindings)));
+  }
+
+  @Test
+  void aNoteIsTakenBackAndNothingElse() throws Exception {
+    Use mouse = new Use(NOW, "save", Device.POINTER, "here");
+    Change.Note note = new Change.Note("Noted", mouse);
+    try (Store store = Store.open(file())) {
+      store.save(note, NOW);
+      store.save(note, NOW);
+      store.save(new Change.Note("Noted", new Use(NOW, "save", Device.KEYS, "here")), NOW);
+      store.undo(note, NOW);
+      assertThat(uses(store)).hasSize(2);
+      store.undo(note, NOW);
+      assertThat(uses(store)).extracting(Use::device).containsExactly(Device.KEYS);
+    }
+  }
+
+  @Test
+  void settingsAreKept() throws Exception {
+    try (Store store = DemoFile.openOrStart(file(), NOW)) {
+      store.setting("theme", "dark");
+      store.setting("theme", "light'; DROP TABLE setting; --");
+    }
+    try (Store store = DemoFile.openOrStart(file(), NOW)) {
+      assertThat(store.setting("theme")).contains("light'; DROP TABLE setting; --");
+      assertThat(store.setting("none")).isEmpty();
+      assertThat(store.workspace().setup()).isPresent();
+    }
+  }
+
+  private byte[] made() throws Exception {
+    try (Store store = DemoFile.openOrStart(file(), NOW)) {
+      store.add(answer(1));
+    }
+    return Files.readAllBytes(file());
+  }
+
+  private void assertRefusedAndLeftAsItWas(String... reason) throws IOException {
+    byte[] before = Files.readAllBytes(file());
+    assertThatThrownBy(() -> Store.open(file()))
+        .isInstanceOf(FileProblem.class)
+        .message()
+        .contains(reason)
+        .contains("mine.polydex");
+    assertThat(Files.readAllBytes(file())).isEqualTo(before);
+    try (var names = Files.list(folder)) {
+      assertThat(names).containsExactly(file());
+    }
+  }
+
+  @Test
+  void aFileOfAnotherKindIsRefused() throws Exception {
+    Files.writeString(file(), "Dear diary, ".repeat(100));
+    assertRefusedAndLeftAsItWas("not a Polydex file");
+    Files.delete(file());
+    try (Connection other = DriverManager.getConnection("jdbc:sqlite:" + file());
+        var statement = other.createStatement()) {
+      statement.execute("CREATE TABLE mine (x)");
+    }
+    assertRefusedAndLeftAsItWas("not a Polydex file");
+  }
+
+  @Test
+  void aDamagedFileIsRefused() throws Exception {
+    made();
+    try (RandomAccessFile raw = new RandomAccessFile(file().toFile(), "rw")) {
+      raw.seek(4096);
+      byte[] noise = new byte[(int) raw.length() - 4096];
+      new Random(1).nextBytes(noise);
+      raw.write(noise);
+    }
+    assertRefusedAndLeftAsItWas("damaged", "backup");
+    try (RandomAccessFile raw = new RandomAccessFile(file().toFile(), "rw")) {
+      raw.setLength(50);
+    }
+    assertRefusedAndLeftAsItWas("damaged");
+  }
+
+  @Test
+  void aNewerFileIsRefused() throws Exception {
+    made();
+    try (RandomAccessFile raw = new RandomAccessFile(file().toFile(), "rw")) {
+      raw.seek(60);
+      raw.write(ByteBuffer.allocate(4).putInt(99).array());
+    }
+    assertRefusedAndLeftAsItWas("newer Polydex", "99");
+  }
+
+  @Test
+  void aFolderThatIsNotThereIsSaid() {
+    assertThatThrownBy(() -> Store.open(folder.resolve("none/mine.polydex")))
+        .isInstanceOf(FileProblem.class)
+        .hasMessageContaining("There is no folder");
+  }
+
+  /** Opens a file in a program of its own and writes answers into it until it is killed. */
+  public static final class Writer {
+    private Writer() {}
+
+    public static void main(String[] args) throws Exception {
+      Store store = Store.open(Path.of(args[0]));
+      for (int i = 0; ; i++) {
+        store.add(answer(i));
+        System.out.println(i);
+        Thread.sleep(2);
+      }
+    }
+  }
+
+  private Process writer() throws IOException {
+    return new ProcessBuilder(
+            Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+            "--enable-native-access=ALL-UNNAMED",
+            "-cp",
+            System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")),
+            Writer.class.getName(),
+            file().toString())
+        .redirectError(ProcessBuilder.Redirect.INHERIT)
+        .start();
+  }
+
+  @Test
+  void whatWasStoredOutlivesASuddenEndAndNobodyElseGetsInBefore() throws Exception {
+    made();
+    Process writer = writer();
+    int last = -1;
+    try (BufferedReader out =
+        new BufferedReader(
+            new InputStreamReader(writer.getInputStream(), StandardCharsets.UTF_8))) {
+      while (last < 60) {
+        last = Integer.parseInt(out.readLine());
+        if (last == 20) {
+          byte[] before = Files.readAllBytes(file());
+          assertThatThrownBy(() -> Store.open(file()))
+              .isInstanceOf(FileProblem.class)
+              .hasMessageContaining("open in another running program");
+          assertThat(Files.readAllBytes(file())).isEqualTo(before);
+        }
+      }
+      writer.toHandle().destroyForcibly();
+      String more = out.readLine();
+      while (more != null && !more.isEmpty()) {
+        last = Integer.parseInt(more);
+        more = out.readLine();
+      }
+    }
+    assertThat(writer.waitFor(10, TimeUnit.SECONDS)).isTrue();
+    try (Store store = Store.open(file())) {
+      // Everything that was said to be stored is there; one more may have reached the disk.
+      assertThat(answers(store)).hasSizeBetween(1 + last + 1, 1 + last + 2);
+    }
+  }
+
+  @Test
+  void theSameFileIsNotOpenedTwiceInOneProgram() throws Exception {
+    try (Store store = Store.open(file())) {
+      assertThatThrownBy(() -> Store.open(folder.resolve("./mine.polydex")))
+          .isInstanceOf(FileProblem.class)
+          .hasMessageContaining("open in another running program");
+      store.add(answer(0));
+    }
+    Store.open(file()).close();
+  }
+}
