@@ -69,6 +69,9 @@ public final class Shell implements Desk.Keys, AutoCloseable {
   private Optional<Node> focusBefore = Optional.empty();
   private Optional<Node> veil = Optional.empty();
 
+  /** Whether the key that is down did something, so that its character is not typed as well. */
+  private boolean keyIsSpent;
+
   /**
    * The frame for a session, which it closes at the end.
    *
@@ -139,8 +142,13 @@ public final class Shell implements Desk.Keys, AutoCloseable {
       badges.up();
       return;
     }
+    if (event.getEventType() == KeyEvent.KEY_TYPED && keyIsSpent) {
+      event.consume();
+      return;
+    }
     table.watch(event);
     if (event.getEventType() == KeyEvent.KEY_PRESSED) {
+      keyIsSpent = false;
       if (event.getCode() == KeyCode.ALT && veil.isEmpty()) {
         badges.down(reachable());
       } else {
@@ -150,6 +158,7 @@ public final class Shell implements Desk.Keys, AutoCloseable {
           closeOverlay();
         } else if (veil.isEmpty()) {
           table.handle(event);
+          keyIsSpent = event.isConsumed();
           if (!event.isConsumed() && event.isAltDown() && !event.isControlDown()) {
             reach(event);
           }
@@ -304,6 +313,7 @@ public final class Shell implements Desk.Keys, AutoCloseable {
   private void closeOverlay() {
     veil.ifPresent(root.getChildren()::remove);
     veil = Optional.empty();
+    keyIsSpent = true;
     frame.setDisable(false);
     focusBefore.ifPresent(Node::requestFocus);
   }

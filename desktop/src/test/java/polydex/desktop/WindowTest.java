@@ -259,6 +259,8 @@ class WindowTest {
     person.keys("1");
     person.untilShown("Noted: “" + catalog().title(first) + "” with the mouse");
     assertThat(pointerUses(first)).isEqualTo(before + 1);
+    assertThat(person.focus() instanceof TextField field ? field.getText() : "")
+        .doesNotContain("1");
     if (!place.equals("Alt+S")) {
       person.keys("Ctrl+Z");
       person.untilShown("Taken back: Noted");
