@@ -1,0 +1,128 @@
+package polydex.bench;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import polydex.catalog.Action;
+import polydex.catalog.Binding;
+import polydex.catalog.Catalog;
+import polydex.catalog.Context;
+import polydex.catalog.Environment;
+import polydex.catalog.Environment.Application;
+import polydex.catalog.Environment.Platform;
+import polydex.catalog.Environment.WhenBroken;
+import polydex.catalog.Version;
+import polydex.files.Shipped;
+import polydex.keys.Gesture;
+import polydex.route.Machine;
+import polydex.route.Setup;
+import polydex.route.World;
+
+/** Large made-up keymaps: one desktop and one application with many contexts, seeded. */
+final class Large {
+  static final Version ONE = new Version("1");
+  private static final List<String> MODIFIERS =
+      List.of(
+          "", "Ctrl+", "Alt+", "Meta+", "Ctrl+Shift+", "Ctrl+Alt+", "Meta+Shift+", "Alt+Shift+");
+  private static final List<String> WORDS =
+      List.of(
+          "copy",
+          "move",
+          "delete",
+          "line",
+          "cue",
+          "scene",
+          "dome",
+          "star",
+          "row",
+          "column",
+          "fade",
+          "lane",
+          "clip",
+          "marker",
+          "window",
+          "page",
+          "letter",
+          "find",
+          "next",
+          "previous",
+          "open",
+          "close",
+          "light",
+          "time",
+          "split",
+          "join",
+          "hide",
+          "show",
+          "sort",
+          "filter");
+
+  private Large() {}
+
+  /** A world with so many bindings, a tenth of them on the desktop, a context for each hundred. */
+  static World world(int bindings) {
+    Random random = new Random(bindings);
+    List<Action> actions = new ArrayList<>();
+    List<Binding> desktop = new ArrayList<>();
+    List<Binding> application = new ArrayList<>();
+    List<Context> contexts = new ArrayList<>();
+    contexts.add(Context.ANYWHERE);
+    for (int i = 1; i <= bindings / 100; i++) {
+      contexts.add(new Context("c" + i, "context " + i, Optional.of(Context.ANYWHERE.id())));
+    }
+    for (int i = 0; i < bindings; i++) {
+      String title = word(random) + " " + word(random) + " " + word(random) + " " + i;
+      actions.add(Action.of("a" + i, title, "Made up"));
+      boolean onDesktop = i % 10 == 0;
+      String context = onDesktop ? "anywhere" : contexts.get(random.nextInt(contexts.size())).id();
+      (onDesktop ? desktop : application)
+          .add(Binding.of("b" + i, "a" + i, gesture(random), context));
+    }
+    Environment platform =
+        new Environment(
+            "desk", "Desk", ONE, List.of(Context.ANYWHERE), WhenBroken.SWALLOW, Platform.PLAIN);
+    Environment app =
+        new Environment(
+            "app", "App", ONE, contexts, WhenBroken.SWALLOW, new Application(List.of(), false));
+    World shipped = Shipped.start().world();
+    return new World(
+        Catalog.of(actions, List.of(platform, app), Map.of("desk", desktop, "app", application)),
+        shipped.boards(),
+        shipped.layouts());
+  }
+
+  /** The application on the desktop. */
+  static Setup setup() {
+    return new Setup(
+        "large",
+        "Large",
+        "full-ansi",
+        new Machine(
+            "Machine",
+            "desk",
+            ONE,
+            "us",
+            List.of(),
+            List.of(),
+            Set.of(),
+            Set.of(),
+            new Machine.Running("app", ONE, Set.of(), List.of("anywhere"))));
+  }
+
+  private static String word(Random random) {
+    return WORDS.get(random.nextInt(WORDS.size()));
+  }
+
+  private static Gesture gesture(Random random) {
+    String first = stroke(random);
+    return Gesture.parse(random.nextInt(4) == 0 ? first : first + " " + stroke(random));
+  }
+
+  private static String stroke(Random random) {
+    return MODIFIERS.get(1 + random.nextInt(MODIFIERS.size() - 1))
+        + (char) ('A' + random.nextInt(26));
+  }
+}

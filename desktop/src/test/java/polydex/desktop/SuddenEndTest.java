@@ -1,0 +1,84 @@
+package polydex.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.BufferedReader;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import javafx.application.Application;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
+import org.junit.jupiter.api.io.TempDir;
+import polydex.files.demo.DemoFile;
+import polydex.files.store.Store;
+import polydex.recall.Answer;
+
+/** The program as a process of its own, with keys pressed from outside, and killed. */
+class SuddenEndTest {
+  @TempDir Path folder;
+
+  /** Starts the program where JavaFX is on the class path. */
+  public static final class Program {
+    private Program() {}
+
+    public static void main(String[] args) {
+      Application.launch(Main.class, args);
+    }
+  }
+
+  private static List<Answer> answers(Path file) throws Exception {
+    List<Answer> all = new ArrayList<>();
+    try (Store store = Store.open(file)) {
+      store.answers(all::add);
+    }
+    return all;
+  }
+
+  /** Keys as X sees them from a keyboard; JavaFX's own robot has no Meta key. */
+  private static void press(String... keys) throws Exception {
+    for (String key : keys) {
+      int code = new ProcessBuilder("xdotool", "key", key).inheritIO().start().waitFor();
+      assertThat(code).isZero();
+      Thread.sleep(400);
+    }
+  }
+
+  @Test
+  @Timeout(120)
+  void answersOutliveAKillInTheMiddleOfADrill() throws Exception {
+    Path file = folder.resolve("mine.polydex");
+    DemoFile.demo(file).close();
+    int before = answers(file).size();
+    Process program =
+        new ProcessBuilder(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "--enable-native-access=ALL-UNNAMED",
+                "--sun-misc-unsafe-memory-access=allow",
+                "-cp",
+                System.getProperty(
+                    "surefire.test.class.path", System.getProperty("java.class.path")),
+                Program.class.getName(),
+                "--file",
+                file.toString())
+            .redirectError(ProcessBuilder.Redirect.DISCARD)
+            .start();
+    try (BufferedReader out =
+        new BufferedReader(
+            new InputStreamReader(program.getInputStream(), StandardCharsets.UTF_8))) {
+      assertThat(out.readLine()).isEqualTo("window shown");
+      Thread.sleep(1500);
+      press("alt+d", "Return", "super+F9", "Return", "ctrl+shift+F9", "Return", "super+F8");
+    } finally {
+      program.toHandle().destroyForcibly();
+      assertThat(program.waitFor(10, TimeUnit.SECONDS)).isTrue();
+    }
+    List<Answer> after = answers(file);
+    assertThat(after.subList(before, after.size()))
+        .extracting(Answer::pressed)
+        .containsExactly("Meta+F9", "Ctrl+Shift+F9", "Meta+F8");
+  }
+}
