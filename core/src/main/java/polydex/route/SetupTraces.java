@@ -98,9 +98,7 @@ public final class SetupTraces {
       case Machine.Running r -> {
         Map<String, Tracer> tracers = new HashMap<>();
         addKeymap(
-            context ->
-                tracers.computeIfAbsent(
-                    context, c -> Tracer.of(setup.withContexts(List.of(c)), world)),
+            context -> tracers.computeIfAbsent(context, c -> tracer.withContexts(List.of(c))),
             layer(depth, Layer.Kind.APPLICATION),
             r.application(),
             b -> exists(b, r.version(), r.options()));

@@ -42,15 +42,18 @@ final class Station {
   final Optional<Taker> focused;
 
   final Optional<Remapping> translation;
-  private final Map<Physical, Reserved> reserved = new HashMap<>();
-  private final Set<Physical> kept = new HashSet<>();
-  private final Set<Physical> sent = new HashSet<>();
+  private final Map<Physical, Reserved> reserved;
+  private final Set<Physical> kept;
+  private final Set<Physical> sent;
   private final Catalog catalog;
 
   Station(Machine machine, int depth, World world) {
     this.depth = depth;
     this.machine = machine;
     this.catalog = world.catalog();
+    this.reserved = new HashMap<>();
+    this.kept = new HashSet<>();
+    this.sent = new HashSet<>();
     this.layout = world.layouts().get(machine.layout());
     Environment environment = catalog.environment(machine.platform()).orElseThrow();
     this.platform = environment.platform().orElseThrow();
@@ -173,14 +176,51 @@ final class Station {
       Layer layer, String id, Version version, Set<String> options, List<String> contexts) {
     Environment environment = catalog.environment(id).orElseThrow();
     Map<String, Scope> scopes = scopes(environment, b -> b.when().holds(version, options));
+    return new Taker(layer, asked(environment, scopes, contexts), scopes, environment.whenBroken());
+  }
+
+  /** The scopes of these contexts and of those around them, the outermost last. */
+  private static List<Scope> asked(
+      Environment environment, Map<String, Scope> scopes, List<String> contexts) {
     Set<String> active = new LinkedHashSet<>();
     contexts.forEach(c -> active.addAll(environment.outward(c)));
     active.remove(Context.ANYWHERE.id());
-    List<Scope> asked =
-        Stream.concat(active.stream(), Stream.of(Context.ANYWHERE.id()))
-            .flatMap(c -> Stream.ofNullable(scopes.get(c)))
-            .toList();
-    return new Taker(layer, asked, scopes, environment.whenBroken());
+    return Stream.concat(active.stream(), Stream.of(Context.ANYWHERE.id()))
+        .flatMap(c -> Stream.ofNullable(scopes.get(c)))
+        .toList();
+  }
+
+  /** The same with these contexts of the focused application active; its indexes are shared. */
+  Station withContexts(List<String> contexts) {
+    return new Station(this, contexts);
+  }
+
+  private Station(Station other, List<String> contexts) {
+    depth = other.depth;
+    machine = other.machine;
+    platform = other.platform;
+    layout = other.layout;
+    remapLayers = other.remapLayers;
+    remappings = other.remappings;
+    reservedLayer = other.reservedLayer;
+    typingLayer = other.typingLayer;
+    desktop = other.desktop;
+    translation = other.translation;
+    reserved = other.reserved;
+    kept = other.kept;
+    sent = other.sent;
+    catalog = other.catalog;
+    focused =
+        other.focused.map(
+            taker ->
+                new Taker(
+                    taker.layer(),
+                    asked(
+                        catalog.environment(machine.application().orElseThrow()).orElseThrow(),
+                        taker.heldContexts(),
+                        contexts),
+                    taker.heldContexts(),
+                    taker.whenBroken()));
   }
 
   private Map<String, Scope> scopes(Environment environment, Predicate<Binding> isOn) {

@@ -31,6 +31,13 @@ public final class Tracer {
     this.stations = Station.of(setup, world);
   }
 
+  private Tracer(Setup setup, Board board, Layer boardLayer, List<Station> stations) {
+    this.setup = setup;
+    this.board = board;
+    this.boardLayer = boardLayer;
+    this.stations = stations;
+  }
+
   /**
    * A tracer for a setup.
    *
@@ -44,6 +51,18 @@ public final class Tracer {
               throw new IllegalArgumentException(problem);
             });
     return new Tracer(setup, world);
+  }
+
+  /**
+   * A tracer for the same setup with these contexts of the focused application active, innermost
+   * first. It shares what was made ready, so that it costs O(machines).
+   */
+  public Tracer withContexts(List<String> contexts) {
+    List<Station> changed = new ArrayList<>(stations);
+    if (setup.innermost().focus() instanceof Machine.Running) {
+      changed.set(changed.size() - 1, changed.getLast().withContexts(contexts));
+    }
+    return new Tracer(setup.withContexts(contexts), board, boardLayer, List.copyOf(changed));
   }
 
   /** The setup that is traced. */

@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import polydex.catalog.Action;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
@@ -84,6 +85,7 @@ public final class BindingIntake {
   }
 
   private static final int LONGEST_NAME = 200;
+  private static final Pattern SPACES = Pattern.compile("\\s+");
 
   private final Workspace before;
   private final Map<String, Action> actionsByTitle = new HashMap<>();
@@ -94,6 +96,7 @@ public final class BindingIntake {
   private final List<Environment> newEnvironments = new ArrayList<>();
   private final Map<String, List<Binding>> newBindings = new LinkedHashMap<>();
   private final Map<String, Set<String>> present = new HashMap<>();
+  private final Map<String, Map<String, Context>> contexts = new HashMap<>();
   private final List<Taken> taken = new ArrayList<>();
   private final List<Row> known = new ArrayList<>();
   private final List<Refused> refused;
@@ -219,28 +222,41 @@ public final class BindingIntake {
   }
 
   private Context context(Environment environment, String title) {
-    Environment now = changedEnvironments.getOrDefault(environment.id(), environment);
     if (title.isBlank()) {
       return Context.ANYWHERE;
     }
-    Optional<Context> match =
-        now.contexts().stream()
-            .filter(c -> fold(c.title()).equals(fold(title)) || fold(c.id()).equals(fold(title)))
-            .findFirst();
-    if (match.isPresent()) {
-      return match.get();
+    Map<String, Context> known =
+        contexts.computeIfAbsent(environment.id(), _ -> contextsByName(environment));
+    String folded = fold(title);
+    Context match = known.get(folded);
+    return match == null ? makeContext(environment, known, title, folded) : match;
+  }
+
+  private static Map<String, Context> contextsByName(Environment environment) {
+    Map<String, Context> byName = new HashMap<>();
+    for (Context context : environment.contexts()) {
+      byName.putIfAbsent(fold(context.title()), context);
     }
-    String id = slug(fold(title));
+    for (Context context : environment.contexts()) {
+      byName.putIfAbsent(fold(context.id()), context);
+    }
+    return byName;
+  }
+
+  private Context makeContext(
+      Environment environment, Map<String, Context> known, String title, String folded) {
+    Environment now = changedEnvironments.getOrDefault(environment.id(), environment);
+    String id = slug(folded);
     for (int i = 2; now.context(id).isPresent(); i++) {
-      id = slug(fold(title)) + "-" + i;
+      id = slug(folded) + "-" + i;
     }
     Context made = new Context(id, title.strip(), Optional.of(Context.ANYWHERE.id()));
-    List<Context> contexts = new ArrayList<>(now.contexts());
-    contexts.add(made);
+    known.put(folded, made);
+    List<Context> all = new ArrayList<>(now.contexts());
+    all.add(made);
     changedEnvironments.put(
         now.id(),
-        new Environment(
-            now.id(), now.title(), now.version(), contexts, now.whenBroken(), now.kind()));
+        new Environment(now.id(), now.title(), now.version(), all, now.whenBroken(), now.kind()));
     return made;
   }
 
@@ -317,7 +333,7 @@ public final class BindingIntake {
   }
 
   private static String fold(String name) {
-    return name.strip().replaceAll("\\s+", " ").toLowerCase(Locale.ROOT);
+    return SPACES.matcher(name.strip()).replaceAll(" ").toLowerCase(Locale.ROOT);
   }
 
   private static String slug(String folded) {
