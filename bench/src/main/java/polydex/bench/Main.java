@@ -42,7 +42,7 @@ public final class Main {
     for (int size : new int[] {1_000, 10_000, 100_000}) {
       search(size);
     }
-    for (int size : new int[] {1_000, 10_000, 100_000}) {
+    for (int size : new int[] {1_000, 10_000, 30_000}) {
       conflicts(size);
     }
     for (int size : new int[] {10_000, 100_000}) {

@@ -1,6 +1,5 @@
 package polydex.desktop.places;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -24,7 +23,6 @@ import polydex.keys.Gesture;
 import polydex.keys.Held;
 import polydex.keys.Modifiers;
 import polydex.keys.Physical;
-import polydex.route.Passage;
 import polydex.route.Trace;
 import polydex.workspace.Workspace;
 
@@ -32,12 +30,11 @@ import polydex.workspace.Workspace;
 final class ListeningView extends HBox implements KeyCapture.Listener {
   private final Desk desk;
   private final Runnable left;
-  private final List<Made> made = new ArrayList<>();
+  private final PressedSoFar soFar = new PressedSoFar();
   private final HBox caps = new HBox(8);
   private final LayerStack stack = new LayerStack();
   private final VBox outcome = new VBox(6);
   private final VBox elsewhere = new VBox(8);
-  private boolean goesOn;
   private boolean afresh = true;
 
   ListeningView(Desk desk, Runnable left) {
@@ -71,8 +68,7 @@ final class ListeningView extends HBox implements KeyCapture.Listener {
   }
 
   void start() {
-    made.clear();
-    goesOn = false;
+    soFar.clear();
     caps.getChildren().setAll(GestureView.emptyCap(), Texts.quiet("Press any keys."));
     outcome.getChildren().clear();
     elsewhere.getChildren().clear();
@@ -86,13 +82,9 @@ final class ListeningView extends HBox implements KeyCapture.Listener {
 
   @Override
   public void pressed(Made press, long nanos) {
-    if (!goesOn && !press.stillHeld()) {
-      made.clear();
-    }
-    made.add(press);
     afresh = false;
     Optional<Analysis> analysis = desk.analyst().found().get();
-    analysis.ifPresent(a -> show(Presses.gesture(made, a.traces().tracer().layout())));
+    analysis.ifPresent(a -> show(soFar.add(press, a)));
   }
 
   @Override
@@ -115,7 +107,7 @@ final class ListeningView extends HBox implements KeyCapture.Listener {
     }
     Analysis analysis = found.get();
     Trace trace = analysis.traces().tracer().trace(gesture);
-    goesOn = !trace.passages().isEmpty() && trace.passages().getLast().verb() == Passage.Verb.HOLDS;
+    soFar.traced(trace);
     Workspace workspace = desk.session().workspace().get();
     caps.getChildren().setAll(new GestureView(gesture, Map.of()));
     Label what = Texts.words(TraceWords.outcome(trace, workspace.catalog()));

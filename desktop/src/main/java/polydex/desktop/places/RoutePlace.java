@@ -1,6 +1,5 @@
 package polydex.desktop.places;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -17,7 +16,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import polydex.boards.Presses;
 import polydex.boards.Presses.Made;
 import polydex.conflict.Conflict;
 import polydex.conflict.ConflictSentence;
@@ -31,7 +29,6 @@ import polydex.desktop.state.Analysis;
 import polydex.keys.Gesture;
 import polydex.keys.GestureSyntaxException;
 import polydex.keys.Modifiers;
-import polydex.route.Passage;
 import polydex.route.Trace;
 
 /** Who gets a gesture in the setup in use, and which bindings lose theirs. */
@@ -46,8 +43,7 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
   private final LayerStack stack = new LayerStack();
   private final Label conflictsHead = Texts.part("Conflicts");
   private final ListView<Conflict> conflicts;
-  private final List<Made> made = new ArrayList<>();
-  private boolean goesOn;
+  private final PressedSoFar soFar = new PressedSoFar();
   private boolean capturing;
   private Gesture shown = FIRST_SHOWN;
 
@@ -154,7 +150,7 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
   }
 
   private void show(Analysis analysis, Trace trace) {
-    goesOn = !trace.passages().isEmpty() && trace.passages().getLast().verb() == Passage.Verb.HOLDS;
+    soFar.traced(trace);
     outcome.setText(TraceWords.outcome(trace, analysis.workspace().catalog()));
     if (!typed.isFocused()) {
       typed.setText(trace.gesture().toString());
@@ -201,8 +197,7 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
   }
 
   private void capture() {
-    made.clear();
-    goesOn = false;
+    soFar.clear();
     capturing = true;
     outcome.setText("Press the gesture.");
     desk.keys().capture(this, false, "stop");
@@ -217,16 +212,12 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
 
   @Override
   public void pressed(Made press, long nanos) {
-    if (!goesOn && !press.stillHeld()) {
-      made.clear();
-    }
-    made.add(press);
     desk.analyst()
         .found()
         .get()
         .ifPresent(
             a -> {
-              Gesture gesture = Presses.gesture(made, a.traces().tracer().layout());
+              Gesture gesture = soFar.add(press, a);
               typed.setText(gesture.toString());
               follow(gesture);
             });
