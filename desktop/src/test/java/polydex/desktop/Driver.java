@@ -148,11 +148,15 @@ final class Driver {
     settle();
   }
 
-  void hold(KeyCode code, Duration time) {
-    robot.press(code);
-    WaitForAsyncUtils.sleep(time.toMillis(), TimeUnit.MILLISECONDS);
-    robot.release(code);
-    settle();
+  /** Holds Esc until it is so: however slow the machine is, it is held long enough. */
+  void holdEscUntil(String what, Callable<Boolean> condition) {
+    robot.press(KeyCode.ESCAPE);
+    try {
+      until(what, condition);
+    } finally {
+      robot.release(KeyCode.ESCAPE);
+      settle();
+    }
   }
 
   static void settle() {

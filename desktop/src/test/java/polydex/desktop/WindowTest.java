@@ -43,8 +43,6 @@ import polydex.recall.Answer;
 /** The demo in a real window, by keys alone. */
 @ExtendWith(ApplicationExtension.class)
 class WindowTest {
-  private static final Duration LONG_ENOUGH = Duration.ofSeconds(1);
-
   private final Driver.TestClock clock = new Driver.TestClock(DemoHistory.NOW);
   private Path file;
   private Store store;
@@ -122,8 +120,7 @@ class WindowTest {
     person.keys("Ctrl+K");
     person.keys("Ctrl+O");
     person.untilShown("Cue editor: “Show the scenes”");
-    person.hold(KeyCode.ESCAPE, LONG_ENOUGH);
-    person.untilGone("Who else has it");
+    person.holdEscUntil("words again", () -> !person.shown().contains("Who else has it"));
   }
 
   @Test
@@ -195,8 +192,8 @@ class WindowTest {
     person.untilShown("Shift+F9 is bound nowhere.");
     person.keys("Enter");
     person.untilShown("3 of 10");
-    person.hold(KeyCode.ESCAPE, LONG_ENOUGH);
-    person.untilShown("of 2 right");
+    person.holdEscUntil(
+        "the end", () -> person.shown().stream().anyMatch(t -> t.contains("of 2 right")));
     person.until("two stored", () -> answers().size() == before + 2);
   }
 
@@ -226,7 +223,8 @@ class WindowTest {
     person.keys("Ctrl+L");
     person.keys("Ctrl+S");
     person.untilShown("Cue editor: “Save”");
-    person.hold(KeyCode.ESCAPE, LONG_ENOUGH);
+    person.holdEscUntil(
+        "keys are commands again", () -> !person.shown().contains("Every key counts now."));
   }
 
   @Test
@@ -364,15 +362,13 @@ class WindowTest {
     person.keys("Alt+D");
     person.keys("Enter");
     person.untilShown("Every key counts now.");
-    person.hold(KeyCode.ESCAPE, LONG_ENOUGH);
-    person.untilGone("Every key counts now.");
+    person.holdEscUntil(
+        "keys are commands again", () -> !person.shown().contains("Every key counts now."));
   }
 
   @Test
   void holdingAltShowsTheLetterOnEveryControl() {
     person.keys("Alt+S");
-    person.hold(KeyCode.ALT, Duration.ofMillis(100));
-    assertThat(stage.getScene().getRoot().lookupAll(".badge")).isEmpty();
     FxRobot robot = new FxRobot();
     robot.press(KeyCode.ALT);
     person.until("letters", () -> stage.getScene().getRoot().lookupAll(".badge").size() >= 10);

@@ -77,6 +77,7 @@ public final class DrillPlace implements Place, KeyCapture.Listener {
   private Optional<Analysis> analysis = Optional.empty();
   private Optional<AnswerCheck> check = Optional.empty();
   private long shownAt;
+  private boolean beginWhenReady;
 
   /**
    * The place.
@@ -95,8 +96,12 @@ public final class DrillPlace implements Place, KeyCapture.Listener {
   }
 
   private void refreshStart() {
-    if (stage == Stage.START) {
-      showStart();
+    if (stage != Stage.START) {
+      return;
+    }
+    showStart();
+    if (beginWhenReady && desk.analyst().found().get().isPresent()) {
+      begin();
     }
   }
 
@@ -145,6 +150,7 @@ public final class DrillPlace implements Place, KeyCapture.Listener {
 
   @Override
   public void hidden() {
+    beginWhenReady = false;
     if (stage == Stage.ASKING || stage == Stage.ANSWERED) {
       desk.keys().release();
       toStart();
@@ -196,7 +202,9 @@ public final class DrillPlace implements Place, KeyCapture.Listener {
 
   private void begin() {
     analysis = desk.analyst().found().get();
-    if (analysis.isEmpty()) {
+    beginWhenReady = analysis.isEmpty();
+    if (beginWhenReady) {
+      desk.session().say("Looking into the setup; the drill begins when that is done.");
       return;
     }
     prompts =
