@@ -31,7 +31,7 @@ import polydex.keys.Step;
 
 /** A person at the keyboard: presses keys in the real window, and reads what it shows. */
 final class Driver {
-  private static final Duration PATIENCE = Duration.ofSeconds(20);
+  private static final Duration PATIENCE = Duration.ofSeconds(60);
   private static final Map<String, KeyCode> CODES =
       Map.ofEntries(
           Map.entry("Left", KeyCode.LEFT),

@@ -81,7 +81,7 @@ class SuddenEndTest {
   }
 
   @Test
-  @Timeout(240)
+  @Timeout(900)
   void answersOutliveAKillInTheMiddleOfADrill() throws Exception {
     List<String> wanted = List.of("Meta+F9", "Ctrl+Shift+F9", "Meta+F8");
     List<String> answered = List.of();
