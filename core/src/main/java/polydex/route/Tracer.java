@@ -2,12 +2,10 @@ package polydex.route;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import polydex.boards.Board;
 import polydex.boards.Layout;
 import polydex.boards.Presses;
 import polydex.keys.Gesture;
-import polydex.keys.Key;
 import polydex.route.Layer.Kind;
 
 /**
@@ -95,10 +93,5 @@ public final class Tracer {
       case Presses.Untypable(String reason) ->
           new Trace(gesture, List.of(), List.of(new Trace.Nothing(reason)));
     };
-  }
-
-  /** What to press with Fn for a key that the board gives only so. */
-  public Optional<Key> withFn(Key key) {
-    return board.has(key) ? Optional.empty() : board.withFn(key);
   }
 }

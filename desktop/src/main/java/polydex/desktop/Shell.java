@@ -294,11 +294,6 @@ public final class Shell implements Desk.Keys, AutoCloseable {
     place.shown();
   }
 
-  /** Shows a place by its title; the pictures of the documentation are taken so. */
-  void go(String title) {
-    places.stream().filter(p -> p.title().equals(title)).findFirst().ifPresent(this::go);
-  }
-
   private void open(Overlays.Overlay overlay) {
     focusBefore = Optional.ofNullable(frame.getScene().getFocusOwner());
     StackPane shown = new StackPane(overlay.node());

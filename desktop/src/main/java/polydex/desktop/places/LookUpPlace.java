@@ -27,7 +27,6 @@ import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.state.Analysis;
-import polydex.keys.Gesture;
 import polydex.route.TracedBinding;
 
 /** Finds keys and actions: by words, or by pressing the keys. */
@@ -245,12 +244,6 @@ public final class LookUpPlace implements Place {
     root.getChildren().set(1, listening);
     VBox.setVgrow(listening, Priority.ALWAYS);
     listening.start();
-  }
-
-  /** Shows what a gesture would do, as if it had been pressed. */
-  public void showPressed(Gesture gesture) {
-    root.getChildren().set(1, listening);
-    listening.show(gesture);
   }
 
   private void stopListening() {
