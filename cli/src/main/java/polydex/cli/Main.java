@@ -15,7 +15,8 @@ import polydex.files.FileProblem;
       FindCommand.class,
       TraceCommand.class,
       ConflictsCommand.class,
-      ImportCommand.class
+      ImportCommand.class,
+      NotationCommand.class
     },
     synopsisSubcommandLabel = "COMMAND",
     mixinStandardHelpOptions = true,

@@ -75,12 +75,17 @@ final class Source {
   }
 
   <T> T withStore(Path file, StoreWork<T> work) throws FileProblem {
+    try (Store store = Store.open(existing(file))) {
+      return work.with(store);
+    }
+  }
+
+  /** The path again, if there is a file. */
+  static Path existing(Path file) throws FileProblem {
     if (!Files.isRegularFile(file)) {
       throw new FileProblem("There is no file " + file + ".");
     }
-    try (Store store = Store.open(file)) {
-      return work.with(store);
-    }
+    return file;
   }
 
   /** The setup that was named by id or title, or else the one in use. */

@@ -1,6 +1,7 @@
 package polydex.catalog;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A thing that a person wants done, shared by all keymaps that can do it.
@@ -10,8 +11,17 @@ import java.util.List;
  * @param group what it belongs to, for lists
  * @param words other words that people search it by
  * @param harm what it does when it happens unasked
+ * @param opposite the id of the action that takes it back or goes the other way
+ * @param toggles whether doing it again takes it back
  */
-public record Action(String id, String title, String group, List<String> words, Harm harm) {
+public record Action(
+    String id,
+    String title,
+    String group,
+    List<String> words,
+    Harm harm,
+    Optional<String> opposite,
+    boolean toggles) {
 
   /** What an action does when it was not meant. */
   public enum Harm {
@@ -19,6 +29,11 @@ public record Action(String id, String title, String group, List<String> words, 
     LOSES_WORK,
     /** Something visible happens. */
     VISIBLE
+  }
+
+  /** An action without an opposite that is known. */
+  public Action(String id, String title, String group, List<String> words, Harm harm) {
+    this(id, title, group, words, harm, Optional.empty(), false);
   }
 
   /** Copies the words. */

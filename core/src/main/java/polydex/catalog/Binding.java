@@ -13,7 +13,7 @@ import polydex.keys.Gesture;
  * @param context the id of where it holds
  * @param when the conditions under which it exists
  * @param heldContext the context whose bindings the further steps of a hold go to
- * @param note what else to know; may be empty
+ * @param remarks what else to know
  */
 public record Binding(
     String id,
@@ -22,7 +22,20 @@ public record Binding(
     String context,
     Condition when,
     Optional<String> heldContext,
-    String note) {
+    Remarks remarks) {
+
+  /**
+   * What is said of a binding besides what it does.
+   *
+   * @param note what else to know; may be empty
+   * @param caveat what can go wrong with it; may be empty
+   * @param hook how its user remembers it; may be empty
+   * @param fixed whether it can't be switched off, although it is built in
+   */
+  public record Remarks(String note, String caveat, String hook, boolean fixed) {
+    /** Nothing. */
+    public static final Remarks NONE = new Remarks("", "", "", false);
+  }
 
   /**
    * When a binding exists.
@@ -30,12 +43,16 @@ public record Binding(
    * @param since the first version that has it
    * @param until the first version that no longer has it
    * @param option a setting that must be on
+   * @param device what must be there besides a keyboard, in words
    */
   public record Condition(
-      Optional<Version> since, Optional<Version> until, Optional<String> option) {
+      Optional<Version> since,
+      Optional<Version> until,
+      Optional<String> option,
+      Optional<String> device) {
     /** It always does. */
     public static final Condition ALWAYS =
-        new Condition(Optional.empty(), Optional.empty(), Optional.empty());
+        new Condition(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
 
     /** Whether it does in a version with these options on. */
     public boolean holds(Version version, Set<String> options) {
@@ -52,6 +69,12 @@ public record Binding(
 
   /** A binding that always exists, in a context. */
   public static Binding of(String id, String action, Gesture gesture, String context) {
-    return new Binding(id, action, gesture, context, Condition.ALWAYS, Optional.empty(), "");
+    return new Binding(
+        id, action, gesture, context, Condition.ALWAYS, Optional.empty(), Remarks.NONE);
+  }
+
+  /** The same with another gesture and another id. */
+  public Binding with(String newId, Gesture other) {
+    return new Binding(newId, action, other, context, when, heldContext, remarks);
   }
 }

@@ -4,8 +4,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import polydex.keys.Gesture;
+import polydex.keys.GestureReader;
 import polydex.keys.Modifier;
 
 /**
@@ -17,6 +19,9 @@ import polydex.keys.Modifier;
  * @param contexts the tree, parents before their children, the outermost first
  * @param whenBroken what happens to held steps of a sequence that does not go on
  * @param kind what it is besides
+ * @param pointerRoutes how actions are done with a pointer, the usual way first
+ * @param menus the menu bar
+ * @param source where the keymap is from, for one that describes a standard; may be empty
  */
 public record Environment(
     String id,
@@ -24,7 +29,69 @@ public record Environment(
     Version version,
     List<Context> contexts,
     WhenBroken whenBroken,
-    Kind kind) {
+    Kind kind,
+    List<PointerRoute> pointerRoutes,
+    List<MenuItem> menus,
+    String source) {
+
+  /** One of which only the keys are known. */
+  public Environment(
+      String id,
+      String title,
+      Version version,
+      List<Context> contexts,
+      WhenBroken whenBroken,
+      Kind kind) {
+    this(id, title, version, contexts, whenBroken, kind, List.of(), List.of(), "");
+  }
+
+  /**
+   * How an action is done with a pointer.
+   *
+   * @param action the id
+   * @param path what is pointed at, one after the other: {@code File}, {@code Save}
+   * @param operators the work of it in letters of the Keystroke-Level Model: {@code M H P BB P BB
+   *     H}; may be empty
+   */
+  public record PointerRoute(String action, List<String> path, String operators) {
+    private static final Pattern OPERATORS = Pattern.compile("[KPBHMWD ]*");
+
+    /**
+     * Copies the path.
+     *
+     * @throws IllegalArgumentException for an empty path or an operator that there is not
+     */
+    public PointerRoute {
+      if (path.isEmpty() || !OPERATORS.matcher(operators).matches()) {
+        throw new IllegalArgumentException(
+            "A pointer route has a path, and operators of the letters K P B H M W D");
+      }
+      path = List.copyOf(path);
+    }
+  }
+
+  /**
+   * An entry of a menu bar or menu.
+   *
+   * @param title as it stands there
+   * @param accessKey the letter that opens it while its menu is open
+   * @param action the id of what it does, for one that does something
+   * @param items what opens from it
+   */
+  public record MenuItem(
+      String title, Optional<String> accessKey, Optional<String> action, List<MenuItem> items) {
+    /**
+     * Copies the items.
+     *
+     * @throws IllegalArgumentException for an access key that is not one character
+     */
+    public MenuItem {
+      if (accessKey.filter(k -> k.codePointCount(0, k.length()) != 1).isPresent()) {
+        throw new IllegalArgumentException("An access key is one character");
+      }
+      items = List.copyOf(items);
+    }
+  }
 
   /** What a taker does with the steps it holds when the next one does not go on with them. */
   public enum WhenBroken {
@@ -42,21 +109,75 @@ public record Environment(
    * @param reserved strokes that it takes whatever runs
    * @param altGrIsCtrlAlt whether AltGr and Ctrl+Alt are the same to it
    * @param typing modifiers that type symbols here, as AltGr does
+   * @param primary the modifier that most gestures of its applications hold
+   * @param ownBindings its rules for bindings of the user's own, where they are known
    */
   public record Platform(
       Map<Modifier, String> modifierNames,
       List<Reserved> reserved,
       boolean altGrIsCtrlAlt,
-      Set<Modifier> typing)
+      Set<Modifier> typing,
+      Modifier primary,
+      Optional<OwnBindingRules> ownBindings)
       implements Kind {
     /** Nothing special about it. */
-    public static final Platform PLAIN = new Platform(Map.of(), List.of(), false, Set.of());
+    public static final Platform PLAIN =
+        new Platform(Map.of(), List.of(), false, Set.of(), Modifier.CTRL, Optional.empty());
+
+    /** One with Ctrl as its primary modifier, and no rules that are known. */
+    public Platform(
+        Map<Modifier, String> modifierNames,
+        List<Reserved> reserved,
+        boolean altGrIsCtrlAlt,
+        Set<Modifier> typing) {
+      this(modifierNames, reserved, altGrIsCtrlAlt, typing, Modifier.CTRL, Optional.empty());
+    }
 
     /** Copies the collections. */
     public Platform {
       modifierNames = Map.copyOf(modifierNames);
       reserved = List.copyOf(reserved);
       typing = Set.copyOf(typing);
+    }
+  }
+
+  /** What a binding of the user's own can be for. */
+  public enum OwnTarget {
+    APPLICATION,
+    FOLDER,
+    DOCUMENT,
+    ADDRESS,
+    COMMAND,
+    MENU_ENTRY,
+    TEXT
+  }
+
+  /**
+   * What a platform asks of bindings of the user's own.
+   *
+   * @param leastModifiers how many modifiers at least, 0 to 7
+   * @param added modifiers that the platform adds by itself
+   * @param mostGestures how many gestures an action may have; 0 for any number
+   * @param needsLauncher whether a launcher file must exist first
+   * @param targets what can be bound; empty where not known
+   */
+  public record OwnBindingRules(
+      int leastModifiers,
+      Set<Modifier> added,
+      int mostGestures,
+      boolean needsLauncher,
+      Set<OwnTarget> targets) {
+    /**
+     * Copies the sets and checks the ranges.
+     *
+     * @throws IllegalArgumentException for a number below 0
+     */
+    public OwnBindingRules {
+      if (leastModifiers < 0 || mostGestures < 0) {
+        throw new IllegalArgumentException("Numbers in rules for own bindings start at 0");
+      }
+      added = Set.copyOf(added);
+      targets = Set.copyOf(targets);
     }
   }
 
@@ -81,14 +202,29 @@ public record Environment(
     }
   }
 
-  /** Copies the contexts. */
+  /** Copies the lists. */
   public Environment {
     contexts = List.copyOf(contexts);
+    pointerRoutes = List.copyOf(pointerRoutes);
+    menus = List.copyOf(menus);
+  }
+
+  /** The same with other contexts. */
+  public Environment withContexts(List<Context> others) {
+    return new Environment(
+        id, title, version, others, whenBroken, kind, pointerRoutes, menus, source);
   }
 
   /** What is special to it as a platform, if it is one. */
   public Optional<Platform> platform() {
     return kind instanceof Platform p ? Optional.of(p) : Optional.empty();
+  }
+
+  /** Reads gestures as they are written for this environment. */
+  public GestureReader reader() {
+    return platform()
+        .map(p -> new GestureReader(p.primary(), p.modifierNames()))
+        .orElse(GestureReader.PLAIN);
   }
 
   /** A context by its id. */

@@ -22,8 +22,9 @@ public record Gesture(List<Step> steps) {
   public static final int MOST_STEPS = 64;
 
   /**
-   * Brings the steps into canonical form: text that follows text becomes one, a hold around a
-   * single stroke becomes that stroke, and modifiers held twice are held once.
+   * Brings the steps into canonical form: text that follows text becomes one, so do taps of the
+   * same modifiers, a hold around a single stroke becomes that stroke, and modifiers held twice are
+   * held once.
    *
    * @throws IllegalArgumentException for no steps or more than {@link #MOST_STEPS}
    */
@@ -120,6 +121,12 @@ public record Gesture(List<Step> steps) {
       Step next = step instanceof Hold h ? canonicalHold(h) : step;
       if (next instanceof Text t && !done.isEmpty() && done.getLast() instanceof Text before) {
         done.set(done.size() - 1, new Text(before.text() + t.text()));
+      } else if (next instanceof Tap t
+          && !done.isEmpty()
+          && done.getLast() instanceof Tap before
+          && before.modifiers().equals(t.modifiers())
+          && before.times() + t.times() <= Tap.MOST) {
+        done.set(done.size() - 1, new Tap(t.modifiers(), before.times() + t.times()));
       } else {
         done.add(next);
       }

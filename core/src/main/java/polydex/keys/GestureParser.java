@@ -148,7 +148,11 @@ final class GestureParser {
           .orElseThrow(() -> expected(start, "a key; \u201c" + word + "\u201d is none"));
     }
     // A plus sign that ends a stroke is the key of that name: Ctrl++.
-    boolean plus = peek('+') && (at + 1 == text.length() || text.charAt(at + 1) == ' ');
+    boolean plus =
+        peek('+')
+            && at > 0
+            && text.charAt(at - 1) == '+'
+            && (at + 1 == text.length() || text.charAt(at + 1) == ' ');
     if (plus || (at < text.length() && !KeyRef.RESERVED.contains(text.substring(at, at + 1)))) {
       return character();
     }

@@ -26,9 +26,12 @@ public sealed interface Step {
    * @param times how often, 1 to 9
    */
   record Tap(Modifiers modifiers, int times) implements Step {
+    /** The most times in a row. */
+    public static final int MOST = 9;
+
     /** Checks the range. */
     public Tap {
-      if (modifiers.isEmpty() || times < 1 || times > 9) {
+      if (modifiers.isEmpty() || times < 1 || times > MOST) {
         throw new IllegalArgumentException("A tap is of modifiers, once to nine times");
       }
     }

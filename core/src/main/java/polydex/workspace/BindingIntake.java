@@ -254,9 +254,7 @@ public final class BindingIntake {
     known.put(folded, made);
     List<Context> all = new ArrayList<>(now.contexts());
     all.add(made);
-    changedEnvironments.put(
-        now.id(),
-        new Environment(now.id(), now.title(), now.version(), all, now.whenBroken(), now.kind()));
+    changedEnvironments.put(now.id(), now.withContexts(all));
     return made;
   }
 

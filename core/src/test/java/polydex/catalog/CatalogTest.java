@@ -66,7 +66,10 @@ class CatalogTest {
   void conditionsHoldByVersionAndOption() {
     Condition when =
         new Condition(
-            Optional.of(new Version("2")), Optional.of(new Version("3")), Optional.of("fn"));
+            Optional.of(new Version("2")),
+            Optional.of(new Version("3")),
+            Optional.of("fn"),
+            Optional.empty());
     assertThat(when.holds(new Version("2.5"), Set.of("fn"))).isTrue();
     assertThat(when.holds(new Version("1.9"), Set.of("fn"))).isFalse();
     assertThat(when.holds(new Version("3"), Set.of("fn"))).isFalse();

@@ -62,7 +62,7 @@ public final class Worlds {
               context,
               Binding.Condition.ALWAYS,
               held,
-              ""));
+              Binding.Remarks.NONE));
     }
     if (kind instanceof Platform p) {
       p.reserved().forEach(r -> action(r.action()));

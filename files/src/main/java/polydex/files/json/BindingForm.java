@@ -20,10 +20,17 @@ import polydex.keys.Gesture;
  * @param option a setting that must be on
  * @param opens the context that its hold opens
  * @param note what else to know
+ * @param caveat what can go wrong
+ * @param hook how its user remembers it
+ * @param fixed whether it can't be switched off
+ * @param device what must be there besides a keyboard
  * @param id stable; made from the rest if left out
  */
 @JsonInclude(JsonInclude.Include.NON_EMPTY)
-@JsonPropertyOrder({"action", "gesture", "context", "since", "until", "option", "opens", "note"})
+@JsonPropertyOrder({
+  "action", "gesture", "context", "since", "until", "option", "opens", "note", "caveat", "hook",
+  "fixed", "device"
+})
 record BindingForm(
     String action,
     Gesture gesture,
@@ -33,6 +40,10 @@ record BindingForm(
     Optional<String> option,
     Optional<String> opens,
     Optional<String> note,
+    Optional<String> caveat,
+    Optional<String> hook,
+    Optional<Boolean> fixed,
+    Optional<String> device,
     Optional<String> id) {
 
   static BindingForm of(Binding b) {
@@ -44,7 +55,11 @@ record BindingForm(
         b.when().until(),
         b.when().option(),
         b.heldContext(),
-        Optional.of(b.note()).filter(n -> !n.isEmpty()),
+        said(b.remarks().note()),
+        said(b.remarks().caveat()),
+        said(b.remarks().hook()),
+        Optional.of(b.remarks().fixed()).filter(f -> f),
+        b.when().device(),
         Optional.of(b.id())
             .filter(i -> !i.equals(derivedId(b.context(), b.action(), b.gesture()))));
   }
@@ -56,9 +71,20 @@ record BindingForm(
         action,
         gesture,
         where,
-        new Condition(since, until, option),
+        new Condition(since, until, option, device),
         opens,
-        note.orElse(""));
+        remarks());
+  }
+
+  private Binding.Remarks remarks() {
+    return note.isEmpty() && caveat.isEmpty() && hook.isEmpty() && fixed.isEmpty()
+        ? Binding.Remarks.NONE
+        : new Binding.Remarks(
+            note.orElse(""), caveat.orElse(""), hook.orElse(""), fixed.orElse(false));
+  }
+
+  private static Optional<String> said(String text) {
+    return Optional.of(text).filter(t -> !t.isEmpty());
   }
 
   private static String derivedId(String context, String action, Gesture gesture) {

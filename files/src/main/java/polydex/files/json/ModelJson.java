@@ -117,11 +117,14 @@ public final class ModelJson {
         .defaultPropertyInclusion(
             JsonInclude.Value.construct(JsonInclude.Include.NON_EMPTY, JsonInclude.Include.ALWAYS))
         .enable(DeserializationFeature.FAIL_ON_NULL_CREATOR_PROPERTIES)
+        .withConfigOverride(boolean.class, ModelJson::emptyIfLeftOut)
         .withConfigOverride(List.class, ModelJson::emptyIfLeftOut)
         .withConfigOverride(Set.class, ModelJson::emptyIfLeftOut)
         .withConfigOverride(Map.class, ModelJson::emptyIfLeftOut)
         .addMixIn(Environment.Kind.class, KindNames.class)
         .addMixIn(Machine.Focus.class, FocusNames.class)
+        .addMixIn(Environment.class, WithSource.class)
+        .addMixIn(Environment.PointerRoute.class, WithOperators.class)
         .addMixIn(Binding.class, BindingShape.class)
         .addMixIn(Layout.class, LayoutShape.class)
         .addMixIn(Board.class, HasFormat.class)
@@ -157,6 +160,16 @@ public final class ModelJson {
     @JsonSubTypes.Type(value = Machine.Session.class, name = "session")
   })
   private interface FocusNames {}
+
+  private interface WithSource {
+    @JsonSetter(nulls = Nulls.AS_EMPTY)
+    String source();
+  }
+
+  private interface WithOperators {
+    @JsonSetter(nulls = Nulls.AS_EMPTY)
+    String operators();
+  }
 
   @JsonIgnoreProperties("format")
   private interface HasFormat {}

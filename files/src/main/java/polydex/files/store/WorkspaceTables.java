@@ -43,7 +43,8 @@ final class WorkspaceTables {
     try {
       h.createQuery(
               """
-              SELECT environment, id, action, gesture, context, since, until, option, opens, note
+              SELECT environment, id, action, gesture, context, since, until, option, opens, note,
+                caveat, hook, fixed, device
               FROM binding ORDER BY environment, position
               """)
           .map(
@@ -152,13 +153,15 @@ final class WorkspaceTables {
         batch(
             """
             INSERT INTO binding (environment, id, position, action, gesture, context,
-              since, until, option, opens, note)
+              since, until, option, opens, note, caveat, hook, fixed, device)
             VALUES (:environment, :id, :position, :action, :gesture, :context,
-              :since, :until, :option, :opens, :note)
+              :since, :until, :option, :opens, :note, :caveat, :hook, :fixed, :device)
             ON CONFLICT (environment, id) DO UPDATE SET position = excluded.position,
               action = excluded.action, gesture = excluded.gesture, context = excluded.context,
               since = excluded.since, until = excluded.until, option = excluded.option,
-              opens = excluded.opens, note = excluded.note
+              opens = excluded.opens, note = excluded.note,
+              caveat = excluded.caveat, hook = excluded.hook, fixed = excluded.fixed,
+              device = excluded.device
             """);
     now.forEach(
         (key, value) -> {
@@ -181,7 +184,11 @@ final class WorkspaceTables {
         .bind("until", b.when().until().map(Version::written))
         .bind("option", b.when().option())
         .bind("opens", b.heldContext())
-        .bind("note", b.note());
+        .bind("note", b.remarks().note())
+        .bind("caveat", b.remarks().caveat())
+        .bind("hook", b.remarks().hook())
+        .bind("fixed", b.remarks().fixed())
+        .bind("device", b.when().device());
   }
 
   private static Binding binding(ResultSet row) throws SQLException {
@@ -193,9 +200,14 @@ final class WorkspaceTables {
         new Binding.Condition(
             Optional.ofNullable(row.getString("since")).map(Version::new),
             Optional.ofNullable(row.getString("until")).map(Version::new),
-            Optional.ofNullable(row.getString("option"))),
+            Optional.ofNullable(row.getString("option")),
+            Optional.ofNullable(row.getString("device"))),
         Optional.ofNullable(row.getString("opens")),
-        row.getString("note"));
+        new Binding.Remarks(
+            row.getString("note"),
+            row.getString("caveat"),
+            row.getString("hook"),
+            row.getBoolean("fixed")));
   }
 
   private PreparedBatch batch(String sql) {

@@ -29,6 +29,10 @@ CREATE TABLE binding (
   option      TEXT,
   opens       TEXT,
   note        TEXT NOT NULL,
+  caveat      TEXT NOT NULL,
+  hook        TEXT NOT NULL,
+  fixed       INTEGER NOT NULL,
+  device      TEXT,
   PRIMARY KEY (environment, id)
 ) STRICT, WITHOUT ROWID;
 

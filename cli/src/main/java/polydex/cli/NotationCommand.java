@@ -1,0 +1,173 @@
+package polydex.cli;
+
+import java.io.PrintWriter;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+import polydex.boards.Layout;
+import polydex.boards.Presses;
+import polydex.catalog.Environment;
+import polydex.files.FileProblem;
+import polydex.files.json.ModelJson;
+import polydex.keys.Gesture;
+import polydex.keys.GestureReader;
+import polydex.keys.GestureReader.Reading;
+import polydex.keys.GestureSyntaxException;
+import polydex.keys.Physical;
+import polydex.keys.Step;
+import polydex.workspace.Workspace;
+
+@Command(
+    name = "notation",
+    description = "Read written gestures, whatever their form, and say what hands do for them.",
+    exitCodeListHeading = "%nExit codes:%n",
+    exitCodeList = {
+      "0:every text was read",
+      "1:some text was refused",
+      "2:wrong command line",
+      "3:file can't be used"
+    },
+    mixinStandardHelpOptions = true)
+final class NotationCommand implements Callable<Integer> {
+  @Mixin private OptionalSource source;
+  @Spec private CommandSpec spec;
+
+  @Option(names = "--json", description = "Answer as JSON.")
+  private boolean json;
+
+  @Option(
+      names = "--layout",
+      paramLabel = "LAYOUT",
+      defaultValue = "us",
+      description = "The layout under the fingers, by id or title; us if left out.")
+  private String layout;
+
+  @Option(
+      names = "--platform",
+      paramLabel = "PLATFORM",
+      description = "Read its own words for modifiers, and what Primary means there.")
+  private @Nullable String platform;
+
+  @Parameters(arity = "1..*", paramLabel = "TEXT", description = "One gesture each.")
+  private List<String> texts;
+
+  record Refusal(int column, String expected, String message) {}
+
+  record Answer(
+      String text,
+      Optional<String> form,
+      Optional<String> gesture,
+      List<List<String>> members,
+      List<String> strokes,
+      Optional<String> untypable,
+      Optional<Refusal> refusal) {}
+
+  @Override
+  public Integer call() throws Exception {
+    Workspace workspace = source.workspace();
+    Layout under = layout(workspace);
+    GestureReader reader = reader(workspace);
+    List<Answer> answers = texts.stream().map(t -> answer(t, reader, under)).toList();
+    PrintWriter out = spec.commandLine().getOut();
+    if (json) {
+      out.println(ModelJson.writePretty(answers));
+    } else {
+      answers.forEach(a -> print(out, a));
+    }
+    return answers.stream().allMatch(a -> a.refusal().isEmpty()) ? Main.DONE : Main.NO;
+  }
+
+  private Layout layout(Workspace workspace) throws FileProblem {
+    return source
+        .layout(workspace, layout)
+        .orElseThrow(
+            () ->
+                new ParameterException(
+                    spec.commandLine(),
+                    "There is no layout “%s”. There are: %s."
+                        .formatted(
+                            layout, String.join(", ", workspace.world().layouts().keySet()))));
+  }
+
+  private GestureReader reader(Workspace workspace) {
+    if (platform == null) {
+      return GestureReader.PLAIN;
+    }
+    String wanted = platform.strip().toLowerCase(Locale.ROOT);
+    return workspace.catalog().environments().stream()
+        .filter(e -> e.platform().isPresent())
+        .filter(e -> e.id().equals(wanted) || e.title().toLowerCase(Locale.ROOT).equals(wanted))
+        .findFirst()
+        .map(Environment::reader)
+        .orElseThrow(
+            () ->
+                new ParameterException(
+                    spec.commandLine(), "There is no platform “%s”.".formatted(platform)));
+  }
+
+  private static Answer answer(String text, GestureReader reader, Layout layout) {
+    try {
+      Reading reading = reader.read(text);
+      Gesture gesture = reading.gesture();
+      List<Gesture> members = gesture.expand();
+      Presses presses = Presses.of(members.getFirst(), layout);
+      return new Answer(
+          text,
+          Optional.of(reading.form().name().toLowerCase(Locale.ROOT)),
+          Optional.of(gesture.toString()),
+          gesture.isFamily()
+              ? members.stream().map(m -> strokes(Presses.of(m, layout))).toList()
+              : List.of(),
+          gesture.isFamily() ? List.of() : strokes(presses),
+          presses instanceof Presses.Untypable u ? Optional.of(u.reason()) : Optional.empty(),
+          Optional.empty());
+    } catch (GestureSyntaxException e) {
+      return new Answer(
+          text,
+          Optional.empty(),
+          Optional.empty(),
+          List.of(),
+          List.of(),
+          Optional.empty(),
+          Optional.of(new Refusal(e.column(), e.expected(), e.getMessage())));
+    }
+  }
+
+  /** Each press by position: {@code Ctrl+<KeyS>}. */
+  private static List<String> strokes(Presses presses) {
+    return presses instanceof Presses.Typable t
+        ? t.physical().stream().map(NotationCommand::written).toList()
+        : List.of();
+  }
+
+  private static String written(Physical press) {
+    return switch (press) {
+      case Physical.Press p -> {
+        String key = "<" + p.key().name() + ">";
+        yield p.held().isNothing() ? key : p.held() + "+" + key;
+      }
+      case Physical.ModifierTap t -> t.modifiers().toString();
+      case Physical.PointerPress p -> new Step.Pointing(p.held(), p.act()).toString();
+    };
+  }
+
+  private static void print(PrintWriter out, Answer a) {
+    out.println(a.text());
+    a.refusal().ifPresent(r -> out.println("  refused  " + r.message()));
+    a.gesture().ifPresent(g -> out.printf("  %-12s %s%n", a.form().orElse(""), g));
+    if (!a.strokes().isEmpty()) {
+      out.printf("  %-12s %s%n", "strokes", String.join("  ", a.strokes()));
+    }
+    a.members().forEach(m -> out.printf("  %-12s %s%n", "member", String.join("  ", m)));
+    a.untypable().ifPresent(u -> out.printf("  %-12s %s%n", "untypable", u));
+  }
+}

@@ -1,0 +1,179 @@
+package polydex.keys;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Supplier;
+
+/**
+ * Reads a gesture in any of the forms of {@link Notation}, and says which it was. The forms are
+ * tried from the strictest to the loosest, and the first that reads the whole text counts; a text
+ * that two of them would read differently, with nothing in it to tell which is meant, is refused.
+ * O(n) in the length of the text for each form.
+ */
+public final class GestureReader {
+  private static final int LONGEST = 2000;
+
+  /**
+   * What a text says.
+   *
+   * @param form how it was written
+   * @param gesture what it means
+   */
+  public record Reading(Notation form, Gesture gesture) {}
+
+  /** Reads {@code Primary} as Ctrl, and knows no environment's own words. */
+  public static final GestureReader PLAIN = new GestureReader(Modifier.CTRL, Map.of());
+
+  private final Modifier primary;
+  private final Map<String, Modifiers> ownWords;
+
+  /**
+   * A reader for texts about an environment.
+   *
+   * @param primary the modifier that {@code Primary} stands for there
+   * @param modifierNames the environment's own words for modifiers
+   */
+  public GestureReader(Modifier primary, Map<Modifier, String> modifierNames) {
+    this.primary = primary;
+    Map<String, Modifiers> words = new HashMap<>();
+    modifierNames.forEach(
+        (modifier, name) -> {
+          String folded = name.toLowerCase(Locale.ROOT);
+          words.put(folded, Modifiers.of(modifier));
+          words.put("left " + folded, Modifiers.of(modifier, Modifiers.Side.LEFT));
+          words.put("right " + folded, Modifiers.of(modifier, Modifiers.Side.RIGHT));
+        });
+    words.put("primary", Modifiers.of(primary));
+    this.ownWords = Map.copyOf(words);
+  }
+
+  /**
+   * Reads a text.
+   *
+   * @throws GestureSyntaxException with the place where the form that got furthest stopped, and
+   *     what was expected there
+   */
+  public Reading read(String written) {
+    String text = written.strip();
+    int offset = written.indexOf(text);
+    if (text.length() > LONGEST) {
+      throw new GestureSyntaxException(
+          text, LONGEST + 1, "the end; a gesture has at most " + LONGEST + " characters");
+    }
+    for (int i = 0; i < text.length(); i++) {
+      if (Character.isISOControl(text.charAt(i))) {
+        throw new GestureSyntaxException(
+            written, offset + i + 1, "text without control characters");
+      }
+    }
+    List<GestureSyntaxException> refusals = new ArrayList<>();
+    Optional<Gesture> own = attempt(() -> Gesture.parse(text), refusals);
+    if (own.isPresent() && !isSpoken(own.get(), text) && !hasSigns(text)) {
+      return new Reading(Notation.OWN, own.get());
+    }
+    if (own.isEmpty() && AcceleratorForm.looksSo(text)) {
+      Optional<Gesture> read =
+          attempt(() -> new AcceleratorForm(text, primary).gesture(), refusals);
+      if (read.isPresent()) {
+        return new Reading(Notation.ACCELERATOR, read.get());
+      }
+    } else if (own.isEmpty() && TerseForm.looksSo(text)) {
+      Optional<Gesture> read = attempt(() -> new TerseForm(text).gesture(), refusals);
+      if (read.isPresent()) {
+        return new Reading(Notation.TERSE, read.get());
+      }
+    } else {
+      SpokenForm spoken = new SpokenForm(text, ownWords);
+      Optional<Gesture> read = attempt(spoken::gesture, refusals);
+      if (read.isPresent()) {
+        refuseWhereUnclear(own, read.get(), text);
+        return new Reading(spoken.form(), read.get());
+      }
+    }
+    GestureSyntaxException furthest =
+        refusals.stream()
+            .max(Comparator.comparingInt(GestureSyntaxException::column))
+            .orElseThrow();
+    throw offset == 0
+        ? furthest
+        : new GestureSyntaxException(written, furthest.column() + offset, furthest.expected());
+  }
+
+  private static Optional<Gesture> attempt(
+      Supplier<Gesture> form, List<GestureSyntaxException> refusals) {
+    try {
+      return Optional.of(form.get());
+    } catch (GestureSyntaxException e) {
+      refusals.add(e);
+      return Optional.empty();
+    }
+  }
+
+  /**
+   * Whether a text that our own notation can read looks as if someone had written it who does not
+   * know it: modifiers with spaces after them, which are taps to us, and sides such as "Left Alt".
+   */
+  private static boolean isSpoken(Gesture gesture, String text) {
+    List<Step> steps = gesture.steps();
+    for (int i = 0; i + 1 < steps.size(); i++) {
+      Step next = steps.get(i + 1);
+      boolean side =
+          steps.get(i) instanceof Step.Stroke(_, KeyRef.Placed(Key key))
+              && (key == Key.ArrowLeft || key == Key.ArrowRight)
+              && (next instanceof Step.Tap
+                  || next instanceof Step.Pointing
+                  || (next instanceof Step.Stroke s && !s.held().isNothing()));
+      boolean tapThenMore =
+          steps.get(i) instanceof Step.Tap(Modifiers tapped, int times)
+              && times == 1
+              && !isWalk(tapped, steps.subList(i + 1, steps.size()), text)
+              && !(next instanceof Step.Text);
+      if (side || tapThenMore) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private static boolean hasSigns(String text) {
+    return text.indexOf('"') < 0
+        && text.codePoints().anyMatch(c -> SpokenNames.sign(c).isPresent());
+  }
+
+  /** {@code Alt F S}: a tap of Alt, then access keys. */
+  private static boolean isWalk(Modifiers tapped, List<Step> rest, String text) {
+    return tapped.equals(Modifiers.of(Modifier.ALT))
+        && text.regionMatches(true, 0, "alt ", 0, 4)
+        && rest.stream()
+            .allMatch(
+                s ->
+                    s instanceof Step.Stroke(Held held, KeyRef.Typed(int c))
+                        && held.isNothing()
+                        && Character.isLetterOrDigit(c));
+  }
+
+  /**
+   * {@code Alt F4} is a tap and a key to us, and one stroke to most people; with Ctrl and Shift,
+   * which nobody taps, or with a name that is not ours, it is only the latter.
+   */
+  private static void refuseWhereUnclear(Optional<Gesture> own, Gesture spoken, String text) {
+    if (own.isPresent()
+        && own.get().steps().getFirst() instanceof Step.Tap(Modifiers tapped, int _)
+        && tapped.count() == 1
+        && (tapped.has(Modifier.ALT) || tapped.has(Modifier.META))
+        && text.matches("(?s)(Alt|Meta) .*")
+        && own.get().steps().size() > 1
+        && !(own.get().steps().get(1) instanceof Step.Tap)
+        && !spoken.equals(own.get())) {
+      throw new GestureSyntaxException(
+          text,
+          text.indexOf(' ') + 1,
+          "“+” if the keys go down together, or “then” if one comes after the other");
+    }
+  }
+}

@@ -1,0 +1,30 @@
+package polydex.keys;
+
+/**
+ * The forms in which people and programs write gestures, as {@link GestureReader} tells them apart.
+ */
+public enum Notation {
+  /** Our own: {@link Gesture#parse}. */
+  OWN("our own"),
+  /** Toolkit accelerators and keysym names: {@code <Primary><Shift>s}, {@code Page_Up}. */
+  ACCELERATOR("toolkit accelerator"),
+  /** Strokes with commas between: {@code Ctrl+K, Ctrl+S}. */
+  SEQUENCE("portable sequence"),
+  /** One letter and a dash for each modifier: {@code C-x C-s}. */
+  TERSE("terse editor style"),
+  /** Signs for modifiers and keys: {@code ⌘⇧S}. */
+  SYMBOLS("symbols"),
+  /** As people write in running text: {@code hold Alt and tap Tab}. */
+  PROSE("prose");
+
+  private final String title;
+
+  Notation(String title) {
+    this.title = title;
+  }
+
+  /** As it is called in sentences. */
+  public String title() {
+    return title;
+  }
+}

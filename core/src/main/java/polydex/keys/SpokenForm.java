@@ -1,0 +1,489 @@
+package polydex.keys;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import polydex.keys.SpokenNames.After;
+import polydex.keys.SpokenNames.And;
+import polydex.keys.SpokenNames.Before;
+import polydex.keys.SpokenNames.Filler;
+import polydex.keys.SpokenNames.Holding;
+import polydex.keys.SpokenNames.Holds;
+import polydex.keys.SpokenNames.Meaning;
+import polydex.keys.SpokenNames.Points;
+import polydex.keys.SpokenNames.Presses;
+import polydex.keys.SpokenNames.Then;
+
+/**
+ * Gestures as people write them in running text, with signs, and as portable sequences. Names are
+ * read by the longest phrase that is known; what joins a stroke may be a plus, a dash, "and" or
+ * nothing but a space, and a stroke has one key, so that a second one without a comma or "then"
+ * before it is refused rather than guessed at. O(n) in the length of the text.
+ */
+final class SpokenForm {
+
+  /** A piece of the text: a name, a sign, a character, or what joins and separates. */
+  private sealed interface Token {
+    int start();
+
+    int end();
+  }
+
+  private record Name(Meaning meaning, int start, int end, boolean isSign) implements Token {}
+
+  private record Literal(int codePoint, int start, int end) implements Token {}
+
+  private record Quoted(String text, int start, int end) implements Token {}
+
+  private record Unknown(String word, int start, int end) implements Token {}
+
+  private final String text;
+  private final Map<String, Modifiers> ownWords;
+  private final List<Token> tokens = new ArrayList<>();
+  private int at;
+  private boolean sawSign;
+  private boolean sawWords;
+
+  /**
+   * A reading to be made.
+   *
+   * @param ownWords names of modifiers in an environment's own words, in lower case
+   */
+  SpokenForm(String text, Map<String, Modifiers> ownWords) {
+    this.text = text;
+    this.ownWords = ownWords;
+  }
+
+  /** Which of its forms the text turned out to be. */
+  Notation form() {
+    if (sawSign) {
+      return Notation.SYMBOLS;
+    }
+    boolean portable = !sawWords && text.matches("[^ ,]+(, ?[^ ,]+)+");
+    return portable ? Notation.SEQUENCE : Notation.PROSE;
+  }
+
+  Gesture gesture() {
+    tokenize();
+    List<Step> steps = new ArrayList<>();
+    boolean joinedTight = false;
+    while (true) {
+      skipFiller();
+      int before = at;
+      steps.addAll(peek() instanceof Name(Holding _, _, _, _) ? hold() : List.of(step()));
+      joinedTight = tightly(before);
+      skipFiller();
+      if (at >= tokens.size()) {
+        return made(steps);
+      }
+      if (!acceptSeparator()) {
+        boolean nextStroke = peek() instanceof Name(Holds _, _, _, _);
+        boolean plainKey = joinedTight && spaceBefore(at) && isKeyAt(at);
+        if (!nextStroke && !plainKey) {
+          throw expected(
+              peek().start(), "“then” or a comma, if this is another step; a stroke has one key");
+        }
+      } else if (at >= tokens.size()) {
+        throw expected(text.length(), "another step");
+      }
+    }
+  }
+
+  private Gesture made(List<Step> steps) {
+    try {
+      return new Gesture(steps);
+    } catch (IllegalArgumentException e) {
+      throw expected(0, "at most " + Gesture.MOST_STEPS + " steps");
+    }
+  }
+
+  /** Whether the step was written without spaces, so that a space after it ends the step. */
+  private boolean tightly(int from) {
+    for (int i = from + 1; i < at; i++) {
+      if (spaceBefore(i)) {
+        return false;
+      }
+    }
+    return at - from > 1;
+  }
+
+  // ---- steps
+
+  private Step step() {
+    int times = 1;
+    if (peek() instanceof Name(Before(int n), _, _, _)) {
+      times = n;
+      at++;
+      skipFiller();
+    }
+    int start = at < tokens.size() ? peek().start() : text.length();
+    Modifiers held = Modifiers.NONE;
+    boolean joined = false;
+    boolean bySign = false;
+    while (true) {
+      skipFiller();
+      if (peek() instanceof Name(Holds(Modifiers more), _, int end, boolean isSign)) {
+        if (held.and(more).equals(held)) {
+          break; // the same modifier again: another tap
+        }
+        held = held.and(more);
+        bySign = isSign;
+        at++;
+        joined = acceptJoin(isSign, end);
+      } else {
+        break;
+      }
+    }
+    if (held.isEmpty() && peek() instanceof Quoted(String typed, _, _)) {
+      at++;
+      return textStep(typed, start);
+    }
+    Optional<Step> stroke = keyOrPointer(held, joined || bySign || held.isEmpty());
+    if (stroke.isEmpty()) {
+      if (held.isEmpty() || joined) {
+        throw expected(at < tokens.size() ? peek().start() : text.length(), "a key");
+      }
+      return tap(held, times);
+    }
+    if (times > 1 || peek() instanceof Name(After _, _, _, _)) {
+      throw expected(start, "a modifier, where something is pressed several times");
+    }
+    return stroke.get();
+  }
+
+  private Step tap(Modifiers held, int timesBefore) {
+    int times = timesBefore;
+    if (peek() instanceof Name(After(int n), _, _, _)) {
+      times = n;
+      at++;
+    }
+    return new Step.Tap(held, times);
+  }
+
+  private Step textStep(String typed, int start) {
+    try {
+      return new Step.Text(typed);
+    } catch (IllegalArgumentException e) {
+      throw expected(start, "text that can be typed between the quotes");
+    }
+  }
+
+  /** Modifiers stay down while what follows is done. */
+  private List<Step> hold() {
+    at++;
+    Modifiers held = Modifiers.NONE;
+    skipFiller();
+    while (peek() instanceof Name(Holds(Modifiers more), _, int end, boolean isSign)) {
+      held = held.and(more);
+      at++;
+      if (!acceptJoin(isSign, end) && !(peek() instanceof Name(Holds _, _, _, _))) {
+        break;
+      }
+      skipFiller();
+    }
+    if (held.isEmpty()) {
+      throw expected(
+          at < tokens.size() ? peek().start() : text.length(), "a modifier that is held");
+    }
+    if (isComma(peek())) {
+      at++;
+    }
+    List<Step> inner = new ArrayList<>();
+    do {
+      skipFiller();
+      int times = 1;
+      if (peek() instanceof Name(Before(int n), _, _, _)) {
+        times = n;
+        at++;
+        skipFiller();
+      }
+      Step step =
+          keyOrPointer(Modifiers.NONE, true)
+              .orElseThrow(
+                  () -> expected(at < tokens.size() ? peek().start() : text.length(), "a key"));
+      if (peek() instanceof Name(After(int n), _, _, _)) {
+        times = n;
+        at++;
+      }
+      for (int i = 0; i < times; i++) {
+        inner.add(step);
+      }
+      skipFiller();
+    } while (acceptSeparator() || acceptAnd());
+    if (inner.size() > Gesture.MOST_STEPS) {
+      throw expected(0, "at most " + Gesture.MOST_STEPS + " steps");
+    }
+    return List.of(new Step.Hold(Held.of(held), inner));
+  }
+
+  private boolean acceptAnd() {
+    if (peek() instanceof Name(And _, _, _, _)) {
+      at++;
+      return true;
+    }
+    return false;
+  }
+
+  private Optional<Step> keyOrPointer(Modifiers held, boolean signAllowed) {
+    skipFiller();
+    Token token = peek();
+    Optional<Step> step =
+        switch (token) {
+          case Name(Presses(KeyRef key), _, _, _) ->
+              Optional.of(new Step.Stroke(Held.of(held), key));
+          case Name(Points(PointerAct act), _, _, _) ->
+              Optional.of(new Step.Pointing(Held.of(held), act));
+          case Literal l when signAllowed || Character.isLetterOrDigit(l.codePoint()) ->
+              Optional.of(new Step.Stroke(Held.of(held), new KeyRef.Typed(l.codePoint())));
+          case null, default -> Optional.empty();
+        };
+    if (step.isPresent()) {
+      at++;
+      return Optional.of(range(step.get()));
+    }
+    return step;
+  }
+
+  /** {@code 1-9}, {@code F1 to F12}: a family, where nothing else could be meant. */
+  private Step range(Step first) {
+    if (!(first instanceof Step.Stroke(Held held, KeyRef from))
+        || at + 1 >= tokens.size()
+        || !isRangeSign(tokens.get(at))) {
+      return first;
+    }
+    Token last = tokens.get(at + 1);
+    Optional<KeyRef> to =
+        switch (last) {
+          case Literal l -> Optional.of(new KeyRef.Typed(l.codePoint()));
+          case Name(Presses(KeyRef key), _, _, _) -> Optional.of(key);
+          default -> Optional.empty();
+        };
+    boolean digits =
+        from instanceof KeyRef.Typed(int a)
+            && to.orElse(from) instanceof KeyRef.Typed(int b)
+            && Character.isDigit(a)
+            && Character.isDigit(b);
+    boolean functions =
+        from.toString().matches("F\\d+") && to.orElse(from).toString().matches("F\\d+");
+    if (to.isEmpty() || !(digits || functions)) {
+      return first;
+    }
+    String written = from + ".." + to.get();
+    try {
+      Gesture family = Gesture.parse("{" + written + "}");
+      at += 2;
+      return new Step.Stroke(held, ((Step.Stroke) family.steps().getFirst()).key());
+    } catch (GestureSyntaxException e) {
+      throw expected(last.start(), "a key further on, as in 1 to 9");
+    }
+  }
+
+  private static boolean isRangeSign(Token token) {
+    return switch (token) {
+      case Unknown u -> u.word().matches("(?i)to|through|\\.\\.|…");
+      case Literal l -> "-\u2013\u2026".indexOf(l.codePoint()) >= 0;
+      case Name _, Quoted _ -> false;
+    };
+  }
+
+  // ---- what joins and separates
+
+  /**
+   * Passes a plus, a dash, a comma-free "and" between a modifier and what it is held with. A sign
+   * such as the looped square needs none, so that a plus at its end is a key.
+   */
+  private boolean acceptJoin(boolean afterSign, int end) {
+    if (at >= tokens.size()) {
+      return false;
+    }
+    if (acceptAnd()) {
+      return true;
+    }
+    if (peek() instanceof Literal(int c, _, _) && (c == '+' || c == '&' || isDash(c))) {
+      boolean last = at + 1 >= tokens.size() || isSeparator(at + 1);
+      if (last && afterSign && peek().start() == end) {
+        return false;
+      }
+      at++;
+      return true;
+    }
+    return false;
+  }
+
+  private static boolean isDash(int c) {
+    return c == '-' || c == '\u2010' || c == '\u2011' || c == '\u2013' || c == '\u2014';
+  }
+
+  private boolean isSeparator(int index) {
+    return index < tokens.size() && (isThen(tokens.get(index)) || isComma(tokens.get(index)));
+  }
+
+  private static boolean isThen(Token token) {
+    return token instanceof Name(Then _, _, _, _);
+  }
+
+  private static boolean isComma(Token token) {
+    return token instanceof Literal(int c, _, _) && (c == ',' || c == ';');
+  }
+
+  private boolean acceptSeparator() {
+    boolean accepted = false;
+    if (isComma(peek())) {
+      at++;
+      accepted = true;
+      skipFiller();
+      if (acceptAnd()) {
+        skipFiller();
+      }
+    }
+    if (isThen(peek())) {
+      at++;
+      accepted = true;
+    }
+    return accepted;
+  }
+
+  private void skipFiller() {
+    while (at < tokens.size() && peek() instanceof Name(Filler _, _, _, _)) {
+      at++;
+    }
+  }
+
+  private boolean isKeyAt(int index) {
+    return switch (index < tokens.size() ? tokens.get(index) : peek()) {
+      case Name n -> n.meaning() instanceof Presses;
+      case Literal l -> Character.isLetterOrDigit(l.codePoint());
+      case Quoted _, Unknown _ -> false;
+    };
+  }
+
+  private boolean spaceBefore(int index) {
+    return index > 0
+        && index < tokens.size()
+        && tokens.get(index).start() > tokens.get(index - 1).end();
+  }
+
+  private Token peek() {
+    return at < tokens.size() ? tokens.get(at) : new Unknown("", text.length(), text.length());
+  }
+
+  // ---- tokens
+
+  private void tokenize() {
+    int i = 0;
+    while (i < text.length()) {
+      int c = text.codePointAt(i);
+      int next = i + Character.charCount(c);
+      Optional<Meaning> sign = SpokenNames.sign(c);
+      if (Character.isWhitespace(c) || c == '\u00a0' || c == '\ufe0f' || c == '\u200b') {
+        i = next;
+      } else if (Character.isISOControl(c)) {
+        throw expected(i, "text without control characters");
+      } else if (sign.isPresent()) {
+        sawSign = true;
+        tokens.add(new Name(sign.get(), i, next, true));
+        i = next;
+      } else if (c == '"' || c == '\u201c' || c == '\u201e') {
+        i = quoted(i);
+      } else if (Character.isLetterOrDigit(c)) {
+        i = word(i);
+      } else if (text.startsWith("..", i)) {
+        tokens.add(new Unknown("..", i, i + 2));
+        i += 2;
+      } else {
+        tokens.add(new Literal(c, i, next));
+        i = next;
+      }
+    }
+    if (tokens.isEmpty()) {
+      throw expected(0, "a gesture");
+    }
+    for (Token token : tokens) {
+      if (token instanceof Unknown unknown && !isRangeSign(unknown)) {
+        throw expected(unknown.start(), "a key or modifier; “" + unknown.word() + "” is none");
+      }
+    }
+  }
+
+  private int quoted(int start) {
+    int end = start + 1;
+    while (end < text.length() && "\"\u201d\u201c".indexOf(text.charAt(end)) < 0) {
+      end++;
+    }
+    if (end >= text.length() || end == start + 1) {
+      tokens.add(new Literal(text.codePointAt(start), start, start + 1));
+      return start + 1;
+    }
+    tokens.add(new Quoted(text.substring(start + 1, end), start, end + 1));
+    return end + 1;
+  }
+
+  /**
+   * The longest phrase from here on that is known, or a single character, or a word that is not.
+   */
+  private int word(int start) {
+    List<Integer> ends = new ArrayList<>();
+    int i = start;
+    while (ends.size() < SpokenNames.LONGEST_PHRASE) {
+      int end = endOfWord(i);
+      if (end == i) {
+        break;
+      }
+      ends.add(end);
+      i = end;
+      if (i < text.length() && (" -_\u2011/".indexOf(text.charAt(i)) >= 0)) {
+        i++;
+      }
+    }
+    for (int n = ends.size(); n > 0; n--) {
+      int end = ends.get(n - 1);
+      Optional<Meaning> meaning = meaning(text.substring(start, end), n);
+      if (meaning.isPresent()) {
+        sawWords |= !(meaning.get() instanceof Presses || meaning.get() instanceof Holds) || n > 1;
+        tokens.add(new Name(meaning.get(), start, end, false));
+        return end;
+      }
+    }
+    int end = ends.getFirst();
+    String word = text.substring(start, end);
+    if (word.codePointCount(0, word.length()) == 1) {
+      tokens.add(new Literal(word.codePointAt(0), start, end));
+    } else {
+      tokens.add(new Unknown(word, start, end));
+    }
+    return end;
+  }
+
+  private Optional<Meaning> meaning(String phrase, int words) {
+    String folded = phrase.toLowerCase(Locale.ROOT).replaceAll("[-_\u2011 ]+", " ");
+    // "Ctrl-Left" and "Alt-Right Shift": a dash after a modifier joins; it never makes a phrase.
+    if (words > 1) {
+      String firstWord = folded.substring(0, Math.max(folded.indexOf(' '), 0));
+      boolean dashed = phrase.indexOf('-') >= 0 || phrase.indexOf('\u2011') >= 0;
+      if (dashed && SpokenNames.phrase(firstWord).filter(Holds.class::isInstance).isPresent()) {
+        return Optional.empty();
+      }
+      if (phrase.contains("/") && !folded.equals("pause/break")) {
+        return Optional.empty();
+      }
+    }
+    Modifiers own = ownWords.get(folded);
+    return own != null ? Optional.of(new Holds(own)) : SpokenNames.phrase(folded);
+  }
+
+  private int endOfWord(int start) {
+    int i = start;
+    while (i < text.length()
+        && Character.isLetterOrDigit(text.codePointAt(i))
+        && SpokenNames.sign(text.codePointAt(i)).isEmpty()) {
+      i += Character.charCount(text.codePointAt(i));
+    }
+    return i;
+  }
+
+  private GestureSyntaxException expected(int where, String what) {
+    return new GestureSyntaxException(text, where + 1, what);
+  }
+}
