@@ -16,7 +16,8 @@ import polydex.files.FileProblem;
       TraceCommand.class,
       ConflictsCommand.class,
       ImportCommand.class,
-      NotationCommand.class
+      NotationCommand.class,
+      LayoutCommand.class
     },
     synopsisSubcommandLabel = "COMMAND",
     mixinStandardHelpOptions = true,

@@ -16,7 +16,6 @@ import picocli.CommandLine.Spec;
 import polydex.boards.Layout;
 import polydex.boards.Presses;
 import polydex.catalog.Environment;
-import polydex.files.FileProblem;
 import polydex.files.json.ModelJson;
 import polydex.keys.Gesture;
 import polydex.keys.GestureReader;
@@ -48,7 +47,8 @@ final class NotationCommand implements Callable<Integer> {
       names = "--layout",
       paramLabel = "LAYOUT",
       defaultValue = "us",
-      description = "The layout under the fingers, by id or title; us if left out.")
+      description =
+          "The layout under the fingers: its id or title, or xkb: and the name of an installed one; us if left out.")
   private String layout;
 
   @Option(
@@ -74,7 +74,7 @@ final class NotationCommand implements Callable<Integer> {
   @Override
   public Integer call() throws Exception {
     Workspace workspace = source.workspace();
-    Layout under = layout(workspace);
+    Layout under = LayoutCommand.layout(spec, source, workspace, layout);
     GestureReader reader = reader(workspace);
     List<Answer> answers = texts.stream().map(t -> answer(t, reader, under)).toList();
     PrintWriter out = spec.commandLine().getOut();
@@ -84,18 +84,6 @@ final class NotationCommand implements Callable<Integer> {
       answers.forEach(a -> print(out, a));
     }
     return answers.stream().allMatch(a -> a.refusal().isEmpty()) ? Main.DONE : Main.NO;
-  }
-
-  private Layout layout(Workspace workspace) throws FileProblem {
-    return source
-        .layout(workspace, layout)
-        .orElseThrow(
-            () ->
-                new ParameterException(
-                    spec.commandLine(),
-                    "There is no layout “%s”. There are: %s."
-                        .formatted(
-                            layout, String.join(", ", workspace.world().layouts().keySet()))));
   }
 
   private GestureReader reader(Workspace workspace) {

@@ -10,10 +10,13 @@ import polydex.boards.Layout;
 import polydex.files.FileProblem;
 import polydex.files.Shipped;
 import polydex.files.store.Store;
+import polydex.files.xkb.XkbLayouts;
 import polydex.workspace.Workspace;
 
 /** Where a command that needs no data of the user's gets its layouts and platforms from. */
 final class OptionalSource {
+  private static final String INSTALLED = "xkb:";
+
   @ArgGroup(multiplicity = "0..1")
   private @Nullable Choice choice;
 
@@ -37,8 +40,12 @@ final class OptionalSource {
     }
   }
 
-  /** A layout of the workspace by id or title. */
+  /** A layout of the workspace by id or title, or an installed one by its name: {@code xkb:de}. */
   Optional<Layout> layout(Workspace workspace, String name) throws FileProblem {
+    if (name.startsWith(INSTALLED)) {
+      return Optional.of(
+          new XkbLayouts(XkbLayouts.USUAL).layout(name.substring(INSTALLED.length())));
+    }
     String wanted = name.strip().toLowerCase(Locale.ROOT);
     return workspace.world().layouts().values().stream()
         .filter(l -> l.id().equals(wanted) || l.title().toLowerCase(Locale.ROOT).equals(wanted))

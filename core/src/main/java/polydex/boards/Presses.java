@@ -173,9 +173,24 @@ public sealed interface Presses {
 
   private static Optional<String> addText(String text, Held held, Layout layout, List<Made> made) {
     return text.codePoints()
-        .mapToObj(c -> addCharacter(c, held, layout, made))
+        .mapToObj(c -> addTyped(c, held, layout, made))
         .flatMap(Optional::stream)
         .findFirst();
+  }
+
+  /** A character of a text may take a dead key first; the key of a stroke may not. */
+  private static Optional<String> addTyped(
+      int codePoint, Held held, Layout layout, List<Made> made) {
+    Optional<List<Layout.Typing>> composing =
+        layout.typing(codePoint).isPresent() ? Optional.empty() : layout.composing(codePoint);
+    if (composing.isEmpty()) {
+      return addCharacter(codePoint, held, layout, made);
+    }
+    for (Layout.Typing typing : composing.get()) {
+      Held level = held.with(held.modifiers().and(typing.level()));
+      made.add(new Made(new Physical.Press(level, typing.key()), false));
+    }
+    return Optional.empty();
   }
 
   private static Optional<String> addCharacter(

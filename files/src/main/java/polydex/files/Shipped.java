@@ -21,8 +21,20 @@ import polydex.workspace.Workspace;
 
 /** What ships with the program as open text files: boards, layouts, a start and the demo. */
 public final class Shipped {
-  private static final List<String> BOARDS = List.of("full-ansi", "compact-ansi", "slate-lite");
-  private static final List<String> LAYOUTS = List.of("us", "uk", "de");
+  private static final List<String> BOARDS =
+      List.of(
+          "full-ansi",
+          "full-iso",
+          "full-jis",
+          "tenkeyless-ansi",
+          "tenkeyless-iso",
+          "compact-ansi",
+          "compact-iso",
+          "slate-lite");
+  private static final List<String> LAYOUTS =
+      List.of(
+          "us", "us-intl", "uk", "de", "ch", "fr", "es", "it", "se", "pl", "br", "dvorak",
+          "colemak", "jp", "gr", "ua");
 
   private Shipped() {}
 

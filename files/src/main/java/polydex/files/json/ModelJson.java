@@ -18,6 +18,7 @@ import com.fasterxml.jackson.databind.cfg.MutableConfigOverride;
 import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.module.SimpleModule;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.fasterxml.jackson.databind.ser.std.ToStringSerializer;
 import com.fasterxml.jackson.databind.util.StdConverter;
 import com.fasterxml.jackson.datatype.jdk8.Jdk8Module;
@@ -81,6 +82,13 @@ public final class ModelJson {
     } catch (JsonProcessingException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  /** Writes a value as a file of its own, which names its format first. */
+  public static String writeFile(String format, Object value) {
+    ObjectNode file = MAPPER.createObjectNode().put("format", format);
+    file.setAll((ObjectNode) MAPPER.valueToTree(value));
+    return writePretty(file);
   }
 
   private static String path(JsonProcessingException e) {
