@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import polydex.boards.Board;
 import polydex.boards.Layout;
+import polydex.catalog.Action;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
@@ -36,29 +37,41 @@ public final class Shipped {
           "us", "us-intl", "uk", "de", "ch", "fr", "es", "it", "se", "pl", "br", "dvorak",
           "colemak", "jp", "gr", "ua");
 
+  private static final List<String> STANDARDS =
+      List.of("desktop-conventions", "aria-widgets", "readline-emacs");
+
   private Shipped() {}
 
-  /** What a new file begins with: boards, layouts, and one plain computer. */
+  /** What a new file begins with: boards, layouts, one plain computer, and keymaps of standards. */
   public static Workspace start() {
-    return workspace("start");
+    return workspace("start", true);
   }
 
   /** The demo without its history. */
   public static Workspace demo() {
-    return workspace("demo");
+    return workspace("demo", false);
   }
 
-  private static Workspace workspace(String folder) {
+  private static Workspace workspace(String folder, boolean withStandards) {
     List<Environment> environments = new ArrayList<>();
+    List<Action> actions =
+        new ArrayList<>(read(folder + "/actions.json", ActionsFile.class).actions());
     Map<String, List<Binding>> bindings = new LinkedHashMap<>();
     for (String id : text(folder + "/keymaps/index.txt").lines().toList()) {
       KeymapFile keymap = read(folder + "/keymaps/" + id + ".json", KeymapFile.class);
       environments.add(keymap.environment());
       bindings.put(keymap.environment().id(), keymap.bindings());
     }
+    if (withStandards) {
+      for (String standard : STANDARDS) {
+        KeymapFile keymap = read("standards/" + standard + ".json", KeymapFile.class);
+        environments.add(keymap.environment());
+        actions.addAll(keymap.actions());
+        bindings.put(keymap.environment().id(), keymap.bindings());
+      }
+    }
     return Workspace.of(
-        Catalog.of(
-            read(folder + "/actions.json", ActionsFile.class).actions(), environments, bindings),
+        Catalog.of(actions, environments, bindings),
         BOARDS.stream().map(b -> read("boards/" + b + ".json", Board.class)).toList(),
         LAYOUTS.stream().map(l -> read("layouts/" + l + ".json", Layout.class)).toList(),
         read(folder + "/setups.json", SetupsFile.class).setups());

@@ -11,6 +11,7 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.StreamReadFeature;
 import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonMappingException;
+import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.annotation.JsonDeserialize;
 import com.fasterxml.jackson.databind.annotation.JsonSerialize;
@@ -18,6 +19,7 @@ import com.fasterxml.jackson.databind.cfg.MutableConfigOverride;
 import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.module.SimpleModule;
+import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.fasterxml.jackson.databind.ser.std.ToStringSerializer;
 import com.fasterxml.jackson.databind.util.StdConverter;
@@ -45,6 +47,8 @@ import polydex.route.Remap;
  */
 public final class ModelJson {
   private static final ObjectMapper MAPPER = mapper();
+  private static final ObjectMapper LENIENT =
+      MAPPER.copy().disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES);
   private static final Pattern MISSING =
       Pattern.compile("Null value for creator property '(\\w+)'");
 
@@ -57,8 +61,13 @@ public final class ModelJson {
    * @throws FileProblem with the file, the line and the path in it
    */
   public static <T> T read(String name, String json, Class<T> type) throws FileProblem {
+    return read(MAPPER, name, json, type);
+  }
+
+  private static <T> T read(ObjectMapper mapper, String name, String json, Class<T> type)
+      throws FileProblem {
     try {
-      return MAPPER.readValue(json, type);
+      return mapper.readValue(json, type);
     } catch (JsonProcessingException e) {
       JsonLocation at = e.getLocation();
       String line = at == null ? "" : ", line " + at.getLineNr();
@@ -82,6 +91,36 @@ public final class ModelJson {
     } catch (JsonProcessingException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  /**
+   * Reads a value, passing over fields that the model does not know.
+   *
+   * @throws FileProblem as {@link #read}
+   */
+  static <T> T readLenient(String name, String json, Class<T> type) throws FileProblem {
+    return read(LENIENT, name, json, type);
+  }
+
+  /** The tree of a JSON object. */
+  static JsonNode tree(String name, String json) throws FileProblem {
+    JsonNode tree = read(MAPPER, name, json, JsonNode.class);
+    if (!tree.isObject()) {
+      throw new FileProblem(name + ", line 1: expected an object in curly brackets.");
+    }
+    return tree;
+  }
+
+  static JsonNode treeOf(Object value) {
+    return MAPPER.valueToTree(value);
+  }
+
+  static ArrayNode emptyArray() {
+    return MAPPER.createArrayNode();
+  }
+
+  static String pretty(JsonNode tree) {
+    return writePretty(tree) + "\n";
   }
 
   /** Writes a value as a file of its own, which names its format first. */
