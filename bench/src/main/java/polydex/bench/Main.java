@@ -10,6 +10,7 @@ import java.sql.Statement;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import org.apache.commons.csv.CSVFormat;
 import polydex.catalog.Action;
@@ -17,7 +18,8 @@ import polydex.catalog.ActionSearch;
 import polydex.catalog.Binding;
 import polydex.conflict.ConflictFinder;
 import polydex.files.Shipped;
-import polydex.files.table.BindingTable;
+import polydex.files.lists.Intake;
+import polydex.files.lists.ListReader;
 import polydex.keys.Gesture;
 import polydex.route.SetupTraces;
 import polydex.route.Tracer;
@@ -166,8 +168,9 @@ public final class Main {
         "bring in a CSV, read and planned / Commons CSV alone",
         "%,d lines".formatted(world.catalog().bindings("app").size()),
         () -> {
-          BindingTable table = BindingTable.read(list);
-          return BindingIntake.plan(start, table.rows(), table.refused()).taken().size();
+          Intake intake =
+              Intake.of(start, ListReader.read(list), Optional.empty(), Optional.empty());
+          return BindingIntake.plan(start, intake.request()).taken().size();
         },
         () -> {
           try (var reader = Files.newBufferedReader(list)) {

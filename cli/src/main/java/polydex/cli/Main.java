@@ -17,7 +17,8 @@ import polydex.files.FileProblem;
       ConflictsCommand.class,
       ImportCommand.class,
       NotationCommand.class,
-      LayoutCommand.class
+      LayoutCommand.class,
+      KeymapCommand.class
     },
     synopsisSubcommandLabel = "COMMAND",
     mixinStandardHelpOptions = true,

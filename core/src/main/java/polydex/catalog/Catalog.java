@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -100,6 +101,23 @@ public final class Catalog {
         merged(actions(), moreActions, Action::id),
         merged(environments(), moreEnvironments, Environment::id),
         all);
+  }
+
+  /** This catalogue without some bindings of an environment. */
+  public Catalog without(String environment, Set<String> ids) {
+    return withBindings(
+        environment, bindings(environment).stream().filter(b -> !ids.contains(b.id())).toList());
+  }
+
+  /**
+   * This catalogue with other bindings for an environment.
+   *
+   * @throws IllegalArgumentException as {@link #of}
+   */
+  public Catalog withBindings(String environment, List<Binding> list) {
+    Map<String, List<Binding>> all = new LinkedHashMap<>(bindings);
+    all.put(environment, list);
+    return of(actions(), environments(), all);
   }
 
   private static <T> List<T> merged(List<T> here, List<T> more, Function<T, String> id) {

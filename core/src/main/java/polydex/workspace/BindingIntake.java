@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -18,16 +19,20 @@ import polydex.catalog.Environment;
 import polydex.catalog.Environment.Application;
 import polydex.catalog.Environment.Platform;
 import polydex.catalog.Environment.WhenBroken;
+import polydex.catalog.TitleMatcher;
+import polydex.catalog.TitleMatcher.Match;
 import polydex.catalog.Version;
 import polydex.keys.Gesture;
+import polydex.keys.GestureReader;
 import polydex.keys.GestureSyntaxException;
-import polydex.route.Machine;
 import polydex.route.Setup;
 
 /**
  * Works out what a list of bindings from outside would change, without changing anything. Names are
- * compared without regard to case and surrounding space; what is not known is made. O(rows +
- * bindings).
+ * compared without regard to case and surrounding space; titles that only resemble a known action
+ * are proposed, and made anew until the user has said that they mean it. Gestures are read in any
+ * written form, several to a cell. What came from an earlier version of the same list is compared
+ * with this one. O(rows + bindings), and a title matched by meaning costs its postings.
  */
 public final class BindingIntake {
 
@@ -39,7 +44,8 @@ public final class BindingIntake {
    * @param isPlatform whether it was given as a platform
    * @param context the name of a context; empty for anywhere
    * @param action the title of an action
-   * @param gesture in notation
+   * @param gesture one gesture or several, in any form
+   * @param note what else the line says; may be empty
    */
   public record Row(
       int line,
@@ -47,15 +53,42 @@ public final class BindingIntake {
       boolean isPlatform,
       String context,
       String action,
-      String gesture) {}
+      String gesture,
+      String note) {
+    /** A line that says nothing else. */
+    public Row(
+        int line,
+        String environment,
+        boolean isPlatform,
+        String context,
+        String action,
+        String gesture) {
+      this(line, environment, isPlatform, context, action, gesture, "");
+    }
+  }
 
   /**
-   * A line that is taken.
+   * A binding that is taken.
    *
    * @param row the line
    * @param gesture what its gesture was read as
    */
   public record Taken(Row row, Gesture gesture) {}
+
+  /**
+   * A binding that an earlier version of the list had otherwise.
+   *
+   * @param before its gesture then
+   * @param gesture its gesture now
+   */
+  public record Changed(Row row, Gesture before, Gesture gesture) {}
+
+  /**
+   * A binding that came from an earlier version of the list and is not in this one.
+   *
+   * @param environment the id
+   */
+  public record Gone(String environment, Binding binding) {}
 
   /**
    * A line that is not taken.
@@ -67,44 +100,119 @@ public final class BindingIntake {
   public record Refused(int line, String text, String reason) {}
 
   /**
+   * A title that may mean an action that is known.
+   *
+   * @param title as the list has it
+   * @param matches the likeliest first
+   */
+  public record Proposal(String title, List<Match> matches) {}
+
+  /**
+   * What is asked.
+   *
+   * @param list the name of the list, under which it is remembered; none to remember nothing
+   * @param rows the lines that could be read
+   * @param refused the lines that could not, which the plan repeats
+   * @param meant for titles of the list the id of the action that the user says they mean
+   * @param sureFrom titles that are at least so like a known action are taken for it, 0 to 1; over
+   *     1 for none
+   * @param dropGone whether what is gone from the list goes from here too
+   */
+  public record Request(
+      Optional<String> list,
+      List<Row> rows,
+      List<Refused> refused,
+      Map<String, String> meant,
+      double sureFrom,
+      boolean dropGone) {
+    /** Nobody is sure of anything, and nothing is dropped. */
+    public static Request of(Optional<String> list, List<Row> rows, List<Refused> refused) {
+      return new Request(list, rows, refused, Map.of(), 2, false);
+    }
+
+    /** The same where the user has said what some titles mean. */
+    public Request meaning(Map<String, String> titles) {
+      return new Request(list, rows, refused, Map.copyOf(titles), sureFrom, dropGone);
+    }
+
+    /** The same where likeness from a score on is enough. */
+    public Request sureFrom(double score) {
+      return new Request(list, rows, refused, meant, score, dropGone);
+    }
+
+    /** The same where what is gone goes, or stays. */
+    public Request dropGone(boolean drop) {
+      return new Request(list, rows, refused, meant, sureFrom, drop);
+    }
+  }
+
+  /**
    * What would happen.
    *
    * @param taken new bindings
+   * @param changed bindings that an earlier version of the list had otherwise
    * @param known lines that say what is known already
+   * @param gone what an earlier version of the list had and this one has not
    * @param refused lines that can't be taken
+   * @param proposals titles that may mean an action that is known, each once
    * @param change what bringing them in does
    */
   public record Plan(
-      List<Taken> taken, List<Row> known, List<Refused> refused, Change.Edit change) {
+      List<Taken> taken,
+      List<Changed> changed,
+      List<Row> known,
+      List<Gone> gone,
+      List<Refused> refused,
+      List<Proposal> proposals,
+      Change.Edit change) {
     /** Copies the lists. */
     public Plan {
       taken = List.copyOf(taken);
+      changed = List.copyOf(changed);
       known = List.copyOf(known);
+      gone = List.copyOf(gone);
       refused = List.copyOf(refused);
+      proposals = List.copyOf(proposals);
+    }
+
+    /** Whether there is anything to do. */
+    public boolean changesSomething() {
+      return !change.before().catalog().equals(change.after().catalog());
     }
   }
 
   private static final int LONGEST_NAME = 200;
-  private static final Pattern SPACES = Pattern.compile("\\s+");
+  private static final Pattern SPACES = Pattern.compile("\\s{2,}|[\\s&&[^ ]]");
 
   private final Workspace before;
+  private final Request request;
   private final Map<String, Action> actionsByTitle = new HashMap<>();
   private final Map<String, Environment> environmentsByTitle = new HashMap<>();
   private final Set<String> ids = new HashSet<>();
   private final Map<String, Action> newActions = new LinkedHashMap<>();
   private final Map<String, Environment> changedEnvironments = new LinkedHashMap<>();
   private final List<Environment> newEnvironments = new ArrayList<>();
-  private final Map<String, List<Binding>> newBindings = new LinkedHashMap<>();
+  private final Map<String, Map<String, Binding>> newBindings = new LinkedHashMap<>();
   private final Map<String, Set<String>> present = new HashMap<>();
+  private final Map<String, Set<String>> listed = new HashMap<>();
   private final Map<String, Map<String, Context>> contexts = new HashMap<>();
-  private final List<Taken> taken = new ArrayList<>();
+  private final Map<GestureReader, Map<String, Object>> cells = new HashMap<>();
+  private final Map<String, GestureReader> readers = new HashMap<>();
+  private final Map<String, String> learnt = new HashMap<>();
+  private final Map<String, Proposal> proposals = new LinkedHashMap<>();
+  private final List<NewRow> fresh = new ArrayList<>();
   private final List<Row> known = new ArrayList<>();
   private final List<Refused> refused;
+  private final TitleMatcher matcher;
 
-  private BindingIntake(Workspace before, List<Refused> refusedBefore) {
+  private record NewRow(Row row, String environment, Binding binding) {}
+
+  private BindingIntake(Workspace before, Request request) {
     this.before = before;
-    refused = new ArrayList<>(refusedBefore);
+    this.request = request;
+    refused = new ArrayList<>(request.refused());
     Catalog catalog = before.catalog();
+    matcher = new TitleMatcher(catalog.actions());
     for (Action action : catalog.actions()) {
       actionsByTitle.putIfAbsent(fold(action.title()), action);
       ids.add(action.id());
@@ -114,18 +222,25 @@ public final class BindingIntake {
       environmentsByTitle.putIfAbsent(fold(environment.id()), environment);
       ids.add(environment.id());
     }
+    before.remembered().titles().forEach(this::means);
+    request.meant().forEach((title, action) -> learnt.put(fold(title), action));
+    learnt.forEach(this::means);
   }
 
-  /**
-   * The plan for a list.
-   *
-   * @param rows the lines that could be read
-   * @param refused the lines that could not, which the plan repeats
-   */
-  public static Plan plan(Workspace before, List<Row> rows, List<Refused> refused) {
-    BindingIntake intake = new BindingIntake(before, refused);
-    rows.forEach(intake::add);
+  private void means(String folded, String action) {
+    before.catalog().action(action).ifPresent(a -> actionsByTitle.put(folded, a));
+  }
+
+  /** The plan for a list. */
+  public static Plan plan(Workspace before, Request request) {
+    BindingIntake intake = new BindingIntake(before, request);
+    request.rows().forEach(intake::add);
     return intake.plan();
+  }
+
+  /** The plan for a list that is not remembered. */
+  public static Plan plan(Workspace before, List<Row> rows, List<Refused> refused) {
+    return plan(before, Request.of(Optional.empty(), rows, refused));
   }
 
   private void add(Row row) {
@@ -134,11 +249,31 @@ public final class BindingIntake {
       refuse(row, problem.get());
       return;
     }
-    try {
-      take(row, Gesture.parse(row.gesture()));
-    } catch (GestureSyntaxException e) {
-      refuse(row, e.getMessage());
+    Environment known = environmentsByTitle.get(fold(row.environment()));
+    GestureReader reader =
+        known == null
+            ? GestureReader.PLAIN
+            : readers.computeIfAbsent(known.id(), _ -> known.reader());
+    switch (cell(row.gesture(), reader)) {
+      case GestureCell cell -> take(row, cell);
+      case GestureSyntaxException e -> refuse(row, e.getMessage());
+      default -> throw new IllegalStateException("Neither read nor refused");
     }
+  }
+
+  /** Lists repeat themselves: what was read once is not read again. */
+  private Object cell(String text, GestureReader reader) {
+    return cells
+        .computeIfAbsent(reader, _ -> new HashMap<>())
+        .computeIfAbsent(
+            text,
+            t -> {
+              try {
+                return GestureCell.read(t, reader);
+              } catch (GestureSyntaxException e) {
+                return e;
+              }
+            });
   }
 
   private static Optional<String> problem(Row row) {
@@ -151,11 +286,17 @@ public final class BindingIntake {
     if (row.gesture().isBlank()) {
       return Optional.of("No gesture is given.");
     }
-    for (String name : List.of(row.environment(), row.context(), row.action())) {
-      if (name.length() > LONGEST_NAME) {
-        return Optional.of("A name is longer than " + LONGEST_NAME + " characters.");
-      }
-      if (name.codePoints().anyMatch(Character::isISOControl)) {
+    return problem(row.environment())
+        .or(() -> problem(row.context()))
+        .or(() -> problem(row.action()));
+  }
+
+  private static Optional<String> problem(String name) {
+    if (name.length() > LONGEST_NAME) {
+      return Optional.of("A name is longer than " + LONGEST_NAME + " characters.");
+    }
+    for (int i = 0; i < name.length(); i++) {
+      if (Character.isISOControl(name.charAt(i))) {
         return Optional.of("A name has control characters in it.");
       }
     }
@@ -166,37 +307,69 @@ public final class BindingIntake {
     refused.add(new Refused(row.line(), row.action() + ": " + row.gesture(), reason));
   }
 
-  private void take(Row row, Gesture gesture) {
+  private void take(Row row, GestureCell cell) {
     Environment environment = environment(row);
     Context context = context(environment, row.context());
     Action action = action(row.action());
-    String key = key(context.id(), action.id(), gesture);
-    Set<String> here =
-        present.computeIfAbsent(environment.id(), e -> presentIn(before.catalog(), e));
-    if (!here.add(key)) {
-      known.add(row);
-      return;
+    for (Gesture gesture : cell.gestures()) {
+      String key = context.id() + ":" + action.id() + ":" + gesture;
+      Set<String> here = present.computeIfAbsent(environment.id(), this::presentIn);
+      listed.computeIfAbsent(environment.id(), _ -> new HashSet<>()).add(key);
+      if (!here.add(key)) {
+        known.add(row);
+        continue;
+      }
+      Binding binding = binding(key, action, gesture, context, row, cell);
+      newBindings.computeIfAbsent(environment.id(), _ -> new LinkedHashMap<>()).put(key, binding);
+      fresh.add(new NewRow(row, environment.id(), binding));
     }
-    newBindings
-        .computeIfAbsent(environment.id(), _ -> new ArrayList<>())
-        .add(Binding.of(key, action.id(), gesture, context.id()));
-    taken.add(new Taken(row, gesture));
   }
 
-  private static Set<String> presentIn(Catalog catalog, String environment) {
+  private static Binding binding(
+      String id, Action action, Gesture gesture, Context context, Row row, GestureCell cell) {
+    String note =
+        row.note().isEmpty()
+            ? cell.note()
+            : cell.note().isEmpty() ? row.note() : cell.note() + "; " + row.note();
+    boolean always = cell.since().isEmpty() && cell.until().isEmpty();
+    return new Binding(
+        id,
+        action.id(),
+        gesture,
+        context.id(),
+        always
+            ? Binding.Condition.ALWAYS
+            : new Binding.Condition(cell.since(), cell.until(), Optional.empty(), Optional.empty()),
+        Optional.empty(),
+        note.isEmpty() ? Binding.Remarks.NONE : new Binding.Remarks(note, "", "", false));
+  }
+
+  /** The ids that the program makes of context, action and gesture, whatever ids files gave. */
+  private Set<String> presentIn(String environment) {
     Set<String> keys = new HashSet<>();
-    catalog.bindings(environment).forEach(b -> keys.add(key(b.context(), b.action(), b.gesture())));
+    before
+        .catalog()
+        .bindings(environment)
+        .forEach(b -> keys.add(b.context() + ":" + b.action() + ":" + b.gesture()));
     return keys;
   }
 
-  private static String key(String context, String action, Gesture gesture) {
-    return context + ":" + action + ":" + gesture;
-  }
-
   private Action action(String title) {
+    Action match = actionsByTitle.get(title);
+    if (match != null) {
+      return match;
+    }
     return actionsByTitle.computeIfAbsent(
         fold(title),
         folded -> {
+          List<Match> matches = matcher.match(title);
+          if (!matches.isEmpty() && matches.getFirst().score() >= request.sureFrom()) {
+            learnt.put(folded, matches.getFirst().action().id());
+            return matches.getFirst().action();
+          }
+          if (!matches.isEmpty()) {
+            proposals.put(folded, new Proposal(title.strip(), matches));
+          }
           Action made = Action.of(unused("own." + slug(folded)), title.strip(), "Brought in");
           newActions.put(made.id(), made);
           return made;
@@ -258,68 +431,121 @@ public final class BindingIntake {
     return made;
   }
 
+  // ---- the earlier version of the same list
+
+  private List<Gone> gone() {
+    List<Gone> gone = new ArrayList<>();
+    Optional<Remembered.Source> earlier = request.list().map(before.remembered().lists()::get);
+    earlier.ifPresent(
+        source ->
+            source
+                .bindings()
+                .forEach(
+                    (environment, bindingIds) -> {
+                      Set<String> still = listed.getOrDefault(environment, Set.of());
+                      before.catalog().bindings(environment).stream()
+                          .filter(b -> bindingIds.contains(b.id()) && !still.contains(b.id()))
+                          .forEach(b -> gone.add(new Gone(environment, b)));
+                    }));
+    return gone;
+  }
+
   private Plan plan() {
+    List<Gone> gone = new ArrayList<>(gone());
+    List<Taken> taken = new ArrayList<>();
+    List<Changed> changed = new ArrayList<>();
+    Map<String, Set<String>> dropped = new LinkedHashMap<>();
+    for (NewRow row : fresh) {
+      Optional<Gone> was =
+          gone.isEmpty()
+              ? Optional.empty()
+              : gone.stream().filter(g -> isEarlier(g, row)).findFirst();
+      if (was.isPresent()) {
+        changed.add(new Changed(row.row(), was.get().binding().gesture(), row.binding().gesture()));
+        gone.remove(was.get());
+        drop(dropped, was.get());
+      } else {
+        taken.add(new Taken(row.row(), row.binding().gesture()));
+      }
+    }
+    if (request.dropGone()) {
+      gone.forEach(g -> drop(dropped, g));
+    }
+    Workspace after = after(dropped);
+    return new Plan(
+        taken,
+        changed,
+        known,
+        gone,
+        refused,
+        List.copyOf(proposals.values()),
+        new Change.Edit(
+            title(taken.size(), changed.size(), request.dropGone() ? gone.size() : 0),
+            before,
+            after));
+  }
+
+  private static boolean isEarlier(Gone gone, NewRow row) {
+    return gone.environment().equals(row.environment())
+        && gone.binding().action().equals(row.binding().action())
+        && gone.binding().context().equals(row.binding().context());
+  }
+
+  private static void drop(Map<String, Set<String>> dropped, Gone gone) {
+    dropped
+        .computeIfAbsent(gone.environment(), _ -> new LinkedHashSet<>())
+        .add(gone.binding().id());
+  }
+
+  private Workspace after(Map<String, Set<String>> dropped) {
     // An environment none of whose lines was taken is not made.
     changedEnvironments.keySet().retainAll(newBindings.keySet());
     newEnvironments.removeIf(e -> !newBindings.containsKey(e.id()));
-    Catalog catalog =
-        before
-            .catalog()
-            .with(
-                List.copyOf(newActions.values()),
-                List.copyOf(changedEnvironments.values()),
-                newBindings);
-    Workspace after = before.with(catalog);
+    Catalog catalog = before.catalog();
+    for (Map.Entry<String, Set<String>> d : dropped.entrySet()) {
+      catalog = catalog.without(d.getKey(), d.getValue());
+    }
+    Map<String, List<Binding>> added = new LinkedHashMap<>();
+    newBindings.forEach((e, list) -> added.put(e, List.copyOf(list.values())));
+    catalog =
+        catalog.with(
+            List.copyOf(newActions.values()), List.copyOf(changedEnvironments.values()), added);
+    Remembered remembered = before.remembered().withTitles(learnt);
+    if (request.list().isPresent() && !listed.isEmpty()) {
+      remembered = remembered.withList(request.list().get(), source(catalog));
+    }
+    Workspace after = before.with(catalog).with(remembered);
     for (Environment made : newEnvironments) {
-      Optional<Setup> setup = setupFor(after, made);
+      Optional<Setup> setup = TrialSetup.of(after, made);
       if (setup.isPresent()) {
         after = after.with(setup.get());
       }
     }
-    String title =
-        taken.size() == 1 ? "Bring in 1 binding" : "Bring in %,d bindings".formatted(taken.size());
-    return new Plan(taken, known, refused, new Change.Edit(title, before, after));
+    return after;
   }
 
-  /** A setup in which what was brought in can be traced and drilled at once. */
-  private static Optional<Setup> setupFor(Workspace workspace, Environment made) {
-    Optional<Setup> like = workspace.setup();
-    String title = "To try " + made.title();
-    if (made.kind() instanceof Platform) {
-      Optional<String> board =
-          like.map(Setup::board).or(workspace.world().boards().keySet().stream()::findFirst);
-      Optional<String> layout =
-          like.map(s -> s.machine().layout())
-              .or(workspace.world().layouts().keySet().stream()::findFirst);
-      return board.flatMap(
-          b ->
-              layout.map(
-                  l ->
-                      new Setup(
-                          "setup-" + made.id(),
-                          title,
-                          b,
-                          new Machine(
-                              made.title(),
-                              made.id(),
-                              made.version(),
-                              l,
-                              List.of(),
-                              List.of(),
-                              Set.of(),
-                              Set.of(),
-                              new Machine.Bare()))));
+  /** What came from this list: what it has now, and what stays of what it had. */
+  private Remembered.Source source(Catalog catalog) {
+    Map<String, Set<String>> all = new HashMap<>();
+    request
+        .list()
+        .map(before.remembered().lists()::get)
+        .ifPresent(s -> s.bindings().forEach((e, old) -> all.put(e, new HashSet<>(old))));
+    listed.forEach((e, now) -> all.computeIfAbsent(e, _ -> new HashSet<>()).addAll(now));
+    all.forEach(
+        (environment, kept) -> {
+          Set<String> there = new HashSet<>();
+          catalog.bindings(environment).forEach(b -> there.add(b.id()));
+          kept.retainAll(there);
+        });
+    return new Remembered.Source(all);
+  }
+
+  private static String title(int taken, int changed, int dropped) {
+    if (changed == 0 && dropped == 0) {
+      return taken == 1 ? "Bring in 1 binding" : "Bring in %,d bindings".formatted(taken);
     }
-    return like.map(
-        s ->
-            new Setup(
-                "setup-" + made.id(),
-                title,
-                s.board(),
-                s.machine()
-                    .with(
-                        new Machine.Running(
-                            made.id(), made.version(), Set.of(), List.of(Context.ANYWHERE.id())))));
+    return "Bring in %,d new, %,d changed, %,d gone".formatted(taken, changed, dropped);
   }
 
   private String unused(String wanted) {
@@ -330,8 +556,10 @@ public final class BindingIntake {
     return id;
   }
 
-  private static String fold(String name) {
-    return SPACES.matcher(name.strip()).replaceAll(" ").toLowerCase(Locale.ROOT);
+  static String fold(String name) {
+    String stripped = name.strip();
+    return (SPACES.matcher(stripped).find() ? stripped.replaceAll("\\s+", " ") : stripped)
+        .toLowerCase(Locale.ROOT);
   }
 
   private static String slug(String folded) {

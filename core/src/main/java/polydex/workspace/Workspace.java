@@ -17,11 +17,17 @@ import polydex.route.World;
  * @param world keymaps, boards and layouts
  * @param setups by id, in the order in which they are shown
  * @param current the id of the setup in use; none where there is no setup
+ * @param remembered what was learnt while lists were brought in
  */
-public record Workspace(World world, Map<String, Setup> setups, Optional<String> current) {
+public record Workspace(
+    World world, Map<String, Setup> setups, Optional<String> current, Remembered remembered) {
   /** Nothing yet. */
   public static final Workspace EMPTY =
-      new Workspace(new World(Catalog.EMPTY, Map.of(), Map.of()), Map.of(), Optional.empty());
+      new Workspace(
+          new World(Catalog.EMPTY, Map.of(), Map.of()),
+          Map.of(),
+          Optional.empty(),
+          Remembered.NOTHING);
 
   /** Keeps the order of the setups, and lets go of a choice that is no longer there. */
   public Workspace {
@@ -38,7 +44,11 @@ public record Workspace(World world, Map<String, Setup> setups, Optional<String>
     layouts.forEach(l -> layoutsById.put(l.id(), l));
     Map<String, Setup> setupsById = new LinkedHashMap<>();
     setups.forEach(s -> setupsById.put(s.id(), s));
-    return new Workspace(new World(catalog, boardsById, layoutsById), setupsById, Optional.empty());
+    return new Workspace(
+        new World(catalog, boardsById, layoutsById),
+        setupsById,
+        Optional.empty(),
+        Remembered.NOTHING);
   }
 
   /** Keymaps of platforms and applications. */
@@ -53,18 +63,40 @@ public record Workspace(World world, Map<String, Setup> setups, Optional<String>
 
   /** The same with other keymaps. */
   public Workspace with(Catalog catalog) {
-    return new Workspace(new World(catalog, world.boards(), world.layouts()), setups, current);
+    return new Workspace(
+        new World(catalog, world.boards(), world.layouts()), setups, current, remembered);
   }
 
   /** The same with a setup added, or replaced where its id is known. */
   public Workspace with(Setup setup) {
     Map<String, Setup> more = new LinkedHashMap<>(setups);
     more.put(setup.id(), setup);
-    return new Workspace(world, more, current);
+    return new Workspace(world, more, current, remembered);
   }
 
   /** The same with another setup in use. */
   public Workspace using(Optional<String> setupId) {
-    return new Workspace(world, setups, setupId);
+    return new Workspace(world, setups, setupId, remembered);
+  }
+
+  /** The same with something else remembered. */
+  public Workspace with(Remembered other) {
+    return new Workspace(world, setups, current, other);
+  }
+
+  /** The same with a board added, or replaced where its id is known. */
+  public Workspace with(Board board) {
+    Map<String, Board> more = new LinkedHashMap<>(world.boards());
+    more.put(board.id(), board);
+    return new Workspace(
+        new World(world.catalog(), more, world.layouts()), setups, current, remembered);
+  }
+
+  /** The same with a layout added, or replaced where its id is known. */
+  public Workspace with(Layout layout) {
+    Map<String, Layout> more = new LinkedHashMap<>(world.layouts());
+    more.put(layout.id(), layout);
+    return new Workspace(
+        new World(world.catalog(), world.boards(), more), setups, current, remembered);
   }
 }

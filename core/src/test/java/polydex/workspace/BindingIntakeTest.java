@@ -181,6 +181,7 @@ class BindingIntakeTest {
     Workspace gone = HERE.using(Optional.of("nowhere"));
     assertThat(gone.current()).contains("setup");
     assertThat(Workspace.EMPTY.setup()).isEmpty();
-    assertThat(new Workspace(HERE.world(), Map.of(), HERE.current()).current()).isEmpty();
+    assertThat(new Workspace(HERE.world(), Map.of(), HERE.current(), Remembered.NOTHING).current())
+        .isEmpty();
   }
 }

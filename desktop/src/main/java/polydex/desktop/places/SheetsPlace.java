@@ -2,8 +2,7 @@ package polydex.desktop.places;
 
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
-import java.util.ArrayList;
-import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -16,20 +15,27 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
-import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
+import polydex.desktop.places.IntakeLines.Fate;
+import polydex.desktop.places.IntakeLines.Line;
 import polydex.files.FileProblem;
-import polydex.files.table.BindingTable;
-import polydex.keys.Gesture;
+import polydex.files.json.ModelFiles;
+import polydex.files.lists.ForeignList;
+import polydex.files.lists.Intake;
+import polydex.files.lists.ListReader;
 import polydex.workspace.BindingIntake;
 import polydex.workspace.BindingIntake.Plan;
+import polydex.workspace.Change;
+import polydex.workspace.ColumnRoles.Target;
 import polydex.workspace.Workspace;
 
 /** Bringing lists of bindings in: first what would happen, line by line, then one change. */
@@ -40,55 +46,61 @@ public final class SheetsPlace implements Place {
       application,context,action,gesture
       Cue editor,text,Duplicate the line,Ctrl+Shift+D
 
+      Lists as they are found are read too: tables of saved pages and of Markdown, arrays in JSON, \
+      settings and their schemas, lines of key = value, the clipboard; and keymaps, boards and \
+      layouts in this program's own formats. Nothing is taken before you have seen what it would be.\
       """;
 
-  private enum Fate {
-    REFUSED,
-    TAKEN,
-    KNOWN
-  }
+  /** What was read: a list, or a file in one of our own formats. */
+  private sealed interface Material {}
 
-  private record Line(int number, Fate fate, String text, Optional<Gesture> gesture, String why) {}
+  private record Listed(ForeignList list) implements Material {}
 
-  private record Preview(BindingTable table, Plan plan) {}
+  private record Own(String name, String text) implements Material {}
+
+  /** What would be done. */
+  private record Preview(Material material, Optional<Plan> plan, Change.Edit edit, String words) {}
 
   private final Desk desk;
   private final VBox root = new VBox();
   private final TextField path = new TextField();
+  private final TextField target = new TextField();
+  private final TextField columns = new TextField();
   private final Button choose = new Button("Choose a file...");
+  private final Button paste = new Button("Clipboard");
   private final Button read = new Button("Preview");
   private final Button take = new Button("Bring in");
   private final Label summary = Texts.words("");
   private final ListView<Line> lines;
   private final AtomicLong newest = new AtomicLong();
+  private final Map<String, String> meant = new HashMap<>();
+  private Optional<Material> material = Optional.empty();
   private Optional<Preview> preview = Optional.empty();
+  private boolean dropGone;
 
   /** The place. */
   public SheetsPlace(Desk desk) {
     this.desk = desk;
-    path.setPromptText("Path of a CSV file");
-    path.setAccessibleText("Path of a CSV file");
+    field(path, "Path of a list or a keymap file");
+    field(target, "Application, where lines name none");
+    field(columns, "Columns: action=1, gesture=2");
     path.setOnAction(_ -> read());
-    HBox.setHgrow(path, Priority.ALWAYS);
+    target.setOnAction(_ -> again());
+    columns.setOnAction(_ -> again());
     choose.setOnAction(_ -> choose());
+    paste.setOnAction(_ -> paste());
     read.setOnAction(_ -> read());
     take.setOnAction(_ -> bringIn());
     take.setDisable(true);
-    lines =
-        Lists.of(
-            "Lines of the file",
-            SheetsPlace::row,
-            Line::text,
-            Texts.quiet(
-                EXAMPLE
-                    + "The first line names the columns: platform or application, context (may be left"
-                    + " out), action, gesture. Each line below is one binding. Nothing is taken"
-                    + " before you have seen what it would be."));
-    ((Label) lines.getPlaceholder()).setMaxWidth(560);
+    lines = Lists.of("Lines of the list", IntakeLines::row, Line::text, Texts.quiet(EXAMPLE));
+    lines.addEventHandler(KeyEvent.KEY_PRESSED, this::onLine);
+    ((Label) lines.getPlaceholder()).setMaxWidth(600);
     lines.getPlaceholder().getStyleClass().add("example");
     VBox.setVgrow(lines, Priority.ALWAYS);
-    HBox ask = new HBox(12, path, choose, read);
+    HBox ask = new HBox(12, path, choose, paste);
     ask.setAlignment(Pos.CENTER_LEFT);
+    HBox how = new HBox(12, target, columns, read);
+    how.setAlignment(Pos.CENTER_LEFT);
     HBox.setHgrow(summary, Priority.ALWAYS);
     summary.setMaxWidth(Double.MAX_VALUE);
     HBox act = new HBox(12, summary, take);
@@ -96,9 +108,20 @@ public final class SheetsPlace implements Place {
     root.getStyleClass().add("place");
     root.getChildren()
         .addAll(
-            Texts.heading("Sheets"), Texts.part("Bring in a list of bindings"), ask, act, lines);
+            Texts.heading("Sheets"),
+            Texts.part("Bring in a list of bindings"),
+            ask,
+            how,
+            act,
+            lines);
     // A preview is of a workspace; when that has changed it has to be made anew.
     desk.session().workspace().addListener((_, _, _) -> again());
+  }
+
+  private static void field(TextField field, String name) {
+    field.setPromptText(name);
+    field.setAccessibleText(name);
+    HBox.setHgrow(field, Priority.ALWAYS);
   }
 
   @Override
@@ -120,12 +143,17 @@ public final class SheetsPlace implements Place {
   public List<KeyCommand> commands() {
     return List.of(
         KeyCommand.of("Ctrl+O", "Choose a file", this::choose),
-        KeyCommand.of("Ctrl+Enter", "Bring in", this::bringIn));
+        KeyCommand.of("Ctrl+Shift+V", "From the clipboard", this::paste),
+        KeyCommand.of("Ctrl+Enter", "Bring in", this::bringIn),
+        KeyCommand.of("Ctrl+G", "Drop what is gone", this::toggleGone),
+        KeyCommand.quiet("Esc", "Stop reading", this::stop));
   }
 
   @Override
   public Map<Character, Node> reachable() {
-    return Map.of('P', path, 'C', choose, 'V', read, 'B', take, 'I', lines);
+    return Map.of(
+        'P', path, 'C', choose, 'T', paste, 'A', target, 'O', columns, 'V', read, 'B', take, 'I',
+        lines);
   }
 
   @Override
@@ -139,7 +167,9 @@ public final class SheetsPlace implements Place {
     chooser
         .getExtensionFilters()
         .addAll(
-            new FileChooser.ExtensionFilter("Separated values", "*.csv", "*.tsv", "*.txt"),
+            new FileChooser.ExtensionFilter(
+                "Lists", "*.csv", "*.tsv", "*.txt", "*.html", "*.htm", "*.md", "*.json", "*.xml",
+                "*.ini", "*.conf", "*.dconf"),
             new FileChooser.ExtensionFilter("All files", "*"));
     Optional.ofNullable(chooser.showOpenDialog(root.getScene().getWindow()))
         .ifPresent(
@@ -149,23 +179,90 @@ public final class SheetsPlace implements Place {
             });
   }
 
-  /** Reads off the interface thread; the newest request wins. */
+  private interface Reading {
+    Material read() throws FileProblem;
+  }
+
   private void read() {
-    long request = newest.incrementAndGet();
-    Workspace workspace = desk.session().workspace().get();
     String text = path.getText().strip();
     if (text.isEmpty()) {
       refuse("Give the path of a file, or choose one with Ctrl+O.");
       return;
     }
-    summary.setText("Reading " + text + " ...");
+    read(
+        text,
+        () -> {
+          Path file = Path.of(text);
+          Optional<String> own = ListReader.ownFormat(file);
+          return own.isPresent()
+              ? new Own(file.getFileName().toString(), own.get())
+              : new Listed(ListReader.read(file));
+        });
+  }
+
+  /** A table that was copied from a page is there as HTML too, which says more. */
+  private void paste() {
+    Clipboard clipboard = Clipboard.getSystemClipboard();
+    String html = clipboard.hasHtml() ? clipboard.getHtml() : "";
+    String text =
+        html.contains("<table") ? html : Optional.ofNullable(clipboard.getString()).orElse("");
+    if (text.isBlank()) {
+      refuse("The clipboard holds no text. Copy a table or a list first.");
+      return;
+    }
+    read(
+        "the clipboard",
+        () ->
+            ModelFiles.isOurs(text)
+                ? new Own("clipboard", text)
+                : new Listed(ListReader.read("clipboard", text)));
+  }
+
+  /** Reads off the interface thread; the newest request wins. */
+  private void read(String what, Reading reading) {
+    meant.clear();
+    long request = newest.incrementAndGet();
+    summary.setText("Reading " + what + " ... Esc stops it.");
+    work(
+        request,
+        () -> {
+          Material found = reading.read();
+          Platform.runLater(
+              () -> {
+                if (newest.get() == request) {
+                  material = Optional.of(found);
+                }
+              });
+          return found;
+        });
+  }
+
+  private void again() {
+    material.ifPresent(m -> work(newest.incrementAndGet(), () -> m));
+  }
+
+  private void stop() {
+    newest.incrementAndGet();
+    if (summary.getText().startsWith("Reading")) {
+      refuse("Stopped; nothing was taken.");
+    }
+  }
+
+  private void work(long request, Reading reading) {
+    Workspace workspace = desk.session().workspace().get();
+    Optional<String> said = Optional.of(columns.getText().strip()).filter(t -> !t.isEmpty());
+    Optional<Target> of =
+        Optional.of(target.getText().strip())
+            .filter(t -> !t.isEmpty())
+            .map(t -> new Target(t, false));
+    Map<String, String> titles = Map.copyOf(meant);
+    boolean drop = dropGone;
     Thread.ofVirtual()
         .start(
             () -> {
               try {
-                BindingTable table = BindingTable.read(Path.of(text));
-                Plan plan = BindingIntake.plan(workspace, table.rows(), table.refused());
-                Platform.runLater(() -> show(request, new Preview(table, plan)));
+                Preview made = preview(workspace, reading.read(), said, of, titles, drop);
+                Platform.runLater(() -> show(request, made));
               } catch (FileProblem | InvalidPathException e) {
                 Platform.runLater(
                     () -> {
@@ -177,14 +274,48 @@ public final class SheetsPlace implements Place {
             });
   }
 
-  private void again() {
-    preview.ifPresent(
-        p -> {
-          Plan plan =
-              BindingIntake.plan(
-                  desk.session().workspace().get(), p.table().rows(), p.table().refused());
-          show(newest.get(), new Preview(p.table(), plan));
-        });
+  private static Preview preview(
+      Workspace workspace,
+      Material material,
+      Optional<String> said,
+      Optional<Target> target,
+      Map<String, String> meant,
+      boolean drop)
+      throws FileProblem {
+    return switch (material) {
+      case Own own -> {
+        ModelFiles.Brought brought = ModelFiles.read(workspace, own.name(), own.text());
+        yield new Preview(own, Optional.empty(), brought.edit(), brought.what());
+      }
+      case Listed listed -> {
+        Intake intake = Intake.of(workspace, listed.list(), said, target);
+        Plan plan =
+            BindingIntake.plan(
+                workspace.with(intake.remembered()),
+                intake.request().meaning(meant).dropGone(drop));
+        Change.Edit edit = new Change.Edit(plan.change().title(), workspace, plan.change().after());
+        yield new Preview(listed, Optional.of(plan), edit, words(listed.list(), plan));
+      }
+    };
+  }
+
+  private static String words(ForeignList list, Plan plan) {
+    StringBuilder all = new StringBuilder(list.form());
+    all.append(
+        ": %,d to take, %,d changed, %,d known already, %,d gone, %,d refused."
+            .formatted(
+                plan.taken().size(),
+                plan.changed().size(),
+                plan.known().size(),
+                plan.gone().size(),
+                plan.refused().size()));
+    if (list.left() > 0) {
+      all.append(" %,d entries without a gesture were left out.".formatted(list.left()));
+    }
+    if (!plan.proposals().isEmpty()) {
+      all.append(" Enter on a title that resembles a known one says that it is the same.");
+    }
+    return all.toString();
   }
 
   private void refuse(String reason) {
@@ -200,91 +331,49 @@ public final class SheetsPlace implements Place {
       return;
     }
     preview = Optional.of(made);
-    Plan plan = made.plan();
-    summary.setText(
-        "%s: %,d to take, %,d known already, %,d refused."
-            .formatted(
-                made.table().found(),
-                plan.taken().size(),
-                plan.known().size(),
-                plan.refused().size()));
-    List<Line> all = new ArrayList<>();
-    plan.refused()
-        .forEach(
-            r -> all.add(new Line(r.line(), Fate.REFUSED, r.text(), Optional.empty(), r.reason())));
-    plan.taken()
-        .forEach(
-            t ->
-                all.add(
-                    new Line(
-                        t.row().line(),
-                        Fate.TAKEN,
-                        t.row().action(),
-                        Optional.of(t.gesture()),
-                        t.row().environment())));
-    plan.known()
-        .forEach(
-            r ->
-                all.add(
-                    new Line(
-                        r.line(),
-                        Fate.KNOWN,
-                        r.action() + ": " + r.gesture(),
-                        Optional.empty(),
-                        "Is there already.")));
-    all.sort(Comparator.comparing(Line::fate).thenComparingInt(Line::number));
-    lines.getItems().setAll(all);
-    take.setDisable(plan.taken().isEmpty());
-    take.setText(
-        switch (plan.taken().size()) {
-          case 0 -> "Nothing to bring in";
-          case 1 -> "Bring in 1 binding";
-          default -> "Bring in %,d bindings".formatted(plan.taken().size());
-        });
+    summary.setText(made.words());
+    int at = lines.getSelectionModel().getSelectedIndex();
+    lines.getItems().setAll(made.plan().map(p -> IntakeLines.of(p, dropGone)).orElse(List.of()));
+    if (at >= 0 && at < lines.getItems().size()) {
+      lines.getSelectionModel().select(at);
+    }
+    boolean changes = !made.edit().before().catalog().equals(made.edit().after().catalog());
+    boolean any = made.plan().map(Plan::changesSomething).orElse(changes || made.plan().isEmpty());
+    take.setDisable(!any);
+    take.setText(any ? made.edit().title() : "Nothing to bring in");
   }
 
-  private static void row(HBox box, Line line) {
-    Label why = Texts.styled(line.why(), line.fate() == Fate.REFUSED ? "words" : "quiet");
-    why.setWrapText(line.fate() == Fate.REFUSED);
-    HBox.setHgrow(why, Priority.ALWAYS);
-    Node mark = mark(line.fate());
-    box.getChildren()
-        .addAll(
-            Lists.rightColumn(Texts.styled("line " + line.number(), "number"), 5.5),
-            mark,
-            Lists.column(Texts.styled(line.text(), "row-title"), 18));
-    line.gesture().ifPresent(g -> box.getChildren().add(new GestureView(g, Map.of())));
-    box.getChildren().add(why);
+  /** Enter says that a title means the known action that it resembles; again, that it does not. */
+  private void onLine(KeyEvent event) {
+    Line line = lines.getSelectionModel().getSelectedItem();
+    if (event.getCode() != KeyCode.ENTER || event.isControlDown() || line == null) {
+      return;
+    }
+    if (line.fate() == Fate.RESEMBLES && line.likely().isPresent()) {
+      event.consume();
+      meant.put(line.text(), line.likely().get().action().id());
+      again();
+    } else if (meant.containsKey(line.text())) {
+      event.consume();
+      meant.remove(line.text());
+      again();
+    }
   }
 
-  private static Node mark(Fate fate) {
-    Region sign = new Region();
-    sign.getStyleClass()
-        .addAll(
-            switch (fate) {
-              case REFUSED -> List.of("notch");
-              case TAKEN -> List.of("dot", "dot-replaced");
-              case KNOWN -> List.of("dot");
-            });
-    HBox mark =
-        new HBox(
-            6,
-            sign,
-            Texts.styled(
-                switch (fate) {
-                  case REFUSED -> "refused";
-                  case TAKEN -> "take";
-                  case KNOWN -> "known";
-                },
-                "row-title"));
-    mark.setAlignment(Pos.CENTER_LEFT);
-    return Lists.column(mark, 5.5);
+  private void toggleGone() {
+    dropGone = !dropGone;
+    desk.session()
+        .say(
+            dropGone
+                ? "What is gone from the list goes from here too."
+                : "What is gone from the list stays here.");
+    again();
   }
 
   private void bringIn() {
-    Optional<Preview> now = preview.filter(p -> !p.plan().taken().isEmpty());
-    if (now.isPresent()) {
-      desk.session().apply(now.get().plan().change());
+    if (preview.isPresent() && !take.isDisabled()) {
+      meant.clear();
+      desk.session().apply(preview.get().edit());
       lines.requestFocus();
     } else {
       desk.session().say("There is nothing to bring in. Preview a file first.");

@@ -4,6 +4,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -24,6 +25,7 @@ import polydex.files.FileProblem;
 import polydex.files.json.ModelJson;
 import polydex.keys.Gesture;
 import polydex.route.Setup;
+import polydex.workspace.Remembered;
 import polydex.workspace.Workspace;
 
 /**
@@ -56,10 +58,11 @@ final class WorkspaceTables {
               })
           .list();
       return Workspace.of(
-          Catalog.of(bodies(name, "action", Action.class), environments, bindings),
-          bodies(name, "board", Board.class),
-          bodies(name, "layout", Layout.class),
-          bodies(name, "setup", Setup.class));
+              Catalog.of(bodies(name, "action", Action.class), environments, bindings),
+              bodies(name, "board", Board.class),
+              bodies(name, "layout", Layout.class),
+              bodies(name, "setup", Setup.class))
+          .with(remembered(name));
     } catch (IllegalArgumentException e) {
       throw new FileProblem(
           "%s holds something that can't be: %s".formatted(name, e.getMessage()), e);
@@ -79,6 +82,10 @@ final class WorkspaceTables {
     bodies(
         "layout", before.world().layouts().values(), after.world().layouts().values(), Layout::id);
     bodies("setup", before.setups().values(), after.setups().values(), Setup::id);
+    writeRemembered("title", before.remembered().titles(), after.remembered().titles());
+    writeRemembered("columns", before.remembered().columns(), after.remembered().columns());
+    writeRemembered("list", lists(before.remembered()), lists(after.remembered()));
+    writeRemembered("document", before.remembered().documents(), after.remembered().documents());
     Set<String> environments = new HashSet<>();
     before.catalog().environments().forEach(e -> environments.add(e.id()));
     after.catalog().environments().forEach(e -> environments.add(e.id()));
@@ -88,6 +95,56 @@ final class WorkspaceTables {
           before.catalog().bindings(environment),
           after.catalog().bindings(environment));
     }
+  }
+
+  private Remembered remembered(String name) throws FileProblem {
+    Map<String, Map<String, String>> kinds = new HashMap<>();
+    h.createQuery("SELECT kind, name, body FROM remembered")
+        .map(
+            (row, _) ->
+                kinds
+                    .computeIfAbsent(row.getString("kind"), _ -> new HashMap<>())
+                    .put(row.getString("name"), row.getString("body")))
+        .list();
+    Map<String, Remembered.Source> lists = new HashMap<>();
+    for (Map.Entry<String, String> list : kinds.getOrDefault("list", Map.of()).entrySet()) {
+      lists.put(
+          list.getKey(),
+          ModelJson.read(name + ", table remembered", list.getValue(), Remembered.Source.class));
+    }
+    return new Remembered(
+        kinds.getOrDefault("title", Map.of()),
+        kinds.getOrDefault("columns", Map.of()),
+        lists,
+        kinds.getOrDefault("document", Map.of()));
+  }
+
+  private static Map<String, String> lists(Remembered remembered) {
+    Map<String, String> bodies = new HashMap<>();
+    remembered.lists().forEach((list, source) -> bodies.put(list, ModelJson.write(source)));
+    return bodies;
+  }
+
+  private void writeRemembered(String kind, Map<String, String> before, Map<String, String> after) {
+    if (before.equals(after)) {
+      return;
+    }
+    PreparedBatch gone = batch("DELETE FROM remembered WHERE kind = :kind AND name = :name");
+    before.keySet().stream()
+        .filter(key -> !after.containsKey(key))
+        .forEach(key -> gone.bind("kind", kind).bind("name", key).add());
+    PreparedBatch put =
+        batch(
+            "INSERT INTO remembered (kind, name, body) VALUES (:kind, :name, :body)"
+                + " ON CONFLICT (kind, name) DO UPDATE SET body = excluded.body");
+    after.forEach(
+        (key, body) -> {
+          if (!body.equals(before.get(key))) {
+            put.bind("kind", kind).bind("name", key).bind("body", body).add();
+          }
+        });
+    run(gone);
+    run(put);
   }
 
   /** A value and where it stands in its list. */

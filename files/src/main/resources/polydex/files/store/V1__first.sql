@@ -56,6 +56,15 @@ CREATE TABLE setup (
   body     TEXT NOT NULL
 ) STRICT;
 
+-- What was learnt while lists were brought in: meant titles, columns, what came from which list, and
+-- keymap files as they were read.
+CREATE TABLE remembered (
+  kind TEXT NOT NULL CHECK (kind IN ('title', 'columns', 'list', 'document')),
+  name TEXT NOT NULL,
+  body TEXT NOT NULL,
+  PRIMARY KEY (kind, name)
+) STRICT, WITHOUT ROWID;
+
 CREATE TABLE change (
   id    INTEGER PRIMARY KEY,
   at    INTEGER NOT NULL,

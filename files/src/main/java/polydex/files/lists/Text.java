@@ -1,4 +1,4 @@
-package polydex.files.table;
+package polydex.files.lists;
 
 import java.io.IOException;
 import java.nio.ByteBuffer;
@@ -19,6 +19,11 @@ import polydex.files.FileProblem;
  */
 record Text(String content, String encoding) {
   static final long LARGEST_BYTES = 64L << 20;
+
+  /** A text that is here already, such as the clipboard's. */
+  static Text of(String content) throws FileProblem {
+    return checked("The clipboard", content, StandardCharsets.UTF_8);
+  }
 
   static Text read(Path file) throws FileProblem {
     try {
@@ -43,7 +48,9 @@ record Text(String content, String encoding) {
       byte[] mark = "\uFEFF".getBytes(marked);
       if (bytes.length >= mark.length && Arrays.equals(Arrays.copyOf(bytes, mark.length), mark)) {
         return checked(
-            file, strict(Arrays.copyOfRange(bytes, mark.length, bytes.length), marked), marked);
+            file.getFileName().toString(),
+            strict(Arrays.copyOfRange(bytes, mark.length, bytes.length), marked),
+            marked);
       }
     }
     String utf8;
@@ -51,9 +58,9 @@ record Text(String content, String encoding) {
       utf8 = strict(bytes, StandardCharsets.UTF_8);
     } catch (FileProblem _) {
       Charset western = Charset.forName("windows-1252");
-      return checked(file, new String(bytes, western), western);
+      return checked(file.getFileName().toString(), new String(bytes, western), western);
     }
-    return checked(file, utf8, StandardCharsets.UTF_8);
+    return checked(file.getFileName().toString(), utf8, StandardCharsets.UTF_8);
   }
 
   private static String strict(byte[] bytes, Charset charset) throws FileProblem {
@@ -69,10 +76,9 @@ record Text(String content, String encoding) {
     }
   }
 
-  private static Text checked(Path file, String content, Charset charset) throws FileProblem {
+  private static Text checked(String name, String content, Charset charset) throws FileProblem {
     if (content.indexOf('\0') >= 0) {
-      throw new FileProblem(
-          file.getFileName() + " is not a text file: it holds zero bytes. Nothing was taken.");
+      throw new FileProblem(name + " is not a text file: it holds zero bytes. Nothing was taken.");
     }
     return new Text(content, charset.name());
   }

@@ -1,4 +1,4 @@
-package polydex.files.table;
+package polydex.files.lists;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -10,6 +10,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -18,10 +19,21 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import polydex.files.FileProblem;
 import polydex.workspace.BindingIntake.Refused;
+import polydex.workspace.BindingIntake.Request;
 import polydex.workspace.BindingIntake.Row;
+import polydex.workspace.Workspace;
 
-class BindingTableTest {
+class SeparatedValuesTest {
   @TempDir Path folder;
+
+  private record BindingTable(List<Row> rows, List<Refused> refused, String found) {
+    static BindingTable read(Path file) throws FileProblem {
+      ForeignList list = ListReader.read(file);
+      Request request =
+          Intake.of(Workspace.EMPTY, list, Optional.empty(), Optional.empty()).request();
+      return new BindingTable(request.rows(), request.refused(), list.form());
+    }
+  }
 
   private Path write(String text, Charset charset) throws IOException {
     return Files.write(folder.resolve("list.csv"), text.getBytes(charset));
@@ -46,7 +58,7 @@ class BindingTableTest {
     assertThat(table.rows())
         .containsExactly(
             new Row(2, "Editor", false, "", "Save", "Ctrl+S"),
-            new Row(3, "Editor", false, "text", "Settings", "Ctrl+,"),
+            new Row(3, "Editor", false, "text", "Settings", "Ctrl+,", "a, b"),
             new Row(6, "Editor", false, "text", "Find", "F3"));
     assertThat(table.refused())
         .containsExactly(

@@ -1,0 +1,99 @@
+package polydex.catalog;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * Finds the known action that a title from outside may mean, whatever the order and the form of its
+ * words. Titles are compared as sets of meanings ({@link Words}), each weighted by how rare it is
+ * among the known titles; the likeness is the weighted Dice coefficient (L. R. Dice, 1945), 0 to 1.
+ * An inverted index finds the candidates, so that a question costs O(postings of its words).
+ */
+public final class TitleMatcher {
+  /** Words that say too little to tell two titles apart. */
+  private static final Set<String> EMPTY =
+      Set.of(
+          "the", "a", "an", "of", "to", "in", "on", "for", "by", "or", "and", "it", "its", "this",
+          "that", "with", "your");
+
+  private static final double LEAST = 0.5;
+  private static final int MOST = 3;
+
+  private final List<Action> actions;
+  private final List<Set<String>> meanings = new ArrayList<>();
+  private final Map<String, List<Integer>> postings = new HashMap<>();
+
+  /**
+   * A known action, and how like the title is to it.
+   *
+   * @param score 0 to 1
+   */
+  public record Match(Action action, double score) {}
+
+  /** Over these actions; O(words). */
+  public TitleMatcher(List<Action> actions) {
+    this.actions = List.copyOf(actions);
+    for (int i = 0; i < this.actions.size(); i++) {
+      Set<String> found = meanings(this.actions.get(i).title());
+      meanings.add(found);
+      for (String meaning : found) {
+        postings.computeIfAbsent(meaning, _ -> new ArrayList<>()).add(i);
+      }
+    }
+  }
+
+  /** The likeliest actions, the best first; none below a score of one half. */
+  public List<Match> match(String title) {
+    Set<String> wanted = meanings(title);
+    Set<Integer> candidates = new HashSet<>();
+    for (String meaning : wanted) {
+      candidates.addAll(postings.getOrDefault(meaning, List.of()));
+    }
+    return candidates.stream()
+        .map(i -> new Match(actions.get(i), likeness(wanted, meanings.get(i))))
+        .filter(m -> m.score() >= LEAST)
+        .sorted(
+            Comparator.comparingDouble(Match::score)
+                .reversed()
+                .thenComparing(m -> m.action().title().length())
+                .thenComparing(m -> m.action().id()))
+        .limit(MOST)
+        .toList();
+  }
+
+  private double likeness(Set<String> a, Set<String> b) {
+    double common = 0;
+    double all = 0;
+    for (String meaning : a) {
+      double weight = weight(meaning);
+      all += weight;
+      if (b.contains(meaning)) {
+        common += 2 * weight;
+      }
+    }
+    for (String meaning : b) {
+      all += weight(meaning);
+    }
+    return all == 0 ? 0 : common / all;
+  }
+
+  private double weight(String meaning) {
+    int known = postings.getOrDefault(meaning, List.of()).size();
+    return Math.log(1 + (actions.size() + 1.0) / (known + 1.0));
+  }
+
+  private static Set<String> meanings(String title) {
+    Set<String> found = new HashSet<>();
+    for (String word : Words.of(title)) {
+      if (!EMPTY.contains(word) || Words.of(title).size() == 1) {
+        found.add(Words.meaning(word));
+      }
+    }
+    return found;
+  }
+}

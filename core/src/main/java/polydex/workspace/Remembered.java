@@ -1,0 +1,71 @@
+package polydex.workspace;
+
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+
+/**
+ * What was learnt while lists were brought in, so that it need not be said twice.
+ *
+ * @param titles titles from outside, folded, with the id of the action that the user said they mean
+ * @param columns what the columns of a table are, by {@link ColumnRoles#signature}
+ * @param lists the bindings that came from each list, by the name of the list
+ * @param documents the text of keymap files as they were read, by the id of their environment
+ */
+public record Remembered(
+    Map<String, String> titles,
+    Map<String, String> columns,
+    Map<String, Source> lists,
+    Map<String, String> documents) {
+  /** Nothing yet. */
+  public static final Remembered NOTHING = new Remembered(Map.of(), Map.of(), Map.of(), Map.of());
+
+  /**
+   * A list that was brought in.
+   *
+   * @param bindings the ids of its bindings, by the id of their environment
+   */
+  public record Source(Map<String, Set<String>> bindings) {
+    /** Copies the sets. */
+    public Source {
+      Map<String, Set<String>> copy = new TreeMap<>();
+      bindings.forEach((environment, ids) -> copy.put(environment, Set.copyOf(ids)));
+      bindings = copy;
+    }
+  }
+
+  /** Copies the maps. */
+  public Remembered {
+    titles = Map.copyOf(titles);
+    columns = Map.copyOf(columns);
+    lists = Map.copyOf(lists);
+    documents = Map.copyOf(documents);
+  }
+
+  /** The same with titles whose meaning was said. */
+  public Remembered withTitles(Map<String, String> more) {
+    return more.isEmpty() ? this : new Remembered(joined(titles, more), columns, lists, documents);
+  }
+
+  /** The same with the columns of a table. */
+  public Remembered withColumns(String signature, String roles) {
+    return new Remembered(titles, joined(columns, Map.of(signature, roles)), lists, documents);
+  }
+
+  /** The same with what came from a list. */
+  public Remembered withList(String name, Source source) {
+    return new Remembered(titles, columns, joined(lists, Map.of(name, source)), documents);
+  }
+
+  /** The same with the text of a keymap file. */
+  public Remembered withDocument(String environment, String text) {
+    return new Remembered(titles, columns, lists, joined(documents, Map.of(environment, text)));
+  }
+
+  private static <V> Map<String, V> joined(Map<String, V> some, Map<String, V> more) {
+    Map<String, V> all = new HashMap<>(some);
+    all.putAll(more);
+    return all;
+  }
+}

@@ -1,0 +1,143 @@
+package polydex.files.json;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import polydex.boards.Board;
+import polydex.boards.Layout;
+import polydex.catalog.Action;
+import polydex.catalog.Binding;
+import polydex.catalog.Catalog;
+import polydex.catalog.Environment;
+import polydex.files.FileProblem;
+import polydex.workspace.Change;
+import polydex.workspace.Workspace;
+
+/** Files in our own open formats, brought into a workspace, and keymaps written out again. */
+public final class ModelFiles {
+  private ModelFiles() {}
+
+  /**
+   * What bringing a file in would do.
+   *
+   * @param edit the change
+   * @param what it is and how much of it is new, in a sentence
+   */
+  public record Brought(Change.Edit edit, String what) {}
+
+  /** Whether a text says that it is in one of our formats. */
+  public static boolean isOurs(String text) {
+    String head = text.substring(0, Math.min(text.length(), 2000));
+    return head.matches("(?s)\\s*\\{.*\"format\"\\s*:\\s*\"polydex-.*");
+  }
+
+  /**
+   * Reads a keymap, a board or a layout.
+   *
+   * @param name of the file, for messages
+   * @throws FileProblem that names file, line and path; nothing is taken then
+   */
+  public static Brought read(Workspace before, String name, String text) throws FileProblem {
+    JsonNode tree = ModelJson.tree(name, text);
+    String format = tree.path("format").asText();
+    return switch (format) {
+      case "polydex-keymap/1" -> keymap(before, KeymapDocument.read(name, text));
+      case "polydex-board/1" -> {
+        Schemas.check("board", name, text, tree);
+        Board board = ModelJson.readLenient(name, text, Board.class);
+        String title = "Bring in the board " + board.title();
+        yield new Brought(
+            new Change.Edit(title, before, before.with(board)),
+            "The board “%s”, %d keys.".formatted(board.title(), board.byKey().size()));
+      }
+      case "polydex-layout/1" -> {
+        Schemas.check("layout", name, text, tree);
+        Layout layout = ModelJson.readLenient(name, text, Layout.class);
+        String title = "Bring in the layout " + layout.title();
+        yield new Brought(
+            new Change.Edit(title, before, before.with(layout)),
+            "The layout “%s”, %d keys.".formatted(layout.title(), layout.symbols().size()));
+      }
+      default ->
+          throw new FileProblem(
+              "%s, line %d: “%s” is no format that can be brought in; a keymap is polydex-keymap/1."
+                  .formatted(name, Schemas.line(text, "/format"), format));
+    };
+  }
+
+  private static Brought keymap(Workspace before, KeymapDocument document) throws FileProblem {
+    KeymapFile keymap = document.keymap();
+    Environment environment = keymap.environment();
+    Catalog catalog = before.catalog();
+    List<Binding> old = catalog.bindings(environment.id());
+    Set<Binding> was = new HashSet<>(old);
+    long fresh = keymap.bindings().stream().filter(b -> !was.contains(b)).count();
+    Set<String> ids = keymap.bindings().stream().map(Binding::id).collect(Collectors.toSet());
+    long gone = old.stream().filter(b -> !ids.contains(b.id())).count();
+    try {
+      Catalog after =
+          catalog
+              .without(environment.id(), was.stream().map(Binding::id).collect(Collectors.toSet()))
+              .with(
+                  keymap.actions(),
+                  List.of(environment),
+                  Map.of(environment.id(), keymap.bindings()));
+      Workspace now =
+          before
+              .with(after)
+              .with(before.remembered().withDocument(environment.id(), document.text()));
+      return new Brought(
+          new Change.Edit("Bring in the keymap of " + environment.title(), before, now),
+          "The keymap of “%s”, %d bindings: %d new or changed, %d gone."
+              .formatted(environment.title(), keymap.bindings().size(), fresh, gone));
+    } catch (IllegalArgumentException e) {
+      throw new FileProblem(
+          "%s can't be brought in: %s. Define it in the file's “actions” or “contexts”."
+              .formatted(environment.title(), e.getMessage()),
+          e);
+    }
+  }
+
+  /** The keymap of an environment as a file; what it was read from is kept but for what changed. */
+  public static Optional<String> write(Workspace workspace, String environmentId)
+      throws FileProblem {
+    Catalog catalog = workspace.catalog();
+    Optional<Environment> environment = catalog.environment(environmentId);
+    if (environment.isEmpty()) {
+      return Optional.empty();
+    }
+    List<Binding> bindings = catalog.bindings(environmentId);
+    Set<String> used = bindings.stream().map(Binding::action).collect(Collectors.toSet());
+    List<Action> actions = catalog.actions().stream().filter(a -> used.contains(a.id())).toList();
+    String document = workspace.remembered().documents().get(environmentId);
+    if (document == null) {
+      return Optional.of(KeymapDocument.of(environment.get(), actions, bindings).text());
+    }
+    KeymapDocument read = KeymapDocument.read("the keymap as it was read", document);
+    Set<String> said = read.keymap().actions().stream().map(Action::id).collect(Collectors.toSet());
+    Set<String> before =
+        read.keymap().bindings().stream().map(Binding::action).collect(Collectors.toSet());
+    // Actions that the file left to others to define are left to them again.
+    List<Action> kept =
+        catalog.actions().stream()
+            .filter(
+                a -> said.contains(a.id()) || (used.contains(a.id()) && !before.contains(a.id())))
+            .toList();
+    return Optional.of(read.saying(environment.get(), ordered(kept, read), bindings).text());
+  }
+
+  private static List<Action> ordered(List<Action> actions, KeymapDocument read) {
+    Map<String, Action> byId =
+        actions.stream().collect(Collectors.toMap(Action::id, a -> a, (a, _) -> a));
+    List<String> first = read.keymap().actions().stream().map(Action::id).toList();
+    return Stream.concat(
+            first.stream().filter(byId::containsKey).map(byId::get),
+            actions.stream().filter(a -> !first.contains(a.id())))
+        .toList();
+  }
+}

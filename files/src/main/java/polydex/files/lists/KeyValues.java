@@ -1,0 +1,170 @@
+package polydex.files.lists;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import polydex.files.FileProblem;
+import polydex.keys.GestureReader;
+import polydex.keys.GestureSyntaxException;
+import polydex.workspace.BindingIntake.Refused;
+import polydex.workspace.ColumnRoles;
+import polydex.workspace.ColumnRoles.Role;
+import polydex.workspace.ListTable;
+
+/**
+ * {@code key = value} files with sections in square brackets, dconf's key files among them. Which
+ * side the gestures are on is found out: the one that more of the lines can be read on. A section
+ * with a name and a binding in it is one binding of the user's own.
+ */
+final class KeyValues {
+  private static final List<String> HEADER = List.of("application", "context", "action", "gesture");
+  private static final ColumnRoles ROLES =
+      new ColumnRoles(
+          Map.of(Role.APPLICATION, 0, Role.CONTEXT, 1, Role.ACTION, 2, Role.GESTURE, 3), Map.of());
+
+  private record Pair(int line, String key, String value) {}
+
+  private KeyValues() {}
+
+  static ForeignList read(String name, String text) throws FileProblem {
+    Map<String, List<Pair>> sections = new LinkedHashMap<>();
+    List<Refused> refused = new ArrayList<>();
+    String section = "";
+    int number = 0;
+    for (String raw : text.lines().toList()) {
+      number++;
+      ListReader.checkRows(name, number);
+      String line = raw.strip();
+      if (line.isEmpty() || line.startsWith("#") || line.startsWith(";") || line.startsWith("!")) {
+        continue;
+      }
+      if (line.matches("\\[.+]")) {
+        section = line.substring(1, line.length() - 1).strip();
+        continue;
+      }
+      int equals = divide(line);
+      if (equals < 0) {
+        refused.add(new Refused(number, line, "Expected a name, “=” and a value."));
+        continue;
+      }
+      sections
+          .computeIfAbsent(section, _ -> new ArrayList<>())
+          .add(
+              new Pair(
+                  number, line.substring(0, equals).strip(), line.substring(equals + 1).strip()));
+    }
+    boolean dconf = sections.keySet().stream().anyMatch(s -> s.contains("/"));
+    return dconf ? settings(name, sections, refused) : plain(name, sections, refused);
+  }
+
+  /** The equals sign that divides: not one that is itself a key, as in {@code Ctrl+= = Larger}. */
+  private static int divide(String line) {
+    int spaced = line.indexOf(" = ");
+    return spaced >= 0 ? spaced + 1 : line.indexOf('=', 1);
+  }
+
+  private static ForeignList settings(
+      String name, Map<String, List<Pair>> sections, List<Refused> refused) throws FileProblem {
+    List<ListTable.Line> lines = new ArrayList<>();
+    int left = 0;
+    for (Map.Entry<String, List<Pair>> section : sections.entrySet()) {
+      Optional<ListTable.Line> own = ownBinding(section.getValue());
+      if (own.isPresent()) {
+        lines.add(own.get());
+        left += section.getValue().size() - 1;
+        continue;
+      }
+      String schema = section.getKey().replaceAll("^/|/$", "").replace('/', '.');
+      for (Pair pair : section.getValue()) {
+        Optional<List<String>> gestures = SettingsDump.gestures(pair.value());
+        if (gestures.isEmpty()) {
+          left++;
+        } else {
+          lines.add(
+              new ListTable.Line(
+                  pair.line(),
+                  "",
+                  List.of(schema, Variants.title(pair.key()), String.join("\n", gestures.get()))));
+        }
+      }
+    }
+    return SettingsDump.of(name, "a dconf key file", lines, refused, left);
+  }
+
+  private static Optional<ListTable.Line> ownBinding(List<Pair> pairs) {
+    Map<String, Pair> byKey = new LinkedHashMap<>();
+    pairs.forEach(p -> byKey.put(p.key(), p));
+    Pair binding = byKey.get("binding");
+    Pair title = byKey.get("name");
+    if (binding == null || title == null) {
+      return Optional.empty();
+    }
+    Optional<List<String>> gesture = Variants.strings(binding.value()).filter(l -> l.size() == 1);
+    Optional<List<String>> named = Variants.strings(title.value()).filter(l -> l.size() == 1);
+    return gesture.isEmpty() || named.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            new ListTable.Line(
+                binding.line(),
+                "",
+                List.of("Own bindings", named.get().getFirst(), gesture.get().getFirst())));
+  }
+
+  private static ForeignList plain(
+      String name, Map<String, List<Pair>> sections, List<Refused> refused) throws FileProblem {
+    long keysLeft = 0;
+    long keysRight = 0;
+    int pairs = 0;
+    for (List<Pair> list : sections.values()) {
+      for (Pair pair : list) {
+        pairs++;
+        keysLeft += reads(pair.key()) ? 1 : 0;
+        keysRight += reads(unquoted(pair.value())) ? 1 : 0;
+      }
+    }
+    if (keysLeft == 0 && keysRight == 0) {
+      throw new FileProblem(
+          "%s has %d lines with “=”, and a gesture on none of them. Nothing was taken."
+              .formatted(name, pairs));
+    }
+    boolean left = keysLeft > keysRight;
+    List<ListTable.Line> lines = new ArrayList<>();
+    sections.forEach(
+        (section, list) ->
+            list.forEach(
+                p ->
+                    lines.add(
+                        new ListTable.Line(
+                            p.line(),
+                            "",
+                            List.of(
+                                "",
+                                section,
+                                Variants.title(left ? unquoted(p.value()) : p.key()),
+                                left ? p.key() : unquoted(p.value()))))));
+    return new ForeignList(
+        name,
+        left ? "lines of gesture = action" : "lines of action = gesture",
+        List.of(new ListTable("", HEADER, lines)),
+        refused,
+        0,
+        Optional.of(ROLES));
+  }
+
+  private static String unquoted(String value) {
+    return value.matches("(?s)([\"']).*\\1") && value.length() > 1
+        ? value.substring(1, value.length() - 1)
+        : value;
+  }
+
+  private static boolean reads(String text) {
+    try {
+      return GestureReader.PLAIN.read(text).gesture().modifierPresses() > 0
+          || text.matches("F\\d+");
+    } catch (GestureSyntaxException _) {
+      return false;
+    }
+  }
+}

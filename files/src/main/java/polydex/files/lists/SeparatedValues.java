@@ -1,0 +1,112 @@
+package polydex.files.lists;
+
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
+import polydex.files.FileProblem;
+import polydex.workspace.BindingIntake.Refused;
+import polydex.workspace.ListTable;
+
+/** A header line, then a line for each binding, with commas, semicolons, tabs or bars between. */
+final class SeparatedValues {
+  private static final Map<Character, String> SEPARATORS =
+      Map.of(',', "commas", ';', "semicolons", '\t', "tabs", '|', "bars");
+
+  private SeparatedValues() {}
+
+  static ForeignList read(String name, String text) throws FileProblem {
+    char separator = separator(text);
+    try (CSVParser parser =
+        CSVParser.builder()
+            .setReader(new StringReader(text))
+            .setFormat(
+                CSVFormat.RFC4180
+                    .builder()
+                    .setDelimiter(separator)
+                    .setIgnoreSurroundingSpaces(true)
+                    .get())
+            .get()) {
+      Iterator<CSVRecord> records = parser.iterator();
+      CSVRecord header = records.next();
+      List<ListTable.Line> lines = new ArrayList<>();
+      List<Refused> refused = new ArrayList<>();
+      rows(name, parser, records, header.size(), lines, refused);
+      if (lines.isEmpty() && refused.isEmpty()) {
+        throw new FileProblem(name + " has a header and no lines below it. Nothing was taken.");
+      }
+      return new ForeignList(
+          name,
+          "separated by " + SEPARATORS.get(separator),
+          List.of(new ListTable("", header.toList(), lines)),
+          refused,
+          0,
+          Optional.empty());
+    } catch (IOException | UncheckedIOException e) {
+      String reason =
+          e instanceof UncheckedIOException u ? u.getCause().getMessage() : e.getMessage();
+      throw new FileProblem(
+          "%s is not well-formed: %s. Nothing was taken.".formatted(name, reason), e);
+    }
+  }
+
+  private static void rows(
+      String name,
+      CSVParser parser,
+      Iterator<CSVRecord> records,
+      int width,
+      List<ListTable.Line> lines,
+      List<Refused> refused)
+      throws FileProblem {
+    long before = parser.getCurrentLineNumber();
+    while (records.hasNext()) {
+      CSVRecord fields = records.next();
+      int line = (int) before + 1;
+      before = parser.getCurrentLineNumber();
+      List<String> cells = fields.toList();
+      if (cells.stream().allMatch(String::isBlank)) {
+        continue;
+      }
+      if (lines.size() + refused.size() >= ListReader.MOST_ROWS) {
+        ListReader.checkRows(name, Integer.MAX_VALUE);
+      }
+      if (cells.size() == width) {
+        lines.add(new ListTable.Line(line, "", cells));
+      } else {
+        refused.add(
+            new Refused(
+                line,
+                shown(cells),
+                "The line has %d fields, the header %d.".formatted(cells.size(), width)));
+      }
+    }
+  }
+
+  static String shown(List<String> cells) {
+    String all = cells.stream().map(String::strip).collect(Collectors.joining(", "));
+    return all.length() <= 80 ? all : all.substring(0, 77) + "...";
+  }
+
+  private static char separator(String content) {
+    String header = content.lines().filter(l -> !l.isBlank()).findFirst().orElse("");
+    char best = ',';
+    for (char candidate : new char[] {',', ';', '\t', '|'}) {
+      if (count(header, candidate) > count(header, best)) {
+        best = candidate;
+      }
+    }
+    return best;
+  }
+
+  private static long count(String text, char wanted) {
+    return text.chars().filter(c -> c == wanted).count();
+  }
+}

@@ -1,0 +1,54 @@
+package polydex.files.lists;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
+import org.jsoup.parser.Parser;
+import polydex.files.FileProblem;
+import polydex.workspace.ListTable;
+
+/**
+ * A GSettings schema: each key whose default is a gesture, with its summary as the title. The
+ * parser knows no entities but the five of XML and reads nothing from outside the text.
+ */
+final class SettingsSchema {
+  private SettingsSchema() {}
+
+  static ForeignList read(String name, String text) throws FileProblem {
+    if (text.contains("<!ENTITY")) {
+      throw new FileProblem(
+          name + " defines entities of its own, which are not read. Nothing was taken.");
+    }
+    Document tree = Jsoup.parse(text, "", Parser.xmlParser().setTrackPosition(true));
+    List<ListTable.Line> lines = new ArrayList<>();
+    int left = 0;
+    for (Element key : tree.select("schema > key")) {
+      Element schema = key.parent();
+      Element value = key.selectFirst("default");
+      Optional<List<String>> gestures =
+          value == null ? Optional.empty() : SettingsDump.gestures(value.text());
+      if (gestures.isEmpty()) {
+        left++;
+        continue;
+      }
+      Element summary = key.selectFirst("summary");
+      String title =
+          summary == null || summary.text().isBlank()
+              ? Variants.title(key.attr("name"))
+              : summary.text().strip();
+      lines.add(
+          new ListTable.Line(
+              Math.max(1, key.sourceRange().start().lineNumber()),
+              "",
+              List.of(
+                  schema == null ? "" : schema.attr("id"),
+                  title,
+                  String.join("\n", gestures.get()))));
+      ListReader.checkRows(name, lines.size());
+    }
+    return SettingsDump.of(name, "a settings schema", lines, List.of(), left);
+  }
+}

@@ -1,5 +1,0 @@
-/** Lists of bindings as tables. */
-@NullMarked
-package polydex.files.table;
-
-import org.jspecify.annotations.NullMarked;
