@@ -174,16 +174,17 @@ class CatalogTest {
         actions.stream()
             .filter(
                 a ->
-                    ActionSearch.split(query).stream()
-                        .allMatch(
-                            q ->
-                                ActionSearch.split(a.title()).stream()
-                                    .anyMatch(w -> w.startsWith(q))))
+                    Words.of(query).stream()
+                        .allMatch(q -> Words.of(a.title()).stream().anyMatch(w -> w.startsWith(q))))
             .map(Action::id)
             .toList();
-    assertThat(ActionSearch.of(actions).find(query))
+    List<String> found = ActionSearch.of(actions).find(query).stream().map(Action::id).toList();
+    // What only means the same comes after.
+    assertThat(found.subList(0, scan.size())).containsExactlyInAnyOrderElementsOf(scan);
+    assertThat(found).doesNotHaveDuplicates();
+    assertThat(ActionSearch.of(actions).find(query, 2))
         .extracting(Action::id)
-        .containsExactlyInAnyOrderElementsOf(scan);
+        .isEqualTo(found.subList(0, Math.min(2, found.size())));
   }
 
   @Test
