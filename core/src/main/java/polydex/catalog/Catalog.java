@@ -105,6 +105,9 @@ public final class Catalog {
 
   /** This catalogue without some bindings of an environment. */
   public Catalog without(String environment, Set<String> ids) {
+    if (ids.isEmpty()) {
+      return this;
+    }
     return withBindings(
         environment, bindings(environment).stream().filter(b -> !ids.contains(b.id())).toList());
   }

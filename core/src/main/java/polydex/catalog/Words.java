@@ -69,7 +69,7 @@ public final class Words {
         return mended(w.substring(0, w.length() - ending.length()));
       }
     }
-    return w.endsWith("e") && w.length() > 4 ? w.substring(0, w.length() - 1) : w;
+    return w.endsWith("e") ? w.substring(0, w.length() - 1) : w;
   }
 
   /** "dropp" was "drop"; "mov" was "move", whose e is left out everywhere. */

@@ -88,6 +88,21 @@ public record Machine(
       sent = List.copyOf(sent);
     }
 
+    /** The same with another machine inside. */
+    public Session with(Machine other) {
+      return new Session(
+          application,
+          version,
+          capture,
+          fullScreen,
+          kept,
+          sent,
+          forwards,
+          translation,
+          tapDelayMillis,
+          other);
+    }
+
     boolean capturesNow() {
       return capture == Capture.ALWAYS || (capture == Capture.FULL_SCREEN && fullScreen);
     }
@@ -115,6 +130,11 @@ public record Machine(
       case Running r -> Optional.of(r.application());
       case Session s -> Optional.of(s.application());
     };
+  }
+
+  /** The same with other built-in bindings switched off, by their ids. */
+  public Machine withSwitchedOff(Set<String> ids) {
+    return new Machine(title, platform, version, layout, remaps, own, ids, options, focus);
   }
 
   /** The same with something else in focus. */

@@ -48,19 +48,7 @@ public record Setup(String id, String title, String board, Machine machine) {
       case Machine.Bare _ -> machine;
       case Machine.Running r ->
           machine.with(new Machine.Running(r.application(), r.version(), r.options(), contexts));
-      case Machine.Session s ->
-          machine.with(
-              new Machine.Session(
-                  s.application(),
-                  s.version(),
-                  s.capture(),
-                  s.fullScreen(),
-                  s.kept(),
-                  s.sent(),
-                  s.forwards(),
-                  s.translation(),
-                  s.tapDelayMillis(),
-                  withContexts(s.inner(), contexts)));
+      case Machine.Session s -> machine.with(s.with(withContexts(s.inner(), contexts)));
     };
   }
 }

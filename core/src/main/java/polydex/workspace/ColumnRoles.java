@@ -2,6 +2,7 @@ package polydex.workspace;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -9,6 +10,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import polydex.workspace.BindingIntake.Row;
@@ -72,7 +74,7 @@ public record ColumnRoles(Map<Role, Integer> roles, Map<Integer, String> gesture
   /** Copies both. */
   public ColumnRoles {
     roles = roles.isEmpty() ? Map.of() : new EnumMap<>(roles);
-    gestureColumns = Map.copyOf(gestureColumns);
+    gestureColumns = Collections.unmodifiableMap(new TreeMap<>(gestureColumns));
   }
 
   /**

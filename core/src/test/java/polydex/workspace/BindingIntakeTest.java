@@ -21,6 +21,7 @@ import polydex.route.World;
 import polydex.route.Worlds;
 import polydex.workspace.BindingIntake.Plan;
 import polydex.workspace.BindingIntake.Refused;
+import polydex.workspace.BindingIntake.Request;
 import polydex.workspace.BindingIntake.Row;
 
 class BindingIntakeTest {
@@ -183,5 +184,66 @@ class BindingIntakeTest {
     assertThat(Workspace.EMPTY.setup()).isEmpty();
     assertThat(new Workspace(HERE.world(), Map.of(), HERE.current(), Remembered.NOTHING).current())
         .isEmpty();
+  }
+
+  @Test
+  void aNewerVersionOfAListIsComparedWithTheOneBefore() {
+    Row save = row(2, "Editor", "", "Save twice", "F5 or Ctrl+F5 (since 2)");
+    Row count = row(3, "Editor", "", "Count the props", "F6");
+    Row old = row(4, "Editor", "", "Light the lamp", "F7");
+    Request first = Request.of(Optional.of("list.csv"), List.of(save, count, old), List.of());
+    Workspace with = BindingIntake.plan(HERE, first).change().after();
+    assertThat(with.catalog().bindings("Editor"))
+        .filteredOn(b -> b.gesture().toString().equals("Ctrl+F5"))
+        .singleElement()
+        .satisfies(b -> assertThat(b.when().since()).isPresent());
+    Row moved = row(3, "Editor", "", "Count the props", "Shift+F6");
+    Request second = Request.of(Optional.of("list.csv"), List.of(save, moved), List.of());
+    Plan plan = BindingIntake.plan(with, second);
+    assertThat(plan.taken()).isEmpty();
+    assertThat(plan.changed())
+        .singleElement()
+        .satisfies(
+            c -> {
+              assertThat(c.before().toString()).isEqualTo("F6");
+              assertThat(c.gesture().toString()).isEqualTo("Shift+F6");
+            });
+    assertThat(plan.gone())
+        .singleElement()
+        .satisfies(g -> assertThat(g.binding().gesture().toString()).isEqualTo("F7"));
+    assertThat(gestures(plan)).contains("F7", "Shift+F6").doesNotContain("F6");
+    assertThat(gestures(BindingIntake.plan(with, second.dropGone(true)))).doesNotContain("F7");
+    Plan other = BindingIntake.plan(with, Request.of(Optional.of("b"), List.of(moved), List.of()));
+    assertThat(other.gone()).as("another list says nothing of this one").isEmpty();
+    assertThat(other.taken()).hasSize(1);
+  }
+
+  private static List<String> gestures(Plan plan) {
+    return plan.change().after().catalog().bindings("Editor").stream()
+        .map(b -> b.gesture().toString())
+        .toList();
+  }
+
+  @Test
+  void titlesThatResembleAKnownOneAreProposedConfirmedAndRemembered() {
+    Row row = row(2, "Editor", "text", "Joining of lines", "F9");
+    Request request = Request.of(Optional.empty(), List.of(row), List.of());
+    Plan asked = BindingIntake.plan(HERE, request);
+    assertThat(asked.proposals())
+        .singleElement()
+        .satisfies(p -> assertThat(p.matches().getFirst().action().id()).isEqualTo("Join lines"));
+    assertThat(asked.change().after().catalog().actions())
+        .hasSize(HERE.catalog().actions().size() + 1);
+    Plan meant =
+        BindingIntake.plan(HERE, request.meaning(Map.of("Joining of lines", "Join lines")));
+    assertThat(meant.proposals()).isEmpty();
+    Workspace after = meant.change().after();
+    assertThat(after.catalog().actions()).isEqualTo(HERE.catalog().actions());
+    Plan again =
+        BindingIntake.plan(
+            after, List.of(row(2, "Editor", "text", "joining  of lines", "F10")), List.of());
+    assertThat(again.proposals()).as("it was said once").isEmpty();
+    assertThat(again.change().after().catalog().bindings("Editor", "Join lines")).hasSize(3);
+    assertThat(BindingIntake.plan(HERE, request.sureFrom(0.8)).proposals()).isEmpty();
   }
 }

@@ -117,7 +117,7 @@ public final class Main extends Application {
 
   @Override
   public void stop() {
-    shell.ifPresent(Shell::close);
+    shell.ifPresent(Shell::end);
     Platform.exit();
   }
 }

@@ -46,7 +46,7 @@ import polydex.route.Setup;
  * The frame: a head with the setup and the find field, the places at the side, the key rail and the
  * status along the bottom. It alone knows the places, and decides who gets a key.
  */
-public final class Shell implements Desk.Keys, AutoCloseable {
+public final class Shell implements Desk.Keys {
   private final Session session;
   private final Analyst analyst;
   private final Desk desk;
@@ -294,6 +294,11 @@ public final class Shell implements Desk.Keys, AutoCloseable {
     place.shown();
   }
 
+  @Override
+  public void open(Node shown, Node focus) {
+    open(new Overlays.Overlay(shown, focus));
+  }
+
   private void open(Overlays.Overlay overlay) {
     focusBefore = Optional.ofNullable(frame.getScene().getFocusOwner());
     StackPane shown = new StackPane(overlay.node());
@@ -356,9 +361,13 @@ public final class Shell implements Desk.Keys, AutoCloseable {
     rail.show(table.active().get(), look.narrow().get());
   }
 
-  /** Stops what is being found out, and closes the session. */
   @Override
   public void close() {
+    closeOverlay();
+  }
+
+  /** Stops what is being found out, and closes the session. */
+  public void end() {
     analyst.close();
     session.close();
   }

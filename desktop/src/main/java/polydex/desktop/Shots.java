@@ -8,11 +8,14 @@ import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
+import java.util.Map;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.image.PixelReader;
 import javafx.scene.image.WritableImage;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.DataFormat;
 import javafx.scene.input.KeyCode;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
@@ -26,6 +29,18 @@ import javax.imageio.ImageIO;
  */
 final class Shots {
   private static final Duration SETTLED = Duration.millis(500);
+
+  /** What lies on the clipboard when the picture of a list is taken. */
+  private static final String LIST =
+      """
+      | Application | Action              | Keys                            |
+      | ---         | ---                 | ---                             |
+      | Star table  | Fill downwards      | Ctrl+D                          |
+      | Star table  | Freeze the head row | Ctrl+Alt+F or Ctrl+F9 (since 2) |
+      | Star table  | Show a star         | ⌘⇧G                             |
+      | Star table  | Dim the dome        | Ctrl+Nowhere                    |
+      | Prop list   | Count the props     | C-x =                           |
+      """;
 
   private record Step(String picture, List<String> keys) {}
 
@@ -50,6 +65,28 @@ final class Shots {
         new Step("look-up", List.of("CONTROL+F", "D", "U", "P", "L", "SPACE", "L", "I", "N")));
     steps.add(new Step("listening", List.of("ALT+L", "CONTROL+L", "CONTROL+SHIFT+D")));
     steps.add(new Step("", List.of("HOLD ESCAPE")));
+    steps.add(new Step("gesture-editor", List.of("ALT+W", "F2")));
+    steps.add(
+        new Step(
+            "keyboard",
+            List.of(
+                "ESCAPE",
+                "CONTROL+B",
+                "SHIFT+TAB",
+                "SHIFT+TAB",
+                "SHIFT+TAB",
+                "SHIFT+TAB",
+                "SHIFT+TAB",
+                "SPACE",
+                "TAB",
+                "TAB",
+                "TAB",
+                "TAB",
+                "TAB",
+                "S")));
+    steps.add(
+        new Step("compare", List.of("ESCAPE", "CONTROL+E", "TAB", "TAB", "TAB", "DOWN", "DOWN")));
+    steps.add(new Step("", List.of("ESCAPE")));
     steps.add(new Step("route", List.of("ALT+R", "CONTROL+K", "DOWN")));
     steps.add(new Step("mouse", List.of("ALT+M", "DOWN")));
     steps.add(new Step("tally", List.of("CONTROL+M")));
@@ -57,7 +94,10 @@ final class Shots {
     steps.add(new Step("drill-start", List.of("ESCAPE", "ALT+D")));
     steps.add(new Step("drill-prompt", List.of("ENTER")));
     steps.add(new Step("drill-answer", List.of("CONTROL+D")));
-    steps.add(new Step("sheets", List.of("ENTER", "HOLD ESCAPE", "ALT+S")));
+    steps.add(
+        new Step(
+            "sheets",
+            List.of("ENTER", "HOLD ESCAPE", "ALT+S", "COPIED LIST", "CONTROL+SHIFT+V", "WAIT")));
   }
 
   private static String option(List<String> options, String name, String otherwise) {
@@ -106,6 +146,15 @@ final class Shots {
       return;
     }
     String key = keys.poll();
+    if (key.equals("COPIED LIST")) {
+      Clipboard.getSystemClipboard().setContent(Map.of(DataFormat.PLAIN_TEXT, LIST));
+      press(keys, then);
+      return;
+    }
+    if (key.equals("WAIT")) {
+      after(Duration.seconds(1), () -> press(keys, then));
+      return;
+    }
     boolean hold = key.startsWith("HOLD ");
     List<KeyCode> codes =
         List.of(key.replace("HOLD ", "").split("\\+")).stream().map(KeyCode::valueOf).toList();

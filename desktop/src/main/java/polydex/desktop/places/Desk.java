@@ -2,6 +2,7 @@ package polydex.desktop.places;
 
 import java.util.Map;
 import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.scene.Node;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.Application;
@@ -35,6 +36,16 @@ public record Desk(Session session, Analyst analyst, Keys keys, ReadOnlyBooleanP
 
     /** Keys are commands again. */
     void release();
+
+    /**
+     * Shows something over the place, until Esc or {@link #close}.
+     *
+     * @param focus what gets the focus
+     */
+    void open(Node shown, Node focus);
+
+    /** Takes away what is shown over the place. */
+    void close();
   }
 
   /** The words of a platform, or of the platform of an application, for modifiers. */

@@ -27,7 +27,7 @@ final class IntakeLines {
   enum Fate {
     REFUSED("refused", "notch"),
     GONE("gone", "dot", "dot-open"),
-    RESEMBLES("like?", "dot", "dot-learning"),
+    RESEMBLES("same?", "dot", "dot-learning"),
     CHANGED("changed", "dot", "dot-switching"),
     TAKEN("take", "dot", "dot-replaced"),
     KNOWN("known", "dot");

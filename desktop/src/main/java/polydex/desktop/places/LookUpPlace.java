@@ -1,71 +1,101 @@
 package polydex.desktop.places;
 
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
-import javafx.scene.control.ScrollPane;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import org.jspecify.annotations.Nullable;
 import polydex.catalog.Action;
 import polydex.catalog.ActionSearch;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
-import polydex.catalog.Context;
-import polydex.catalog.Environment;
+import polydex.catalog.GestureSearch;
+import polydex.catalog.GestureSearch.Hit;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.state.Analysis;
-import polydex.route.TracedBinding;
+import polydex.keys.GestureReader;
+import polydex.workspace.Change;
+import polydex.workspace.KeymapEdit;
+import polydex.workspace.Workspace;
 
-/** Finds keys and actions: by words, or by pressing the keys. */
+/** Finds keys and actions: by words, by a gesture, by pressing the keys, or on the keyboard. */
 public final class LookUpPlace implements Place {
+  private static final int MOST_SHOWN = 500;
+
+  /** An action that was found, with the gesture that was looked for, where one was. */
+  private record Found(Action action, Optional<Hit> hit) {}
+
   private final Desk desk;
-  private final ListView<Action> results;
-  private final VBox detail = new VBox();
-  private final ScrollPane detailScroll = new ScrollPane(detail);
+  private final ListView<Found> results;
+  private final ActionDetail detail;
+  private final LookUpFilter filter;
   private final VBox root = new VBox();
-  private final HBox byWords;
+  private final VBox byWords;
   private final Button listen = new Button("Press keys instead");
+  private final Button keyboard = new Button("Keyboard");
+  private final Button compare = new Button("Compare");
+  private final Label found = Texts.quiet("");
   private final ListeningView listening;
+  private final KeyboardPanel keys;
+  private final CompareView comparing;
   private ActionSearch search = ActionSearch.of(List.of());
+  private Optional<GestureSearch> gestures = Optional.empty();
   private String query = "";
 
   /** The place. */
   public LookUpPlace(Desk desk) {
     this.desk = desk;
     listening = new ListeningView(desk, this::stopListening);
+    keys = new KeyboardPanel(desk);
+    comparing = new CompareView(desk);
+    detail = new ActionDetail(desk);
     results =
         Lists.of(
             "Actions found",
             this::row,
-            Action::title,
-            Texts.quiet("Nothing has these words. Try fewer, or only their beginnings."));
-    results.getSelectionModel().selectedItemProperty().addListener((_, _, a) -> show(a));
+            f -> f.action().title(),
+            Texts.quiet(
+                "Nothing has these words. Try fewer, or only their beginnings; or look everywhere."));
+    results
+        .getSelectionModel()
+        .selectedItemProperty()
+        .addListener((_, _, f) -> detail.show(Optional.ofNullable(f).map(Found::action)));
     results.getStyleClass().add("found");
-    detail.setSpacing(10);
-    detailScroll.setFitToWidth(true);
-    HBox.setHgrow(detailScroll, Priority.ALWAYS);
-    byWords = new HBox(24, results, detailScroll);
-    VBox.setVgrow(byWords, Priority.ALWAYS);
+    filter = new LookUpFilter(desk, () -> search(query));
+    HBox.setHgrow(detail, Priority.ALWAYS);
+    HBox sides = new HBox(24, results, detail);
+    VBox.setVgrow(sides, Priority.ALWAYS);
+    HBox.setHgrow(filter, Priority.ALWAYS);
+    found.setMinWidth(Region.USE_PREF_SIZE);
+    HBox narrowed = new HBox(16, filter, found);
+    narrowed.setAlignment(Pos.CENTER_LEFT);
+    byWords = new VBox(10, narrowed, sides);
     listen.setOnAction(_ -> listen());
-    HBox top = new HBox(16, Texts.heading("Look up"), spacer(), listen);
+    keyboard.setOnAction(_ -> showKeyboard());
+    compare.setOnAction(_ -> showComparison());
+    HBox top = new HBox(12, Texts.heading("Look up"), spacer(), keyboard, compare, listen);
     top.setAlignment(Pos.CENTER_LEFT);
     root.getStyleClass().add("place");
     root.getChildren().addAll(top, byWords);
+    show(byWords);
     desk.session().workspace().addListener((_, _, _) -> refresh());
-    desk.analyst().found().addListener((_, _, _) -> showSelected());
+    desk.analyst().found().addListener((_, _, _) -> analysed());
     refresh();
   }
 
@@ -92,19 +122,43 @@ public final class LookUpPlace implements Place {
 
   @Override
   public List<KeyCommand> commands() {
-    return List.of(
-        KeyCommand.of("Ctrl+L", "Press keys to look up", this::listen),
-        KeyCommand.quiet("Alt+P", "Press keys to look up", this::listen));
+    List<KeyCommand> all = new ArrayList<>();
+    all.add(KeyCommand.of("Ctrl+L", "Press keys to look up", this::listen));
+    if (view() == byWords) {
+      all.add(KeyCommand.of("Ctrl+B", "Keyboard", this::showKeyboard));
+      all.add(KeyCommand.of("Ctrl+E", "Compare", this::showComparison));
+      all.add(KeyCommand.of("Ctrl+N", "Add a gesture", () -> edit(true)));
+      all.add(KeyCommand.of("F2", "Change it", () -> edit(false)));
+      all.add(KeyCommand.quiet("Delete", "Remove it", this::remove));
+      all.add(KeyCommand.quiet("F8", "Switch it off or on", this::switchOff));
+    } else {
+      all.add(KeyCommand.of("Esc", "Back to words", this::showWords));
+    }
+    return all;
   }
 
   @Override
   public Map<Character, Node> reachable() {
-    return Map.of('P', listen, 'A', results);
+    return Map.of(
+        'P',
+        listen,
+        'A',
+        results,
+        'W',
+        detail.lines(),
+        'K',
+        keyboard,
+        'C',
+        compare,
+        'E',
+        filter.first());
   }
 
   @Override
   public void shown() {
-    results.requestFocus();
+    if (view() == byWords) {
+      results.requestFocus();
+    }
   }
 
   @Override
@@ -112,15 +166,77 @@ public final class LookUpPlace implements Place {
     stopListening();
   }
 
-  /** Looks for words; all actions if there are none. */
+  private Node view() {
+    return root.getChildren().get(1);
+  }
+
+  private void show(Node node) {
+    root.getChildren().set(1, node);
+    VBox.setVgrow(node, Priority.ALWAYS);
+  }
+
+  /** Looks for words or a gesture; all actions if there are none. */
   public void search(String words) {
     query = words;
-    List<Action> found =
-        words.isBlank() ? desk.session().workspace().get().catalog().actions() : search.find(words);
-    results.getItems().setAll(found);
-    if (!found.isEmpty()) {
+    if (view() != byWords) {
+      show(byWords);
+      desk.keys().changed();
+    }
+    Optional<List<Hit>> hits = gestures.flatMap(g -> g.find(words, reader()));
+    List<Found> all = hits.isPresent() ? byGesture(hits.get()) : byWords(words);
+    found.setText(counted(all.size()));
+    results.getItems().setAll(all);
+    if (all.isEmpty()) {
+      detail.show(Optional.empty());
+    } else {
       results.getSelectionModel().selectFirst();
     }
+  }
+
+  private String counted(int count) {
+    return count >= MOST_SHOWN
+        ? "the best %,d".formatted(MOST_SHOWN)
+        : count == 1 ? "1 action" : "%,d actions".formatted(count);
+  }
+
+  /** Gestures are read in the words of the platform under the fingers. */
+  private GestureReader reader() {
+    Workspace workspace = desk.session().workspace().get();
+    return workspace
+        .setup()
+        .flatMap(s -> workspace.catalog().environment(s.machine().platform()))
+        .map(e -> e.reader())
+        .orElse(GestureReader.PLAIN);
+  }
+
+  private List<Found> byWords(String words) {
+    Catalog catalog = desk.session().workspace().get().catalog();
+    List<Action> all =
+        words.isBlank()
+            ? catalog.actions()
+            : filter.isOpen() ? search.find(words, MOST_SHOWN) : search.find(words);
+    return narrowed(all.stream().map(a -> new Found(a, Optional.empty())).toList());
+  }
+
+  private List<Found> byGesture(List<Hit> hits) {
+    Catalog catalog = desk.session().workspace().get().catalog();
+    Map<String, Hit> first = new HashMap<>();
+    Set<String> order = new LinkedHashSet<>();
+    for (Hit hit : hits) {
+      String action = hit.owner().binding().action();
+      first.putIfAbsent(action, hit);
+      order.add(action);
+    }
+    return narrowed(
+        order.stream()
+            .flatMap(id -> catalog.action(id).stream())
+            .map(a -> new Found(a, Optional.of(first.get(a.id()))))
+            .toList());
+  }
+
+  private List<Found> narrowed(List<Found> all) {
+    Predicate<Action> test = filter.test();
+    return all.stream().filter(f -> test.test(f.action())).limit(MOST_SHOWN).toList();
   }
 
   /** Puts the focus on what was found. */
@@ -129,128 +245,128 @@ public final class LookUpPlace implements Place {
   }
 
   private void refresh() {
-    search = ActionSearch.of(desk.session().workspace().get().catalog().actions());
-    search(query);
-  }
-
-  private void row(HBox box, Action action) {
-    box.getChildren()
-        .addAll(
-            Texts.styled(action.title(), "row-title"),
-            spacer(),
-            Texts.styled(action.group(), "quiet"));
-  }
-
-  private void showSelected() {
-    show(results.getSelectionModel().getSelectedItem());
-  }
-
-  private void show(@Nullable Action action) {
-    detail.getChildren().clear();
-    if (action == null) {
-      return;
-    }
-    detail.getChildren().add(Texts.heading(action.title()));
-    detail
-        .getChildren()
-        .add(
-            Texts.quiet(
-                action.group()
-                    + (action.harm() == Action.Harm.LOSES_WORK
-                        ? ". Work can be lost when this happens unasked."
-                        : "")));
+    filter.fill();
     Catalog catalog = desk.session().workspace().get().catalog();
-    List<String> without = new ArrayList<>();
-    boolean onPlatforms = false;
-    for (Environment environment : catalog.environments()) {
-      List<Binding> bindings = catalog.bindings(environment.id(), action.id());
-      if (!bindings.isEmpty()) {
-        detail.getChildren().add(environmentRow(environment, bindings));
-        onPlatforms |= environment.platform().isPresent();
-      } else if (environment.platform().isPresent()) {
-        without.add(environment.title());
+    search = ActionSearch.of(catalog.actions());
+    Found was = results.getSelectionModel().getSelectedItem();
+    Node before = view();
+    search(query);
+    show(before);
+    if (was != null) {
+      for (int i = 0; i < results.getItems().size(); i++) {
+        if (results.getItems().get(i).action().id().equals(was.action().id())) {
+          results.getSelectionModel().clearAndSelect(i);
+        }
       }
-    }
-    if (onPlatforms && !without.isEmpty()) {
-      detail.getChildren().add(Texts.quiet("No gesture on " + String.join(", ", without) + "."));
-    }
-    if (detail.getChildren().size() == 2) {
-      detail.getChildren().add(Texts.quiet("No keymap has a gesture for it."));
     }
   }
 
-  private Node environmentRow(Environment environment, List<Binding> bindings) {
-    VBox gestures = new VBox(6);
-    for (Binding binding : bindings) {
-      FlowPane line =
-          new FlowPane(12, 4, new GestureView(binding.gesture(), desk.words(environment.id())));
-      line.setAlignment(Pos.CENTER_LEFT);
-      line.getStyleClass().add("environment-line");
-      List<String> notes = new ArrayList<>();
-      if (!binding.context().equals(Context.ANYWHERE.id())) {
-        notes.add("in " + environment.context(binding.context()).map(Context::title).orElse(""));
-      }
-      binding.when().since().ifPresent(v -> notes.add("since version " + v));
-      if (!notes.isEmpty()) {
-        line.getChildren().add(Texts.styled(String.join("; ", notes), "quiet"));
-      }
-      inSetup(environment, binding).ifPresent(line.getChildren()::add);
-      gestures.getChildren().add(line);
-    }
-    FlowPane row =
-        new FlowPane(12, 4, Lists.column(Texts.styled(environment.title(), "part"), 14), gestures);
-    row.setPrefWrapLength(100);
-    row.getStyleClass().add("card");
-    return row;
-  }
-
-  /** What becomes of the binding in the setup in use, if it can be met there. */
-  private Optional<Node> inSetup(Environment environment, Binding binding) {
+  private void analysed() {
     Optional<Analysis> analysis = desk.analyst().found().get();
-    List<TracedBinding> here =
-        analysis.stream()
-            .flatMap(a -> a.traces().all().stream())
-            .filter(t -> t.environment().equals(environment.id()) && t.binding().equals(binding))
-            .toList();
-    if (here.isEmpty()) {
-      return Optional.empty();
-    }
-    long works = here.stream().filter(TracedBinding::works).count();
-    if (works == here.size()) {
-      return Optional.of(marked("works in this setup", "dot", "dot-replaced"));
-    }
-    if (works > 0) {
-      return Optional.of(
-          marked("%d of %d work in this setup".formatted(works, here.size()), "notch"));
-    }
-    String why =
-        here.getFirst()
-            .trace()
-            .acted()
-            .map(a -> "taken by " + a.layer().title() + " in this setup")
-            .orElse("does nothing in this setup");
-    return Optional.of(marked(why, "notch"));
+    gestures =
+        analysis.map(a -> GestureSearch.of(a.workspace().catalog(), a.traces().tracer().layout()));
+    detail.show(detail.action());
   }
 
-  private static Node marked(String words, String... mark) {
-    Region sign = new Region();
-    sign.getStyleClass().addAll(mark);
-    HBox box = new HBox(6, sign, Texts.styled(words, "row-title"));
-    box.setAlignment(Pos.CENTER_LEFT);
-    return box;
+  private void row(HBox box, Found line) {
+    box.getChildren().addAll(Texts.styled(line.action().title(), "row-title"), spacer());
+    if (line.hit().isPresent()) {
+      Hit hit = line.hit().get();
+      box.getChildren().add(new GestureView(hit.gesture(), desk.words(hit.owner().environment())));
+    } else {
+      box.getChildren().add(Texts.styled(line.action().group(), "quiet"));
+    }
+  }
+
+  // ---- the other views
+
+  private void showWords() {
+    show(byWords);
+    desk.keys().changed();
+    results.requestFocus();
+  }
+
+  private void showKeyboard() {
+    stopListening();
+    show(keys);
+    desk.keys().changed();
+    keys.focusKeys();
+  }
+
+  private void showComparison() {
+    stopListening();
+    show(comparing);
+    desk.keys().changed();
+    comparing.focusFirst();
   }
 
   private void listen() {
-    root.getChildren().set(1, listening);
-    VBox.setVgrow(listening, Priority.ALWAYS);
+    show(listening);
     listening.start();
   }
 
   private void stopListening() {
-    if (root.getChildren().get(1) == listening) {
+    if (view() == listening) {
       listening.stop();
-      root.getChildren().set(1, byWords);
+      show(byWords);
+      desk.keys().changed();
       results.requestFocus();
     }
+  }
+
+  // ---- editing
+
+  private void edit(boolean isNew) {
+    Optional<ActionDetail.Line> line = detail.chosen();
+    if (detail.action().isEmpty()) {
+      desk.session().say("Choose an action first.");
+      return;
+    }
+    boolean hasBinding = line.flatMap(ActionDetail.Line::binding).isPresent();
+    BindingEditor editor =
+        new BindingEditor(desk, detail.action().get(), line, isNew || !hasBinding);
+    desk.keys().open(editor, editor.focus());
+  }
+
+  private void remove() {
+    chosenBinding()
+        .ifPresentOrElse(
+            l ->
+                desk.session()
+                    .apply(
+                        KeymapEdit.remove(
+                            desk.session().workspace().get(),
+                            l.environment().id(),
+                            l.binding().orElseThrow())),
+            () -> desk.session().say("Choose a gesture on the right first (Alt+W)."));
+  }
+
+  /** Removing and switching off want the focus on the gestures, so that no list is meant by it. */
+  private Optional<ActionDetail.Line> chosenBinding() {
+    return detail.lines().isFocused()
+        ? detail.chosen().filter(l -> l.binding().isPresent())
+        : Optional.empty();
+  }
+
+  private void switchOff() {
+    Optional<ActionDetail.Line> line = chosenBinding();
+    Workspace workspace = desk.session().workspace().get();
+    if (line.isEmpty() || workspace.setup().isEmpty()) {
+      desk.session().say("Choose a gesture on the right first (Alt+W).");
+      return;
+    }
+    Binding binding = line.get().binding().orElseThrow();
+    Optional<Change.Edit> edit =
+        KeymapEdit.switchOff(
+            workspace, workspace.setup().get(), line.get().environment().id(), binding);
+    edit.ifPresentOrElse(
+        desk.session()::apply,
+        () ->
+            desk.session()
+                .say(
+                    binding.remarks().fixed()
+                        ? "%s does not let this one be switched off."
+                            .formatted(line.get().environment().title())
+                        : "Only bindings of a platform in this setup can be switched off."));
   }
 }

@@ -301,14 +301,15 @@ public final class SheetsPlace implements Place {
 
   private static String words(ForeignList list, Plan plan) {
     StringBuilder all = new StringBuilder(list.form());
-    all.append(
-        ": %,d to take, %,d changed, %,d known already, %,d gone, %,d refused."
-            .formatted(
-                plan.taken().size(),
-                plan.changed().size(),
-                plan.known().size(),
-                plan.gone().size(),
-                plan.refused().size()));
+    all.append(": %,d to take".formatted(plan.taken().size()));
+    if (!plan.changed().isEmpty()) {
+      all.append(", %,d changed".formatted(plan.changed().size()));
+    }
+    all.append(", %,d known already".formatted(plan.known().size()));
+    if (!plan.gone().isEmpty()) {
+      all.append(", %,d gone from the list".formatted(plan.gone().size()));
+    }
+    all.append(", %,d refused.".formatted(plan.refused().size()));
     if (list.left() > 0) {
       all.append(" %,d entries without a gesture were left out.".formatted(list.left()));
     }

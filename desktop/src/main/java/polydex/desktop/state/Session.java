@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ExecutorService;
@@ -212,6 +213,11 @@ public final class Session implements AutoCloseable {
         .limit(LAST_NOTED)
         .forEach(found::add);
     return found.stream().limit(LAST_NOTED).toList();
+  }
+
+  /** The ids of bindings that were added or changed since a moment, by environment. */
+  public Map<String, Set<String>> changedSince(Instant moment) {
+    return store.changedSince(moment);
   }
 
   /** A setting of the program. */

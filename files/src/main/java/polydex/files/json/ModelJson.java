@@ -33,6 +33,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import polydex.boards.Board;
 import polydex.boards.Layout;
+import polydex.catalog.Action;
 import polydex.catalog.Binding;
 import polydex.catalog.Environment;
 import polydex.catalog.Version;
@@ -172,6 +173,7 @@ public final class ModelJson {
         .addMixIn(Machine.Focus.class, FocusNames.class)
         .addMixIn(Environment.class, WithSource.class)
         .addMixIn(Environment.PointerRoute.class, WithOperators.class)
+        .addMixIn(Action.class, ActionShape.class)
         .addMixIn(Binding.class, BindingShape.class)
         .addMixIn(Layout.class, LayoutShape.class)
         .addMixIn(Board.class, HasFormat.class)
@@ -221,6 +223,10 @@ public final class ModelJson {
   @JsonIgnoreProperties("format")
   private interface HasFormat {}
 
+  @JsonSerialize(converter = ToActionForm.class)
+  @JsonDeserialize(converter = FromActionForm.class)
+  private interface ActionShape {}
+
   @JsonSerialize(converter = ToBindingForm.class)
   @JsonDeserialize(converter = FromBindingForm.class)
   private interface BindingShape {}
@@ -228,6 +234,20 @@ public final class ModelJson {
   @JsonSerialize(converter = ToLayoutForm.class)
   @JsonDeserialize(converter = FromLayoutForm.class)
   private interface LayoutShape {}
+
+  private static final class ToActionForm extends StdConverter<Action, ActionForm> {
+    @Override
+    public ActionForm convert(Action value) {
+      return ActionForm.of(value);
+    }
+  }
+
+  private static final class FromActionForm extends StdConverter<ActionForm, Action> {
+    @Override
+    public Action convert(ActionForm value) {
+      return value.action();
+    }
+  }
 
   private static final class ToBindingForm extends StdConverter<Binding, BindingForm> {
     @Override

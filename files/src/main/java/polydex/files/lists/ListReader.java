@@ -43,7 +43,7 @@ public final class ListReader {
     if (text.length() > Text.LARGEST_BYTES) {
       throw new FileProblem(name + " is larger than 64 MiB. Nothing was taken.");
     }
-    return read(name, Text.of(text).content(), "text");
+    return read(name, Text.of(text).content(), "");
   }
 
   /**
@@ -83,7 +83,7 @@ public final class ListReader {
     }
     return new ForeignList(
         list.name(),
-        encoding + ", " + list.form(),
+        encoding.isEmpty() ? list.form() : encoding + ", " + list.form(),
         list.tables(),
         list.refused(),
         list.left(),

@@ -7,7 +7,9 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.HashSet;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
@@ -132,7 +134,7 @@ public final class Store implements AutoCloseable {
   public synchronized void save(Change.Edit change, Instant now) {
     handle.useTransaction(
         h -> {
-          new WorkspaceTables(h).write(change.before(), change.after());
+          new WorkspaceTables(h).write(change.before(), change.after(), now);
           log(h, change.title(), now);
         });
   }
@@ -153,6 +155,21 @@ public final class Store implements AutoCloseable {
           Logs.remove(h, note.use());
           log(h, "Undo: " + note.title(), now);
         });
+  }
+
+  /** The ids of bindings that were added or changed since a moment, by environment. */
+  public synchronized Map<String, Set<String>> changedSince(Instant moment) {
+    Map<String, Set<String>> found = new HashMap<>();
+    handle
+        .createQuery("SELECT environment, id FROM binding WHERE changed >= :moment")
+        .bind("moment", moment.toEpochMilli())
+        .map(
+            (row, _) ->
+                found
+                    .computeIfAbsent(row.getString("environment"), _ -> new HashSet<>())
+                    .add(row.getString("id")))
+        .list();
+    return found;
   }
 
   /** Which setup is in use. */

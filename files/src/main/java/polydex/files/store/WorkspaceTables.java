@@ -2,6 +2,7 @@ package polydex.files.store;
 
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -69,7 +70,13 @@ final class WorkspaceTables {
     }
   }
 
-  void write(Workspace before, Workspace after) {
+  /**
+   * Writes the difference.
+   *
+   * @param now when, for what is looked for by when it changed; what a file begins with did not
+   */
+  void write(Workspace before, Workspace after, Instant now) {
+    long changed = before.catalog().size() == 0 ? 0 : now.toEpochMilli();
     // Rows that refer to each other may go and come in any order within the transaction.
     h.execute("PRAGMA defer_foreign_keys = ON");
     bodies("action", before.catalog().actions(), after.catalog().actions(), Action::id);
@@ -93,7 +100,8 @@ final class WorkspaceTables {
       writeBindings(
           environment,
           before.catalog().bindings(environment),
-          after.catalog().bindings(environment));
+          after.catalog().bindings(environment),
+          changed);
     }
   }
 
@@ -196,7 +204,8 @@ final class WorkspaceTables {
     run(put);
   }
 
-  private void writeBindings(String environment, List<Binding> before, List<Binding> after) {
+  private void writeBindings(
+      String environment, List<Binding> before, List<Binding> after, long changed) {
     if (before == after) {
       return;
     }
@@ -210,21 +219,22 @@ final class WorkspaceTables {
         batch(
             """
             INSERT INTO binding (environment, id, position, action, gesture, context,
-              since, until, option, opens, note, caveat, hook, fixed, device)
+              since, until, option, opens, note, caveat, hook, fixed, device, changed)
             VALUES (:environment, :id, :position, :action, :gesture, :context,
-              :since, :until, :option, :opens, :note, :caveat, :hook, :fixed, :device)
+              :since, :until, :option, :opens, :note, :caveat, :hook, :fixed, :device, :changed)
             ON CONFLICT (environment, id) DO UPDATE SET position = excluded.position,
               action = excluded.action, gesture = excluded.gesture, context = excluded.context,
               since = excluded.since, until = excluded.until, option = excluded.option,
               opens = excluded.opens, note = excluded.note,
               caveat = excluded.caveat, hook = excluded.hook, fixed = excluded.fixed,
-              device = excluded.device
+              device = excluded.device, changed = excluded.changed
             """);
     now.forEach(
         (key, value) -> {
           if (!value.equals(old.get(key))) {
             bind(put.bind("environment", environment), value.value())
                 .bind("position", value.position())
+                .bind("changed", changed)
                 .add();
           }
         });

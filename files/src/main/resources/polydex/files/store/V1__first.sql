@@ -33,10 +33,12 @@ CREATE TABLE binding (
   hook        TEXT NOT NULL,
   fixed       INTEGER NOT NULL,
   device      TEXT,
+  changed     INTEGER NOT NULL,
   PRIMARY KEY (environment, id)
 ) STRICT, WITHOUT ROWID;
 
 CREATE INDEX binding_action ON binding (action);
+CREATE INDEX binding_changed ON binding (changed);
 
 CREATE TABLE board (
   id       TEXT PRIMARY KEY,

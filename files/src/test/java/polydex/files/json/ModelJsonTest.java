@@ -33,7 +33,10 @@ class ModelJsonTest {
       for (var environment : shipped.catalog().environments()) {
         KeymapFile file =
             new KeymapFile(
-                "polydex-keymap/1", environment, shipped.catalog().bindings(environment.id()));
+                "polydex-keymap/1",
+                environment,
+                List.of(),
+                shipped.catalog().bindings(environment.id()));
         assertThat(ModelJson.read("keymap", ModelJson.writePretty(file), KeymapFile.class))
             .isEqualTo(file);
       }

@@ -102,7 +102,7 @@ class SeparatedValuesTest {
       value = {
         "application,action\\nEditor,Save; gesture",
         "action,gesture\\nSave,F2; platform",
-        "nothing here; first line names no column",
+        "nothing here\\nbut this; first line names no column",
         "application,action,gesture\\n; no lines below",
         "application,action,gesture\\n\"Editor,Save,F2; not well-formed",
         "  \\n ; empty",

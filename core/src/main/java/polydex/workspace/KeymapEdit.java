@@ -1,0 +1,118 @@
+package polydex.workspace;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import polydex.catalog.Binding;
+import polydex.catalog.Catalog;
+import polydex.catalog.Environment;
+import polydex.route.Machine;
+import polydex.route.Setup;
+
+/** Edits of a keymap by hand, each as a change that can be undone. */
+public final class KeymapEdit {
+  private KeymapEdit() {}
+
+  /**
+   * A binding is added; nothing if the same is there already.
+   *
+   * @param environment the id of the environment that gets it
+   */
+  public static Optional<Change.Edit> add(Workspace before, String environment, Binding binding) {
+    Catalog catalog = before.catalog();
+    boolean known = catalog.bindings(environment).stream().anyMatch(b -> says(b, binding));
+    if (known) {
+      return Optional.empty();
+    }
+    List<Binding> list = new ArrayList<>(catalog.bindings(environment));
+    list.add(withUnusedId(binding, list));
+    return Optional.of(
+        edit("Add", before, environment, binding, catalog.withBindings(environment, list)));
+  }
+
+  /** A binding says something else, in its place. */
+  public static Change.Edit change(Workspace before, String environment, Binding was, Binding now) {
+    Catalog catalog = before.catalog();
+    List<Binding> list =
+        catalog.bindings(environment).stream().map(b -> b.id().equals(was.id()) ? now : b).toList();
+    return edit("Change", before, environment, now, catalog.withBindings(environment, list));
+  }
+
+  /** A binding goes. */
+  public static Change.Edit remove(Workspace before, String environment, Binding binding) {
+    return edit(
+        "Remove",
+        before,
+        environment,
+        binding,
+        before.catalog().without(environment, Set.of(binding.id())));
+  }
+
+  /**
+   * A built-in binding of a platform is switched off on the machine of a setup that runs it, or on
+   * again.
+   *
+   * @return none where the setup has no machine of that platform, or the binding can't be switched
+   *     off
+   */
+  public static Optional<Change.Edit> switchOff(
+      Workspace before, Setup setup, String platform, Binding binding) {
+    if (binding.remarks().fixed()
+        || setup.machines().stream().noneMatch(m -> m.platform().equals(platform))) {
+      return Optional.empty();
+    }
+    Machine changed = switched(setup.machine(), platform, binding.id());
+    boolean off =
+        setup.machines().stream()
+            .filter(m -> m.platform().equals(platform))
+            .noneMatch(m -> m.switchedOff().contains(binding.id()));
+    Workspace after = before.with(new Setup(setup.id(), setup.title(), setup.board(), changed));
+    String title =
+        "Switch %s “%s” (%s)"
+            .formatted(
+                off ? "off" : "on", before.catalog().title(binding.action()), binding.gesture());
+    return Optional.of(new Change.Edit(title, before, after));
+  }
+
+  private static Machine switched(Machine machine, String platform, String binding) {
+    Machine here = machine;
+    if (machine.platform().equals(platform)) {
+      Set<String> off = new HashSet<>(machine.switchedOff());
+      if (!off.add(binding)) {
+        off.remove(binding);
+      }
+      here = machine.withSwitchedOff(off);
+    }
+    return here.focus() instanceof Machine.Session s
+        ? here.with(s.with(switched(s.inner(), platform, binding)))
+        : here;
+  }
+
+  private static boolean says(Binding a, Binding b) {
+    return a.action().equals(b.action())
+        && a.context().equals(b.context())
+        && a.gesture().equals(b.gesture());
+  }
+
+  private static Binding withUnusedId(Binding binding, List<Binding> among) {
+    Set<String> ids = new HashSet<>();
+    among.forEach(b -> ids.add(b.id()));
+    String id = binding.id();
+    for (int i = 2; ids.contains(id); i++) {
+      id = binding.id() + "#" + i;
+    }
+    return binding.with(id, binding.gesture());
+  }
+
+  private static Change.Edit edit(
+      String verb, Workspace before, String environment, Binding binding, Catalog after) {
+    String where =
+        before.catalog().environment(environment).map(Environment::title).orElse(environment);
+    String title =
+        "%s %s for “%s” in %s"
+            .formatted(verb, binding.gesture(), before.catalog().title(binding.action()), where);
+    return new Change.Edit(title, before, before.with(after));
+  }
+}

@@ -1,0 +1,223 @@
+package polydex.catalog;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import polydex.boards.Keyboards;
+import polydex.catalog.Action.Harm;
+import polydex.catalog.Comparison.Likeness;
+import polydex.catalog.Environment.Application;
+import polydex.catalog.Environment.Platform;
+import polydex.catalog.Environment.WhenBroken;
+import polydex.keys.Gesture;
+import polydex.keys.GestureReader;
+import polydex.keys.Modifier;
+
+/** What one environment has to do with another, and what a gesture can be remembered by. */
+class ComparisonTest {
+  private static final Catalog CATALOG = catalog();
+
+  private static Environment platform(String id, Modifier primary) {
+    return new Environment(
+        id,
+        id,
+        new Version("1"),
+        List.of(Context.ANYWHERE),
+        WhenBroken.SWALLOW,
+        new Platform(Map.of(), List.of(), false, Set.of(), primary, Optional.empty()));
+  }
+
+  private static Environment app(String id, String platform) {
+    return new Environment(
+        id,
+        id,
+        new Version("1"),
+        List.of(Context.ANYWHERE),
+        WhenBroken.SWALLOW,
+        new Application(List.of(platform), false));
+  }
+
+  private static Action action(String id, String title, String opposite, boolean toggles) {
+    return new Action(
+        id,
+        title,
+        "Group",
+        List.of(),
+        Harm.VISIBLE,
+        Optional.of(opposite).filter(o -> !o.isEmpty()),
+        toggles);
+  }
+
+  private static List<Binding> bindings(String... pairs) {
+    return Stream.of(pairs)
+        .map(p -> p.split(" = "))
+        .map(p -> Binding.of(p[0] + p[1], p[1], Gesture.parse(p[0])))
+        .toList();
+  }
+
+  private static Catalog catalog() {
+    return Catalog.of(
+        List.of(
+            action("save", "Save", "", false),
+            action("find", "Find", "", false),
+            action("next", "Find the next", "previous", false),
+            action("previous", "Find the previous", "next", false),
+            action("tab", "Go to a tab", "", false),
+            action("full", "Full screen", "", true),
+            action("close", "Close", "", false)),
+        List.of(
+            platform("Left", Modifier.CTRL),
+            platform("Right", Modifier.META),
+            app("here", "Left"),
+            app("there", "Right")),
+        Map.of(
+            "here",
+                bindings(
+                    "Ctrl+S = save",
+                    "Ctrl+F = find",
+                    "F3 = next",
+                    "Shift+F3 = previous",
+                    "Alt+{1..3} = tab",
+                    "F11 = full",
+                    "Ctrl+K Ctrl+S = close"),
+            "there",
+                bindings(
+                    "Meta+S = save",
+                    "Ctrl+Alt+F = find",
+                    "Meta+G = next",
+                    "Alt+2 = tab",
+                    "F11 = full",
+                    "F12 = close",
+                    "Ctrl+F = close")));
+  }
+
+  @Test
+  void anEnvironmentBesideAnotherWithCounts() {
+    Comparison comparison = Comparison.of(CATALOG, "here", "there");
+    assertThat(comparison.lines())
+        .extracting(l -> l.action() + " " + l.likeness())
+        .containsExactly(
+            "save ONE_MODIFIER_AWAY",
+            "find ONE_MODIFIER_AWAY",
+            "next DIFFERENT",
+            "previous MISSING",
+            "tab SAME",
+            "full SAME",
+            "close DIFFERENT");
+    assertThat(comparison.counts().values()).containsExactly(2, 2, 2, 1, 0);
+    Comparison back = Comparison.of(CATALOG, "there", "here");
+    assertThat(back.counts().get(Likeness.NEW)).isEqualTo(1);
+    assertThat(back.counts().get(Likeness.SAME)).isEqualTo(2);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "Ctrl+S, Meta+S, true",
+    "Ctrl+S, Ctrl+Shift+S, true",
+    "Ctrl+S, Alt+Shift+S, false",
+    "Ctrl+S, Ctrl+D, false",
+    "Ctrl+K Ctrl+S, Meta+K Meta+S, true",
+    "Ctrl+S, Ctrl+S, false",
+    "Ctrl+S, S, true",
+    "Shift*2, Ctrl*2, false",
+  })
+  void oneModifierAway(String a, String b, boolean is) {
+    assertThat(Comparison.isOneModifierAway(Gesture.parse(a), Gesture.parse(b))).isEqualTo(is);
+    assertThat(Comparison.isOneModifierAway(Gesture.parse(b), Gesture.parse(a))).isEqualTo(is);
+  }
+
+  private static List<String> hooks(String environment, String gesture) {
+    Hooks hooks = new Hooks(CATALOG, Set.of("here", "there"));
+    return CATALOG.bindings(environment).stream()
+        .filter(b -> b.gesture().equals(Gesture.parse(gesture)))
+        .findFirst()
+        .map(b -> hooks.of(environment, b))
+        .orElseThrow()
+        .stream()
+        .map(h -> h.kind() + ": " + h.text())
+        .toList();
+  }
+
+  @Test
+  void hooksAreComputed() {
+    assertThat(hooks("here", "Ctrl+S"))
+        .containsExactly(
+            "INITIAL: S as in “save”.", "ONE_CHANGE: As in there, with Ctrl for Meta.");
+    assertThat(hooks("there", "Meta+S")).contains("ONE_CHANGE: As in here, with Meta for Ctrl.");
+    assertThat(hooks("here", "F3"))
+        .containsExactly("REVERSES: With Shift it does the opposite: “Find the previous”.");
+    assertThat(hooks("here", "Shift+F3"))
+        .containsExactly("REVERSES: Without Shift it does the opposite: “Find the next”.");
+    assertThat(hooks("here", "F11"))
+        .containsExactly(
+            "AGAIN: The same again takes it back.", "SAME_ELSEWHERE: The same as in there.");
+    assertThat(hooks("here", "Alt+{1..3}")).containsExactly("FAMILY: One of a family: Alt+{1..3}.");
+    assertThat(hooks("there", "Meta+G")).isEmpty();
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      quoteCharacter = '\u0001',
+      textBlock =
+          """
+          ctrl+f        | here find true, there close true
+          Ctrl+         | here save false, here find false, here close false, there close false
+          ctrl + alt +  | there find false
+          C-k           | here close false
+          Ctrl+K Ctrl+S | here close true
+          f11           | here full true, there full true
+          ⌘S            | there save true
+          Alt+3         | here tab true
+          """)
+  void gesturesAreFoundWhenOnlyBegun(String text, String found) {
+    assertThat(
+            GestureSearch.of(CATALOG, Keyboards.US).find(text, GestureReader.PLAIN).orElseThrow())
+        .extracting(
+            h -> h.owner().environment() + " " + h.owner().binding().action() + " " + h.isWhole())
+        .containsExactly(found.split(", "));
+  }
+
+  @ParameterizedTest
+  @CsvSource({"s", "find", "delete", "shift", "next tab", "ctrl+foo"})
+  void wordsAreNotTakenForGestures(String text) {
+    assertThat(GestureSearch.of(CATALOG, Keyboards.US).find(text, GestureReader.PLAIN)).isEmpty();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "Find previous, previous, 0.99",
+    "Locate the next one, next, 0.6",
+    "Fullscreen mode, full, 0.4",
+    "Saving, save, 0.99",
+    "savw, , 0",
+    "Close window, close, 0.5",
+  })
+  void titlesAreMatchedByMeaning(String title, String action, double least) {
+    List<TitleMatcher.Match> matches = new TitleMatcher(CATALOG.actions()).match(title);
+    if (action == null || least < 0.5) {
+      assertThat(matches).isEmpty();
+    } else {
+      assertThat(matches.getFirst().action().id()).isEqualTo(action);
+      assertThat(matches.getFirst().score()).isGreaterThanOrEqualTo(least).isLessThanOrEqualTo(1);
+    }
+  }
+
+  @Test
+  void searchForgivesOneWrongLetterAndKnowsOtherWords() {
+    ActionSearch search = ActionSearch.of(CATALOG.actions());
+    assertThat(search.find("prevoius")).extracting(Action::id).containsExactly("previous");
+    assertThat(search.find("scren")).extracting(Action::id).containsExactly("full");
+    assertThat(search.find("locate")).extracting(Action::id).startsWith("find");
+    assertThat(search.find("searching next")).extracting(Action::id).containsExactly("next");
+    assertThat(search.find("zzzz")).isEmpty();
+    assertThat(search.find("clsoe")).extracting(Action::id).containsExactly("close");
+  }
+}
