@@ -1,7 +1,5 @@
 package polydex.bench;
 
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.PreparedStatement;
@@ -9,22 +7,15 @@ import java.sql.ResultSet;
 import java.sql.Statement;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
-import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.Callable;
-import org.apache.commons.csv.CSVFormat;
-import polydex.catalog.Action;
-import polydex.catalog.ActionSearch;
 import polydex.catalog.Binding;
 import polydex.conflict.ConflictFinder;
 import polydex.files.Shipped;
-import polydex.files.lists.Intake;
-import polydex.files.lists.ListReader;
 import polydex.keys.Gesture;
 import polydex.route.SetupTraces;
 import polydex.route.Tracer;
 import polydex.route.World;
-import polydex.workspace.BindingIntake;
 import polydex.workspace.Workspace;
 
 /**
@@ -36,19 +27,19 @@ public final class Main {
 
   private Main() {}
 
-  /** Runs every benchmark and prints a table. */
+  /** Runs the benchmarks that are named, catalog or route, or all, and prints a table. */
   public static void main(String[] args) throws Exception {
     System.out.println("| what | size | ours | baseline | baseline / ours |");
     System.out.println("| --- | ---: | ---: | ---: | ---: |");
-    trace();
-    for (int size : new int[] {1_000, 10_000, 100_000}) {
-      search(size);
+    Set<String> wanted = Set.of(args);
+    if (wanted.isEmpty() || wanted.contains("catalog")) {
+      CatalogBench.all();
     }
-    for (int size : new int[] {1_000, 10_000, 30_000}) {
-      conflicts(size);
-    }
-    for (int size : new int[] {10_000, 100_000}) {
-      bringIn(size);
+    if (wanted.isEmpty() || wanted.contains("route")) {
+      trace();
+      for (int size : new int[] {1_000, 10_000, 30_000}) {
+        conflicts(size);
+      }
     }
   }
 
@@ -64,32 +55,6 @@ public final class Main {
         () -> repeat(times, () -> tracer.trace(gesture)),
         () -> repeat(times, () -> Gesture.parse("Meta+S")),
         times);
-  }
-
-  /** Each typed character's results, against a scan of all titles. */
-  private static void search(int size) throws Exception {
-    List<Action> actions = Large.world(size).catalog().actions();
-    ActionSearch search = ActionSearch.of(actions);
-    List<String> queries = List.of("d", "do", "dom", "dome", "dome f", "dome fa", "dome fad");
-    row(
-        "find while typing / scan of all titles",
-        "%,d actions".formatted(size),
-        () -> queries.stream().mapToInt(q -> search.find(q).size()).sum(),
-        () -> queries.stream().mapToInt(q -> scan(actions, q)).sum(),
-        queries.size());
-  }
-
-  private static int scan(List<Action> actions, String query) {
-    List<String> wanted = List.of(query.split(" "));
-    return (int)
-        actions.stream()
-            .filter(
-                a -> {
-                  List<String> words = List.of(a.title().toLowerCase(Locale.ROOT).split(" "));
-                  return wanted.stream()
-                      .allMatch(q -> words.stream().anyMatch(w -> w.startsWith(q)));
-                })
-            .count();
   }
 
   /** All duplicate and intercepted conflicts, against an indexed self-join in in-memory SQLite. */
@@ -148,43 +113,6 @@ public final class Main {
     return rows;
   }
 
-  /** A list read and planned, against Commons CSV only counting its fields. */
-  private static void bringIn(int size) throws Exception {
-    Path list = Files.createTempFile("polydex-bench", ".csv");
-    StringBuilder text = new StringBuilder("application,context,action,gesture\n");
-    World world = Large.world(size);
-    for (Binding b : world.catalog().bindings("app")) {
-      text.append("App,")
-          .append(b.context())
-          .append(',')
-          .append(world.catalog().title(b.action()))
-          .append(',')
-          .append(b.gesture())
-          .append('\n');
-    }
-    Files.writeString(list, text);
-    Workspace start = Shipped.start();
-    row(
-        "bring in a CSV, read and planned / Commons CSV alone",
-        "%,d lines".formatted(world.catalog().bindings("app").size()),
-        () -> {
-          Intake intake =
-              Intake.of(start, ListReader.read(list), Optional.empty(), Optional.empty());
-          return BindingIntake.plan(start, intake.request()).taken().size();
-        },
-        () -> {
-          try (var reader = Files.newBufferedReader(list)) {
-            int fields = 0;
-            for (var line : CSVFormat.RFC4180.parse(reader)) {
-              fields += line.size();
-            }
-            return fields;
-          }
-        },
-        1);
-    Files.delete(list);
-  }
-
   private static int repeat(int times, Callable<?> work) throws Exception {
     int done = 0;
     for (int i = 0; i < times; i++) {
@@ -193,7 +121,7 @@ public final class Main {
     return done;
   }
 
-  private static void row(
+  static void row(
       String what, String size, Callable<Integer> ours, Callable<Integer> baseline, int each)
       throws Exception {
     double[] mine = new double[ROUNDS];

@@ -10,16 +10,12 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Random;
 import java.util.Set;
-import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -28,13 +24,8 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import polydex.catalog.Action;
-import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.conflict.Conflict;
-import polydex.desktop.state.Session;
-import polydex.files.demo.DemoFile;
-import polydex.files.demo.DemoHistory;
-import polydex.files.store.Store;
 import polydex.keys.Gesture;
 import polydex.mouse.Habit;
 import polydex.mouse.Use;
@@ -42,49 +33,10 @@ import polydex.recall.Answer;
 
 /** The demo in a real window, by keys alone. */
 @ExtendWith(ApplicationExtension.class)
-class WindowTest {
-  private final Driver.TestClock clock = new Driver.TestClock(DemoHistory.NOW);
-  private Path file;
-  private Store store;
-  private Session session;
-  private Shell shell;
-  private Stage stage;
-  private Driver person;
-
+class WindowTest extends InWindow {
   @Start
   void start(Stage shown) throws Exception {
-    Look.loadFonts();
-    file = Files.createTempDirectory("polydex-test").resolve("demo.polydex");
-    store = DemoFile.demo(file);
-    session = new Session(store, clock);
-    shell = new Shell(session, Main.ownKeys(), new Random(1), shown::close);
-    stage = shown;
-    shown.setScene(shell.scene(1280, 800));
-    shown.show();
-  }
-
-  @BeforeEach
-  void sitDown(FxRobot robot) {
-    person = new Driver(robot, stage);
-    person.until("the window has the focus", stage::isFocused);
-    person.until("the setup was looked into", () -> !person.shown().isEmpty());
-  }
-
-  @AfterEach
-  void leave() throws Exception {
-    Platform.runLater(shell::close);
-    Driver.settle();
-    Files.deleteIfExists(file);
-  }
-
-  private Catalog catalog() {
-    return session.workspace().get().catalog();
-  }
-
-  private List<Answer> answers() {
-    List<Answer> all = new ArrayList<>();
-    store.answers(all::add);
-    return all;
+    open(shown);
   }
 
   @Test
@@ -93,7 +45,7 @@ class WindowTest {
     person.type("dupl line");
     person.until("one result", () -> person.<Action>list("Actions found").getItems().size() == 1);
     person.untilShown("Cue editor for Corvid");
-    assertThat(person.caps("card")).containsExactly("Ctrl", "Shift", "D");
+    assertThat(person.caps("environment-line")).containsExactly("Ctrl", "Shift", "D");
     assertThat(person.shown()).contains("Wing", "taken by Alder in this setup");
     person.keys("Enter");
     assertThat(person.focusIs(n -> n == person.list("Actions found"))).isTrue();

@@ -194,6 +194,7 @@ final class ActionDetail extends VBox {
             12, 4, new GestureView(binding.gesture(), desk.words(line.environment().id())));
     content.setAlignment(Pos.CENTER_LEFT);
     content.setPrefWrapLength(120);
+    content.getStyleClass().add("environment-line");
     HBox.setHgrow(content, Priority.ALWAYS);
     line.likeness().map(CompareView::mark).ifPresent(content.getChildren()::add);
     inSetup(line.environment(), binding).ifPresent(content.getChildren()::add);
