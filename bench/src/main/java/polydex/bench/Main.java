@@ -27,13 +27,16 @@ public final class Main {
 
   private Main() {}
 
-  /** Runs the benchmarks that are named, catalog or route, or all, and prints a table. */
+  /** Runs the benchmarks that are named (catalog, intake, route), or all, and prints a table. */
   public static void main(String[] args) throws Exception {
     System.out.println("| what | size | ours | baseline | baseline / ours |");
     System.out.println("| --- | ---: | ---: | ---: | ---: |");
     Set<String> wanted = Set.of(args);
     if (wanted.isEmpty() || wanted.contains("catalog")) {
       CatalogBench.all();
+    }
+    if (wanted.isEmpty() || wanted.contains("intake")) {
+      CatalogBench.intake();
     }
     if (wanted.isEmpty() || wanted.contains("route")) {
       trace();

@@ -2,22 +2,28 @@ package polydex.cli;
 
 import java.io.PrintWriter;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
+import polydex.boards.Layout;
 import polydex.catalog.Action;
 import polydex.catalog.ActionSearch;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
+import polydex.catalog.GestureSearch;
 import polydex.files.json.ModelJson;
+import polydex.keys.GestureReader;
+import polydex.workspace.Workspace;
 
 @Command(
     name = "find",
-    description = "Find actions by words, with their gestures in each environment.",
+    description = "Find actions by words or a gesture, with their gestures in each environment.",
     exitCodeListHeading = "%nExit codes:%n",
     exitCodeList = {"0:found", "1:nothing found", "2:wrong command line", "3:file can't be used"},
     mixinStandardHelpOptions = true)
@@ -28,7 +34,16 @@ final class FindCommand implements Callable<Integer> {
   @Option(names = "--json", description = "Answer as JSON.")
   private boolean json;
 
-  @Parameters(arity = "1..*", paramLabel = "WORD", description = "Words, or their beginnings.")
+  @Option(
+      names = "--in",
+      paramLabel = "ENVIRONMENT",
+      description = "Only in this platform or application: id or title.")
+  private @Nullable String in;
+
+  @Parameters(
+      arity = "1..*",
+      paramLabel = "WORD",
+      description = "Words or their beginnings; or a gesture, perhaps not finished: ctrl+shift+.")
   private List<String> words;
 
   record Found(String id, String title, String group, List<Place> places) {}
@@ -37,10 +52,12 @@ final class FindCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws Exception {
-    Catalog catalog = source.workspace().catalog();
+    Workspace workspace = source.workspace();
+    Catalog catalog = workspace.catalog();
     List<Found> found =
-        ActionSearch.of(catalog.actions()).find(String.join(" ", words)).stream()
+        actions(workspace).stream()
             .map(a -> found(catalog, a))
+            .filter(f -> in == null || !f.places().isEmpty())
             .toList();
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
@@ -53,12 +70,36 @@ final class FindCommand implements Callable<Integer> {
     return found.isEmpty() ? Main.NO : Main.DONE;
   }
 
-  private static Found found(Catalog catalog, Action action) {
+  /** By the gesture that is written, if it is one; otherwise by words. */
+  private List<Action> actions(Workspace workspace) {
+    String text = String.join(" ", words);
+    Catalog catalog = workspace.catalog();
+    Optional<Layout> layout =
+        workspace.setup().map(s -> s.machine().layout()).map(workspace.world().layouts()::get);
+    return layout
+        .flatMap(l -> GestureSearch.of(catalog, l).find(text, GestureReader.PLAIN))
+        .map(
+            hits ->
+                hits.stream()
+                    .filter(
+                        h ->
+                            in == null
+                                || h.owner()
+                                    .environment()
+                                    .equals(CompareCommand.environment(spec, catalog, in).id()))
+                    .flatMap(h -> catalog.action(h.owner().binding().action()).stream())
+                    .distinct()
+                    .toList())
+        .orElseGet(() -> ActionSearch.of(catalog.actions()).find(text));
+  }
+
+  private Found found(Catalog catalog, Action action) {
     return new Found(
         action.id(),
         action.title(),
         action.group(),
         catalog.environments().stream()
+            .filter(e -> in == null || e.equals(CompareCommand.environment(spec, catalog, in)))
             .map(e -> place(catalog, e, action))
             .filter(p -> !p.gestures().isEmpty())
             .toList());

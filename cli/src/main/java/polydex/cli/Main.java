@@ -18,7 +18,8 @@ import polydex.files.FileProblem;
       ImportCommand.class,
       NotationCommand.class,
       LayoutCommand.class,
-      KeymapCommand.class
+      KeymapCommand.class,
+      CompareCommand.class
     },
     synopsisSubcommandLabel = "COMMAND",
     mixinStandardHelpOptions = true,

@@ -5,7 +5,6 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.PriorityQueue;
 import java.util.TreeMap;
 
 /**
@@ -28,7 +27,12 @@ public final class ActionSearch {
   /** What a hit by meaning or with a wrong letter counts; the least prefix counts twice that. */
   private static final int BY_MEANING = 1;
 
+  private static final int MOST_TERMS = 20;
+  private static final int LARGEST_ALPHABET = 64;
   private static final int LEAST_MISSPELT = 4;
+
+  /** A whole word of a title. */
+  private static final int MOST_A_WORD = 2 * TITLE + 1;
 
   private final List<Action> actions;
   private final String[] words;
@@ -36,6 +40,7 @@ public final class ActionSearch {
   private final int[] posted;
   private final byte[] weights;
   private final Map<String, int[]> byMeaning = new HashMap<>();
+  private final char[] alphabet;
 
   private ActionSearch(List<Action> actions) {
     this.actions = actions;
@@ -67,9 +72,31 @@ public final class ActionSearch {
       }
     }
     from[words.length] = at;
+    alphabet = alphabet(words);
     meanings.forEach(
         (meaning, list) ->
             byMeaning.put(meaning, list.stream().mapToInt(Integer::intValue).distinct().toArray()));
+  }
+
+  /** The letters that words have, without those that hardly any has, so that it stays small. */
+  private static char[] alphabet(String[] words) {
+    Map<Character, Integer> counts = new HashMap<>();
+    for (String word : words) {
+      for (int i = 0; i < word.length(); i++) {
+        counts.merge(word.charAt(i), 1, Integer::sum);
+      }
+    }
+    List<Character> letters =
+        counts.entrySet().stream()
+            .sorted(Map.Entry.<Character, Integer>comparingByValue().reversed())
+            .limit(LARGEST_ALPHABET)
+            .map(Map.Entry::getKey)
+            .toList();
+    char[] all = new char[letters.size()];
+    for (int i = 0; i < all.length; i++) {
+      all[i] = letters.get(i);
+    }
+    return all;
   }
 
   private static void add(Map<String, List<long[]>> sorted, int action, String text, int weight) {
@@ -101,7 +128,7 @@ public final class ActionSearch {
    * @param limit how many at most
    */
   public List<Action> find(String query, int limit) {
-    List<String> terms = Words.of(query);
+    List<String> terms = Words.of(query).stream().limit(MOST_TERMS).toList();
     if (terms.isEmpty() || limit == 0) {
       return List.of();
     }
@@ -172,54 +199,70 @@ public final class ActionSearch {
     return true;
   }
 
+  /**
+   * Every prefix that is one edit away from the term is looked for by itself (Mor and Fraenkel, "A
+   * hash code method for detecting and correcting spelling errors", 1982): O(length · alphabet ·
+   * log n), however many words there are.
+   */
   private void misspelt(String term, Scores scores) {
     if (term.length() < LEAST_MISSPELT) {
       return;
     }
-    for (int w = 0; w < words.length; w++) {
-      if (beginsAlmost(words[w], term)) {
-        for (int p = from[w]; p < from[w + 1]; p++) {
-          scores.hit(posted[p], BY_MEANING);
+    for (int i = 0; i < term.length(); i++) {
+      String before = term.substring(0, i);
+      String after = term.substring(i + 1);
+      almost(before + after, scores);
+      if (i + 1 < term.length()) {
+        almost(before + term.charAt(i + 1) + term.charAt(i) + term.substring(i + 2), scores);
+      }
+      for (char c : alphabet) {
+        if (c != term.charAt(i)) {
+          almost(before + c + after, scores);
+          almost(before + c + term.charAt(i) + after, scores);
         }
+      }
+    }
+  }
+
+  private void almost(String prefix, Scores scores) {
+    int word = Arrays.binarySearch(words, prefix);
+    for (int w = word < 0 ? -word - 1 : word;
+        w < words.length && words[w].startsWith(prefix);
+        w++) {
+      for (int p = from[w]; p < from[w + 1]; p++) {
+        scores.hit(posted[p], BY_MEANING);
       }
     }
   }
 
   /**
-   * Whether a word begins with a term in which one letter is wrong, missing, too many or swapped.
+   * Scores are small, so how many actions have each is counted, and the lowest score that still has
+   * room is known before any action is taken: O(n), and equal scores keep the given order.
    */
-  static boolean beginsAlmost(String word, String term) {
-    int i = 0;
-    while (i < term.length() && i < word.length() && word.charAt(i) == term.charAt(i)) {
-      i++;
-    }
-    return word.startsWith(term.substring(Math.min(i + 1, term.length())), i + 1)
-        || word.startsWith(term.substring(Math.min(i + 1, term.length())), i)
-        || word.startsWith(term.substring(i), i + 1)
-        || (i + 1 < term.length()
-            && i + 1 < word.length()
-            && word.charAt(i) == term.charAt(i + 1)
-            && word.charAt(i + 1) == term.charAt(i)
-            && word.startsWith(term.substring(i + 2), i + 2));
-  }
-
-  /** A heap of the best so far, whose worst is thrown out; equal scores keep the given order. */
   private List<Action> best(Scores scores, int limit) {
-    PriorityQueue<Long> heap = new PriorityQueue<>();
+    int highest = scores.term * MOST_A_WORD;
+    int[] counts = new int[highest + 1];
     for (int i = 0; i < scores.seen.length; i++) {
       if (scores.seen[i] == scores.term) {
-        long rank = (long) scores.total[i] << 32 | (Integer.MAX_VALUE - i);
-        if (heap.size() < limit) {
-          heap.add(rank);
-        } else if (heap.element() < rank) {
-          heap.remove();
-          heap.add(rank);
-        }
+        counts[scores.total[i]]++;
       }
     }
-    Action[] found = new Action[heap.size()];
-    for (int i = found.length - 1; i >= 0; i--) {
-      found[i] = actions.get(Integer.MAX_VALUE - (int) (long) heap.remove());
+    int[] start = new int[highest + 1];
+    int taken = 0;
+    int lowest = highest;
+    for (int score = highest; score >= 0 && taken < limit; score--) {
+      start[score] = taken;
+      taken += counts[score];
+      lowest = score;
+    }
+    Action[] found = new Action[Math.min(taken, limit)];
+    for (int i = 0; i < scores.seen.length; i++) {
+      if (scores.seen[i] == scores.term && scores.total[i] >= lowest) {
+        int at = start[scores.total[i]]++;
+        if (at < found.length) {
+          found[at] = actions.get(i);
+        }
+      }
     }
     return List.of(found);
   }

@@ -2,6 +2,7 @@ package polydex.catalog;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -96,7 +97,11 @@ public final class Catalog {
     Map<String, List<Binding>> all = new LinkedHashMap<>(bindings);
     more.forEach(
         (environment, list) ->
-            all.put(environment, merged(bindings(environment), list, Binding::id)));
+            all.put(
+                environment,
+                bindings(environment).isEmpty()
+                    ? list
+                    : merged(bindings(environment), list, Binding::id)));
     return of(
         merged(actions(), moreActions, Action::id),
         merged(environments(), moreEnvironments, Environment::id),
@@ -149,12 +154,17 @@ public final class Catalog {
               environment(environmentId)
                   .orElseThrow(
                       () -> new IllegalArgumentException("No environment " + environmentId));
-          byId(list, Binding::id);
+          Set<String> contexts = new HashSet<>();
+          environment.contexts().forEach(c -> contexts.add(c.id()));
+          Set<String> ids = HashSet.newHashSet(list.size());
           for (Binding binding : list) {
             if (!actions.containsKey(binding.action())) {
               throw new IllegalArgumentException("No action " + binding.action());
             }
-            if (environment.context(binding.context()).isEmpty()) {
+            if (!ids.add(binding.id())) {
+              throw new IllegalArgumentException("Twice the same id: " + binding.id());
+            }
+            if (!contexts.contains(binding.context())) {
               throw new IllegalArgumentException(
                   "No context %s in %s".formatted(binding.context(), environmentId));
             }

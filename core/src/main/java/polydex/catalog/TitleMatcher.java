@@ -23,6 +23,7 @@ public final class TitleMatcher {
 
   private static final double LEAST = 0.5;
   private static final int MOST = 3;
+  private static final int MOST_CANDIDATES = 1000;
 
   private final List<Action> actions;
   private final List<Set<String>> meanings = new ArrayList<>();
@@ -51,9 +52,16 @@ public final class TitleMatcher {
   public List<Match> match(String title) {
     Set<String> wanted = meanings(title);
     Set<Integer> candidates = new HashSet<>();
-    for (String meaning : wanted) {
-      candidates.addAll(postings.getOrDefault(meaning, List.of()));
-    }
+    // The rarest words say most: common ones would only bring in what shares nothing else.
+    wanted.stream()
+        .map(m -> postings.getOrDefault(m, List.of()))
+        .sorted(Comparator.comparingInt(List::size))
+        .forEach(
+            list -> {
+              if (candidates.isEmpty() || candidates.size() + list.size() <= MOST_CANDIDATES) {
+                candidates.addAll(list);
+              }
+            });
     return candidates.stream()
         .map(i -> new Match(actions.get(i), likeness(wanted, meanings.get(i))))
         .filter(m -> m.score() >= LEAST)
@@ -89,8 +97,9 @@ public final class TitleMatcher {
 
   private static Set<String> meanings(String title) {
     Set<String> found = new HashSet<>();
-    for (String word : Words.of(title)) {
-      if (!EMPTY.contains(word) || Words.of(title).size() == 1) {
+    List<String> words = Words.of(title);
+    for (String word : words) {
+      if (words.size() == 1 || !EMPTY.contains(word)) {
         found.add(Words.meaning(word));
       }
     }

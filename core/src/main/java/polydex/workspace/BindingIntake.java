@@ -10,7 +10,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 import polydex.catalog.Action;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
@@ -182,7 +182,7 @@ public final class BindingIntake {
   }
 
   private static final int LONGEST_NAME = 200;
-  private static final Pattern SPACES = Pattern.compile("\\s{2,}|[\\s&&[^ ]]");
+  private static final int MOST_MATCHED = 1000;
 
   private final Workspace before;
   private final Request request;
@@ -192,18 +192,22 @@ public final class BindingIntake {
   private final Map<String, Action> newActions = new LinkedHashMap<>();
   private final Map<String, Environment> changedEnvironments = new LinkedHashMap<>();
   private final List<Environment> newEnvironments = new ArrayList<>();
-  private final Map<String, Map<String, Binding>> newBindings = new LinkedHashMap<>();
-  private final Map<String, Set<String>> present = new HashMap<>();
-  private final Map<String, Set<String>> listed = new HashMap<>();
-  private final Map<String, Map<String, Context>> contexts = new HashMap<>();
+  private final Map<String, Here> heres = new HashMap<>();
+  private final Map<String, Here> heresById = new LinkedHashMap<>();
+  private final Map<String, Set<String>> listedBefore = new HashMap<>();
   private final Map<GestureReader, Map<String, Object>> cells = new HashMap<>();
-  private final Map<String, GestureReader> readers = new HashMap<>();
   private final Map<String, String> learnt = new HashMap<>();
   private final Map<String, Proposal> proposals = new LinkedHashMap<>();
+  private final Optional<Remembered.Source> earlier;
+  private final List<Taken> taken = new ArrayList<>();
   private final List<NewRow> fresh = new ArrayList<>();
   private final List<Row> known = new ArrayList<>();
   private final List<Refused> refused;
   private final TitleMatcher matcher;
+  private int matched;
+
+  /** A cell with its gestures as they are written in ids. */
+  private record ReadCell(GestureCell cell, List<String> written) {}
 
   private record NewRow(Row row, String environment, Binding binding) {}
 
@@ -211,6 +215,7 @@ public final class BindingIntake {
     this.before = before;
     this.request = request;
     refused = new ArrayList<>(request.refused());
+    earlier = request.list().map(before.remembered().lists()::get);
     Catalog catalog = before.catalog();
     matcher = new TitleMatcher(catalog.actions());
     for (Action action : catalog.actions()) {
@@ -243,52 +248,91 @@ public final class BindingIntake {
     return plan(before, Request.of(Optional.empty(), rows, refused));
   }
 
+  /** What a row needs of its environment, found once for all the rows that name it so. */
+  private static final class Here {
+    final Environment environment;
+    final Set<String> present;
+    final Map<String, Binding> added = new LinkedHashMap<>();
+    final Map<String, Context> contexts;
+    final Map<String, Object> cells;
+    final GestureReader reader;
+
+    Here(
+        Environment environment,
+        Set<String> present,
+        GestureReader reader,
+        Map<String, Object> cells) {
+      this.environment = environment;
+      this.present = present;
+      this.contexts = contextsByName(environment);
+      this.reader = reader;
+      this.cells = cells;
+    }
+  }
+
   private void add(Row row) {
-    Optional<String> problem = problem(row);
-    if (problem.isPresent()) {
-      refuse(row, problem.get());
-      return;
+    if (row.environment().isBlank()) {
+      refuse(row, "No platform or application is named.");
+    } else if (row.action().isBlank()) {
+      refuse(row, "No action is named.");
+    } else if (row.gesture().isBlank()) {
+      refuse(row, "No gesture is given.");
+    } else {
+      Optional<String> problem = problem(row);
+      if (problem.isPresent()) {
+        refuse(row, problem.get());
+        return;
+      }
+      Here here = here(row);
+      switch (here.cells.computeIfAbsent(row.gesture(), t -> cell(t, here.reader))) {
+        case ReadCell cell -> take(row, here, cell);
+        case GestureSyntaxException e -> refuse(row, e.getMessage());
+        default -> throw new IllegalStateException("Neither read nor refused");
+      }
     }
-    Environment known = environmentsByTitle.get(fold(row.environment()));
-    GestureReader reader =
-        known == null
-            ? GestureReader.PLAIN
-            : readers.computeIfAbsent(known.id(), _ -> known.reader());
-    switch (cell(row.gesture(), reader)) {
-      case GestureCell cell -> take(row, cell);
-      case GestureSyntaxException e -> refuse(row, e.getMessage());
-      default -> throw new IllegalStateException("Neither read nor refused");
+  }
+
+  private Here here(Row row) {
+    Here last = heres.get(row.environment());
+    if (last != null) {
+      return last;
     }
+    Environment environment = environment(row);
+    Here here = heresById.get(environment.id());
+    if (here == null) {
+      GestureReader reader = environment.reader();
+      here =
+          new Here(
+              environment,
+              presentIn(environment.id()),
+              reader,
+              cells.computeIfAbsent(reader, _ -> new HashMap<>()));
+      heresById.put(environment.id(), here);
+    }
+    heres.put(row.environment(), here);
+    return here;
   }
 
   /** Lists repeat themselves: what was read once is not read again. */
-  private Object cell(String text, GestureReader reader) {
-    return cells
-        .computeIfAbsent(reader, _ -> new HashMap<>())
-        .computeIfAbsent(
-            text,
-            t -> {
-              try {
-                return GestureCell.read(t, reader);
-              } catch (GestureSyntaxException e) {
-                return e;
-              }
-            });
+  private static Object cell(String text, GestureReader reader) {
+    try {
+      GestureCell cell = GestureCell.read(text, reader);
+      return new ReadCell(cell, cell.gestures().stream().map(Gesture::toString).toList());
+    } catch (GestureSyntaxException e) {
+      return e;
+    }
   }
 
-  private static Optional<String> problem(Row row) {
-    if (row.environment().isBlank()) {
-      return Optional.of("No platform or application is named.");
+  /** What is wrong with its names; those that were seen before are known to be right. */
+  private Optional<String> problem(Row row) {
+    Optional<String> found =
+        heres.containsKey(row.environment()) ? Optional.empty() : problem(row.environment());
+    if (found.isEmpty() && !row.context().isEmpty()) {
+      found = problem(row.context());
     }
-    if (row.action().isBlank()) {
-      return Optional.of("No action is named.");
-    }
-    if (row.gesture().isBlank()) {
-      return Optional.of("No gesture is given.");
-    }
-    return problem(row.environment())
-        .or(() -> problem(row.context()))
-        .or(() -> problem(row.action()));
+    return found.isEmpty() && !actionsByTitle.containsKey(row.action())
+        ? problem(row.action())
+        : found;
   }
 
   private static Optional<String> problem(String name) {
@@ -307,21 +351,26 @@ public final class BindingIntake {
     refused.add(new Refused(row.line(), row.action() + ": " + row.gesture(), reason));
   }
 
-  private void take(Row row, GestureCell cell) {
-    Environment environment = environment(row);
-    Context context = context(environment, row.context());
+  private void take(Row row, Here here, ReadCell read) {
+    Context context = context(here, row.context());
     Action action = action(row.action());
-    for (Gesture gesture : cell.gestures()) {
-      String key = context.id() + ":" + action.id() + ":" + gesture;
-      Set<String> here = present.computeIfAbsent(environment.id(), this::presentIn);
-      listed.computeIfAbsent(environment.id(), _ -> new HashSet<>()).add(key);
-      if (!here.add(key)) {
-        known.add(row);
-        continue;
+    for (int i = 0; i < read.written().size(); i++) {
+      String key = context.id() + ":" + action.id() + ":" + read.written().get(i);
+      boolean wasThere = !here.present.isEmpty() && here.present.contains(key);
+      if (wasThere) {
+        listedBefore.computeIfAbsent(here.environment.id(), _ -> new HashSet<>()).add(key);
       }
-      Binding binding = binding(key, action, gesture, context, row, cell);
-      newBindings.computeIfAbsent(environment.id(), _ -> new LinkedHashMap<>()).put(key, binding);
-      fresh.add(new NewRow(row, environment.id(), binding));
+      @Nullable Binding binding =
+          wasThere
+              ? null
+              : binding(key, action, read.cell().gestures().get(i), context, row, read.cell());
+      if (binding == null || here.added.putIfAbsent(key, binding) != null) {
+        known.add(row);
+      } else if (earlier.isEmpty()) {
+        taken.add(new Taken(row, binding.gesture()));
+      } else {
+        fresh.add(new NewRow(row, here.environment.id(), binding));
+      }
     }
   }
 
@@ -359,21 +408,30 @@ public final class BindingIntake {
     if (match != null) {
       return match;
     }
-    return actionsByTitle.computeIfAbsent(
-        fold(title),
-        folded -> {
-          List<Match> matches = matcher.match(title);
-          if (!matches.isEmpty() && matches.getFirst().score() >= request.sureFrom()) {
-            learnt.put(folded, matches.getFirst().action().id());
-            return matches.getFirst().action();
-          }
-          if (!matches.isEmpty()) {
-            proposals.put(folded, new Proposal(title.strip(), matches));
-          }
-          Action made = Action.of(unused("own." + slug(folded)), title.strip(), "Brought in");
-          newActions.put(made.id(), made);
-          return made;
-        });
+    Action found =
+        actionsByTitle.computeIfAbsent(
+            fold(title),
+            folded -> {
+              List<Match> matches = matches(title);
+              if (!matches.isEmpty() && matches.getFirst().score() >= request.sureFrom()) {
+                learnt.put(folded, matches.getFirst().action().id());
+                return matches.getFirst().action();
+              }
+              if (!matches.isEmpty()) {
+                proposals.put(folded, new Proposal(title.strip(), matches));
+              }
+              Action made = Action.of(unused("own." + slug(folded)), title.strip(), "Brought in");
+              newActions.put(made.id(), made);
+              return made;
+            });
+    actionsByTitle.put(title, found);
+    return found;
+  }
+
+  /** Nobody looks through more proposals than this, so no more are made. */
+  private List<Match> matches(String title) {
+    boolean wanted = matched++ < MOST_MATCHED || request.sureFrom() <= 1;
+    return wanted ? matcher.match(title) : List.of();
   }
 
   private Environment environment(Row row) {
@@ -394,15 +452,24 @@ public final class BindingIntake {
         });
   }
 
-  private Context context(Environment environment, String title) {
-    if (title.isBlank()) {
+  private Context context(Here here, String title) {
+    if (title.isEmpty()) {
       return Context.ANYWHERE;
     }
-    Map<String, Context> known =
-        contexts.computeIfAbsent(environment.id(), _ -> contextsByName(environment));
+    Context seen = here.contexts.get(title);
+    if (seen != null) {
+      return seen;
+    }
     String folded = fold(title);
-    Context match = known.get(folded);
-    return match == null ? makeContext(environment, known, title, folded) : match;
+    if (folded.isEmpty()) {
+      return Context.ANYWHERE;
+    }
+    Context match = here.contexts.get(folded);
+    if (match == null) {
+      match = makeContext(here.environment, here.contexts, title, folded);
+    }
+    here.contexts.put(title, match);
+    return match;
   }
 
   private static Map<String, Context> contextsByName(Environment environment) {
@@ -435,14 +502,13 @@ public final class BindingIntake {
 
   private List<Gone> gone() {
     List<Gone> gone = new ArrayList<>();
-    Optional<Remembered.Source> earlier = request.list().map(before.remembered().lists()::get);
     earlier.ifPresent(
         source ->
             source
                 .bindings()
                 .forEach(
                     (environment, bindingIds) -> {
-                      Set<String> still = listed.getOrDefault(environment, Set.of());
+                      Set<String> still = listedBefore.getOrDefault(environment, Set.of());
                       before.catalog().bindings(environment).stream()
                           .filter(b -> bindingIds.contains(b.id()) && !still.contains(b.id()))
                           .forEach(b -> gone.add(new Gone(environment, b)));
@@ -452,7 +518,6 @@ public final class BindingIntake {
 
   private Plan plan() {
     List<Gone> gone = new ArrayList<>(gone());
-    List<Taken> taken = new ArrayList<>();
     List<Changed> changed = new ArrayList<>();
     Map<String, Set<String>> dropped = new LinkedHashMap<>();
     for (NewRow row : fresh) {
@@ -499,6 +564,13 @@ public final class BindingIntake {
 
   private Workspace after(Map<String, Set<String>> dropped) {
     // An environment none of whose lines was taken is not made.
+    Map<String, Map<String, Binding>> newBindings = new LinkedHashMap<>();
+    heresById.forEach(
+        (id, here) -> {
+          if (!here.added.isEmpty()) {
+            newBindings.put(id, here.added);
+          }
+        });
     changedEnvironments.keySet().retainAll(newBindings.keySet());
     newEnvironments.removeIf(e -> !newBindings.containsKey(e.id()));
     Catalog catalog = before.catalog();
@@ -511,8 +583,8 @@ public final class BindingIntake {
         catalog.with(
             List.copyOf(newActions.values()), List.copyOf(changedEnvironments.values()), added);
     Remembered remembered = before.remembered().withTitles(learnt);
-    if (request.list().isPresent() && !listed.isEmpty()) {
-      remembered = remembered.withList(request.list().get(), source(catalog));
+    if (request.list().isPresent() && !(newBindings.isEmpty() && listedBefore.isEmpty())) {
+      remembered = remembered.withList(request.list().get(), source(catalog, newBindings));
     }
     Workspace after = before.with(catalog).with(remembered);
     for (Environment made : newEnvironments) {
@@ -525,20 +597,24 @@ public final class BindingIntake {
   }
 
   /** What came from this list: what it has now, and what stays of what it had. */
-  private Remembered.Source source(Catalog catalog) {
+  private Remembered.Source source(Catalog catalog, Map<String, Map<String, Binding>> newBindings) {
     Map<String, Set<String>> all = new HashMap<>();
-    request
-        .list()
-        .map(before.remembered().lists()::get)
-        .ifPresent(s -> s.bindings().forEach((e, old) -> all.put(e, new HashSet<>(old))));
-    listed.forEach((e, now) -> all.computeIfAbsent(e, _ -> new HashSet<>()).addAll(now));
+    earlier.ifPresent(s -> s.bindings().forEach((e, old) -> all.put(e, new HashSet<>(old))));
+    listedBefore.forEach((e, now) -> all.computeIfAbsent(e, _ -> new HashSet<>()).addAll(now));
     all.forEach(
         (environment, kept) -> {
           Set<String> there = new HashSet<>();
           catalog.bindings(environment).forEach(b -> there.add(b.id()));
           kept.retainAll(there);
         });
+    newBindings.forEach((e, now) -> all.merge(e, now.keySet(), BindingIntake::both));
     return new Remembered.Source(all);
+  }
+
+  private static Set<String> both(Set<String> some, Set<String> more) {
+    Set<String> all = new HashSet<>(some);
+    all.addAll(more);
+    return all;
   }
 
   private static String title(int taken, int changed, int dropped) {
@@ -557,13 +633,36 @@ public final class BindingIntake {
   }
 
   static String fold(String name) {
-    String stripped = name.strip();
-    return (SPACES.matcher(stripped).find() ? stripped.replaceAll("\\s+", " ") : stripped)
-        .toLowerCase(Locale.ROOT);
+    return isFolded(name) ? name : name.strip().replaceAll("\\s+", " ").toLowerCase(Locale.ROOT);
+  }
+
+  /** Most names of a long list have been seen before, and many are folded as they stand. */
+  private static boolean isFolded(String name) {
+    char before = ' ';
+    for (int i = 0; i < name.length(); i++) {
+      char c = name.charAt(i);
+      boolean plain = (c >= 'a' && c <= 'z') || (c >= '0' && c <= '9') || c == '-' || c == '.';
+      if (!plain && (c != ' ' || before == ' ')) {
+        return false;
+      }
+      before = c;
+    }
+    return before != ' ';
   }
 
   private static String slug(String folded) {
-    String slug = folded.replaceAll("[^\\p{L}\\p{N}]+", "-").replaceAll("^-|-$", "");
-    return slug.isEmpty() ? "unnamed" : slug;
+    StringBuilder slug = new StringBuilder(folded.length());
+    for (int i = 0; i < folded.length(); i++) {
+      char c = folded.charAt(i);
+      if (Character.isLetterOrDigit(c) || Character.isSurrogate(c)) {
+        slug.append(c);
+      } else if (!slug.isEmpty() && slug.charAt(slug.length() - 1) != '-') {
+        slug.append('-');
+      }
+    }
+    if (!slug.isEmpty() && slug.charAt(slug.length() - 1) == '-') {
+      slug.setLength(slug.length() - 1);
+    }
+    return slug.isEmpty() ? "unnamed" : slug.toString();
   }
 }

@@ -1,5 +1,6 @@
 package polydex.workspace;
 
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Set;
@@ -27,11 +28,12 @@ public record Remembered(
    * @param bindings the ids of its bindings, by the id of their environment
    */
   public record Source(Map<String, Set<String>> bindings) {
-    /** Copies the sets. */
+    /** Keeps the sets as they are; they may be large, and nobody changes them afterwards. */
     public Source {
       Map<String, Set<String>> copy = new TreeMap<>();
-      bindings.forEach((environment, ids) -> copy.put(environment, Set.copyOf(ids)));
-      bindings = copy;
+      bindings.forEach(
+          (environment, ids) -> copy.put(environment, Collections.unmodifiableSet(ids)));
+      bindings = Collections.unmodifiableMap(copy);
     }
   }
 

@@ -4,6 +4,8 @@ import java.io.IOException;
 import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
@@ -21,6 +23,8 @@ final class SeparatedValues {
   private static final Map<Character, String> SEPARATORS =
       Map.of(',', "commas", ';', "semicolons", '\t', "tabs", '|', "bars");
 
+  private static final int MOST_SHARED = 200_000;
+
   private SeparatedValues() {}
 
   static ForeignList read(String name, String text) throws FileProblem {
@@ -32,7 +36,8 @@ final class SeparatedValues {
                 CSVFormat.RFC4180
                     .builder()
                     .setDelimiter(separator)
-                    .setIgnoreSurroundingSpaces(true)
+                    // Slower, and needed only where spaces stand between separators and quotes.
+                    .setIgnoreSurroundingSpaces(hasSpacedQuotes(text, separator))
                     .get())
             .get()) {
       Iterator<CSVRecord> records = parser.iterator();
@@ -46,7 +51,7 @@ final class SeparatedValues {
       return new ForeignList(
           name,
           "separated by " + SEPARATORS.get(separator),
-          List.of(new ListTable("", header.toList(), lines)),
+          List.of(new ListTable("", header.stream().map(String::strip).toList(), lines)),
           refused,
           0,
           Optional.empty());
@@ -66,13 +71,14 @@ final class SeparatedValues {
       List<ListTable.Line> lines,
       List<Refused> refused)
       throws FileProblem {
+    Map<String, String> same = new HashMap<>();
     long before = parser.getCurrentLineNumber();
     while (records.hasNext()) {
       CSVRecord fields = records.next();
       int line = (int) before + 1;
       before = parser.getCurrentLineNumber();
-      List<String> cells = fields.toList();
-      if (cells.stream().allMatch(String::isBlank)) {
+      List<String> cells = shared(fields, same);
+      if (isBlank(cells)) {
         continue;
       }
       if (lines.size() + refused.size() >= ListReader.MOST_ROWS) {
@@ -88,6 +94,33 @@ final class SeparatedValues {
                 "The line has %d fields, the header %d.".formatted(cells.size(), width)));
       }
     }
+  }
+
+  private static boolean hasSpacedQuotes(String text, char separator) {
+    return text.contains(separator + " \"") || text.contains("\" " + separator);
+  }
+
+  private static boolean isBlank(List<String> cells) {
+    for (String cell : cells) {
+      if (!cell.isBlank()) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  /** Long lists say the same again and again: it is kept once. */
+  private static List<String> shared(CSVRecord fields, Map<String, String> same) {
+    String[] cells = fields.values();
+    for (int i = 0; i < cells.length; i++) {
+      String known = same.get(cells[i]);
+      if (known != null) {
+        cells[i] = known;
+      } else if (same.size() < MOST_SHARED) {
+        same.put(cells[i], cells[i]);
+      }
+    }
+    return Arrays.asList(cells);
   }
 
   static String shown(List<String> cells) {

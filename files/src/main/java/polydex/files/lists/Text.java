@@ -53,9 +53,12 @@ record Text(String content, String encoding) {
             marked);
       }
     }
-    String utf8;
+    // The lenient decoder is several times as fast, and leaves a mark where it had to be lenient.
+    String utf8 = new String(bytes, StandardCharsets.UTF_8);
     try {
-      utf8 = strict(bytes, StandardCharsets.UTF_8);
+      if (utf8.indexOf('\uFFFD') >= 0) {
+        utf8 = strict(bytes, StandardCharsets.UTF_8);
+      }
     } catch (FileProblem _) {
       Charset western = Charset.forName("windows-1252");
       return checked(file.getFileName().toString(), new String(bytes, western), western);

@@ -1,7 +1,5 @@
 package polydex.files.store;
 
-import java.sql.ResultSet;
-import java.sql.SQLException;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -10,21 +8,16 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.statement.PreparedBatch;
 import polydex.boards.Board;
 import polydex.boards.Layout;
-import polydex.catalog.Action;
-import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
-import polydex.catalog.Version;
 import polydex.files.FileProblem;
 import polydex.files.json.ModelJson;
-import polydex.keys.Gesture;
 import polydex.route.Setup;
 import polydex.workspace.Remembered;
 import polydex.workspace.Workspace;
@@ -42,24 +35,10 @@ final class WorkspaceTables {
 
   Workspace read(String name) throws FileProblem {
     List<Environment> environments = bodies(name, "environment", Environment.class);
-    Map<String, List<Binding>> bindings = new LinkedHashMap<>();
+    CatalogTables catalog = new CatalogTables(h);
     try {
-      h.createQuery(
-              """
-              SELECT environment, id, action, gesture, context, since, until, option, opens, note,
-                caveat, hook, fixed, device
-              FROM binding ORDER BY environment, position
-              """)
-          .map(
-              (row, _) -> {
-                bindings
-                    .computeIfAbsent(row.getString("environment"), _ -> new ArrayList<>())
-                    .add(binding(row));
-                return "";
-              })
-          .list();
       return Workspace.of(
-              Catalog.of(bodies(name, "action", Action.class), environments, bindings),
+              Catalog.of(catalog.actions(), environments, catalog.bindings()),
               bodies(name, "board", Board.class),
               bodies(name, "layout", Layout.class),
               bodies(name, "setup", Setup.class))
@@ -79,7 +58,8 @@ final class WorkspaceTables {
     long changed = before.catalog().size() == 0 ? 0 : now.toEpochMilli();
     // Rows that refer to each other may go and come in any order within the transaction.
     h.execute("PRAGMA defer_foreign_keys = ON");
-    bodies("action", before.catalog().actions(), after.catalog().actions(), Action::id);
+    CatalogTables catalog = new CatalogTables(h);
+    catalog.writeActions(before.catalog().actions(), after.catalog().actions());
     bodies(
         "environment",
         before.catalog().environments(),
@@ -97,7 +77,7 @@ final class WorkspaceTables {
     before.catalog().environments().forEach(e -> environments.add(e.id()));
     after.catalog().environments().forEach(e -> environments.add(e.id()));
     for (String environment : environments) {
-      writeBindings(
+      catalog.writeBindings(
           environment,
           before.catalog().bindings(environment),
           after.catalog().bindings(environment),
@@ -156,9 +136,9 @@ final class WorkspaceTables {
   }
 
   /** A value and where it stands in its list. */
-  private record Placed<T>(T value, int position) {}
+  record Placed<T>(T value, int position) {}
 
-  private static <T> Map<String, Placed<T>> placed(Collection<T> values, Function<T, String> id) {
+  static <T> Map<String, Placed<T>> placed(Collection<T> values, Function<T, String> id) {
     Map<String, Placed<T>> byId = new LinkedHashMap<>();
     values.forEach(v -> byId.put(id.apply(v), new Placed<>(v, byId.size())));
     return byId;
@@ -204,84 +184,11 @@ final class WorkspaceTables {
     run(put);
   }
 
-  private void writeBindings(
-      String environment, List<Binding> before, List<Binding> after, long changed) {
-    if (before == after) {
-      return;
-    }
-    Map<String, Placed<Binding>> old = placed(before, Binding::id);
-    Map<String, Placed<Binding>> now = placed(after, Binding::id);
-    PreparedBatch gone = batch("DELETE FROM binding WHERE environment = :environment AND id = :id");
-    old.keySet().stream()
-        .filter(key -> !now.containsKey(key))
-        .forEach(key -> gone.bind("environment", environment).bind("id", key).add());
-    PreparedBatch put =
-        batch(
-            """
-            INSERT INTO binding (environment, id, position, action, gesture, context,
-              since, until, option, opens, note, caveat, hook, fixed, device, changed)
-            VALUES (:environment, :id, :position, :action, :gesture, :context,
-              :since, :until, :option, :opens, :note, :caveat, :hook, :fixed, :device, :changed)
-            ON CONFLICT (environment, id) DO UPDATE SET position = excluded.position,
-              action = excluded.action, gesture = excluded.gesture, context = excluded.context,
-              since = excluded.since, until = excluded.until, option = excluded.option,
-              opens = excluded.opens, note = excluded.note,
-              caveat = excluded.caveat, hook = excluded.hook, fixed = excluded.fixed,
-              device = excluded.device, changed = excluded.changed
-            """);
-    now.forEach(
-        (key, value) -> {
-          if (!value.equals(old.get(key))) {
-            bind(put.bind("environment", environment), value.value())
-                .bind("position", value.position())
-                .bind("changed", changed)
-                .add();
-          }
-        });
-    run(gone);
-    run(put);
-  }
-
-  private static PreparedBatch bind(PreparedBatch row, Binding b) {
-    return row.bind("id", b.id())
-        .bind("action", b.action())
-        .bind("gesture", b.gesture().toString())
-        .bind("context", b.context())
-        .bind("since", b.when().since().map(Version::written))
-        .bind("until", b.when().until().map(Version::written))
-        .bind("option", b.when().option())
-        .bind("opens", b.heldContext())
-        .bind("note", b.remarks().note())
-        .bind("caveat", b.remarks().caveat())
-        .bind("hook", b.remarks().hook())
-        .bind("fixed", b.remarks().fixed())
-        .bind("device", b.when().device());
-  }
-
-  private static Binding binding(ResultSet row) throws SQLException {
-    return new Binding(
-        row.getString("id"),
-        row.getString("action"),
-        Gesture.parse(row.getString("gesture")),
-        row.getString("context"),
-        new Binding.Condition(
-            Optional.ofNullable(row.getString("since")).map(Version::new),
-            Optional.ofNullable(row.getString("until")).map(Version::new),
-            Optional.ofNullable(row.getString("option")),
-            Optional.ofNullable(row.getString("device"))),
-        Optional.ofNullable(row.getString("opens")),
-        new Binding.Remarks(
-            row.getString("note"),
-            row.getString("caveat"),
-            row.getString("hook"),
-            row.getBoolean("fixed")));
-  }
-
   private PreparedBatch batch(String sql) {
     return h.prepareBatch(sql);
   }
 
-  private static void run(PreparedBatch batch) {
+  static void run(PreparedBatch batch) {
     if (batch.size() > 0) {
       batch.execute();
     }

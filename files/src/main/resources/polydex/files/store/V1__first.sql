@@ -8,7 +8,12 @@ CREATE TABLE setting (
 CREATE TABLE action (
   id       TEXT PRIMARY KEY,
   position INTEGER NOT NULL,
-  body     TEXT NOT NULL
+  title    TEXT NOT NULL,
+  in_group TEXT NOT NULL,
+  words    TEXT NOT NULL, -- one a line
+  harm     TEXT NOT NULL CHECK (harm IN ('VISIBLE', 'LOSES_WORK')),
+  opposite TEXT,
+  toggles  INTEGER NOT NULL
 ) STRICT;
 
 CREATE TABLE environment (
