@@ -154,4 +154,106 @@ class MainTest {
     assertThat(help.code()).isEqualTo(Main.DONE);
     assertThat(help.out()).contains("Usage: polydex " + command, "--json", "Exit codes:", "  3  ");
   }
+
+  @Test
+  void notationSaysFormGestureStrokesOrTheRefusal() throws Exception {
+    Ran ran = run("notation", "C-x C-[", "⌘⇧S", "Ctrl+", "Meta+{1..2}", "--layout", "de", "--json");
+    assertThat(ran.code()).isEqualTo(Main.NO);
+    JsonNode json = ran.json();
+    assertThat(json.get(0).get("form").asText()).isEqualTo("terse");
+    assertThat(json.get(0).get("gesture").asText()).isEqualTo("Ctrl+X Ctrl+[");
+    assertThat(json.get(0).get("strokes").toString())
+        .isEqualTo("[\"Ctrl+<KeyX>\",\"Ctrl+AltGr+<Digit8>\"]");
+    assertThat(json.get(1).get("form").asText()).isEqualTo("symbols");
+    assertThat(json.get(2).get("refusal").get("column").asInt()).isEqualTo(6);
+    assertThat(json.get(2).has("gesture")).isFalse();
+    assertThat(json.get(3).get("members")).hasSize(2);
+    Ran corvid = run("notation", "Wing+<Primary>", "<Primary>c", "--platform", "corvid", "--demo");
+    assertThat(corvid.out()).contains("Meta+C", "refused");
+    assertThat(run("notation", "^", "--layout", "de").out()).contains("dead key");
+    assertThat(run("notation", "A", "--layout", "none").code()).isEqualTo(Main.USAGE);
+  }
+
+  @Test
+  void findReadsAGestureThatIsOnlyBegunAndNarrows() throws Exception {
+    JsonNode json = run("find", "ctrl+k", "--demo", "--in", "Cue editor", "--json").json();
+    assertThat(json).isNotEmpty();
+    for (JsonNode found : json) {
+      assertThat(found.get("places")).hasSize(1);
+      assertThat(found.get("places").toString()).contains("Ctrl+K Ctrl+");
+    }
+  }
+
+  @Test
+  void environmentsAreCompared() throws Exception {
+    Ran ran = run("compare", "alder", "Corvid", "--demo", "--json");
+    assertThat(ran.code()).isEqualTo(Main.NO);
+    JsonNode counts = ran.json().get("counts");
+    int all = 0;
+    for (JsonNode n : counts) {
+      all += n.asInt();
+    }
+    assertThat(ran.json().get("lines")).hasSize(all);
+    assertThat(counts.get("ONE_MODIFIER_AWAY").asInt()).isPositive();
+    assertThat(run("compare", "alder", "alder", "--demo").code()).isEqualTo(Main.DONE);
+    assertThat(run("compare", "alder", "nowhere", "--demo").code()).isEqualTo(Main.USAGE);
+  }
+
+  @Test
+  void aKeymapIsWrittenOutChangedByHandAndBroughtInAgain() throws Exception {
+    String file = folder.resolve("my.polydex").toString();
+    Ran written = run("keymap", "star-table-alder", "--demo");
+    assertThat(written.code()).isEqualTo(Main.DONE);
+    String changed =
+        written.out().replaceFirst("\"bindings\" : \\[", "\"mine\" : [ 7 ],\n  \"bindings\" : [");
+    Path keymap = Files.writeString(folder.resolve("keymap.json"), changed);
+    Ran imported = run("import", keymap.toString(), "--file", file);
+    assertThat(imported.out()).contains("The keymap of “Star table”");
+    Ran again = run("keymap", "star-table-alder", "--file", file);
+    assertThat(new ObjectMapper().readTree(again.out()).toString())
+        .isEqualTo(new ObjectMapper().readTree(changed).toString());
+    Path broken = Files.writeString(folder.resolve("b.json"), changed.replace("SWALLOW", "CHEW"));
+    Ran refused = run("import", broken.toString(), "--file", file);
+    assertThat(refused.code()).isEqualTo(Main.FILE);
+    assertThat(refused.err()).contains("b.json, line ", "/environment/whenBroken");
+  }
+
+  @Test
+  void listsOfOtherFormsAreBroughtInWithAMappingAndRemembered() throws Exception {
+    String file = folder.resolve("my.polydex").toString();
+    Path json =
+        Files.writeString(
+            folder.resolve("keys.json"),
+            "[{\"key\": \"ctrl+k ctrl+s\", \"command\": \"Save everything\"}, {\"key\": \"nope\", \"command\": \"x\"}]");
+    Ran unknown = run("import", json.toString(), "--file", file);
+    assertThat(unknown.code()).isEqualTo(Main.FILE);
+    assertThat(unknown.err()).contains("“platform” or “application”");
+    String[] said = {
+      "import",
+      json.toString(),
+      "--file",
+      file,
+      "--application",
+      "Prop list",
+      "--columns",
+      "action=command,gesture=key",
+      "--json"
+    };
+    Ran ran = run(said);
+    assertThat(ran.code()).isEqualTo(Main.NO);
+    assertThat(ran.json().get("taken").get(0).get("text").asText())
+        .isEqualTo("Save everything: Ctrl+K Ctrl+S");
+    assertThat(ran.json().get("refused").get(0).get("line").asInt()).isEqualTo(1);
+    Files.writeString(json, "[{\"key\": \"ctrl+k s\", \"command\": \"Save everything\"}]");
+    Ran newer =
+        run("import", json.toString(), "--file", file, "--application", "Prop list", "--json");
+    assertThat(newer.json().get("changed").get(0).get("before").asText())
+        .isEqualTo("Ctrl+K Ctrl+S");
+    Ran installed = run("layout", "--installed");
+    assertThat(installed.code()).isIn(Main.DONE, Main.FILE);
+    Ran layout = run("layout", "us-intl", "--json", "--id", "mine");
+    Path mine = Files.writeString(folder.resolve("mine.json"), layout.out());
+    assertThat(run("import", mine.toString(), "--file", file).out()).contains("48 keys");
+    assertThat(run("layout", "mine", "--file", file).out()).contains("dead ´");
+  }
 }

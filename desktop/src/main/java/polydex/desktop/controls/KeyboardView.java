@@ -127,6 +127,10 @@ public final class KeyboardView extends Region {
     double scale = scale();
     for (Drawn drawn : keys) {
       Place p = drawn.place();
+      // A key too small for two lines keeps its legend; what it does is said below when it is
+      // chosen.
+      double room = p.height() * scale - GAP;
+      drawn.does().setVisible(room >= drawn.legend().prefHeight(-1) + drawn.does().prefHeight(-1));
       drawn
           .node()
           .resizeRelocate(

@@ -12,6 +12,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -183,9 +184,19 @@ final class ActionDetail extends VBox {
 
   private void row(HBox box, Line line) {
     Label title = Texts.styled(line.isFirst() ? line.environment().title() : "", "part");
-    box.getChildren().add(Lists.column(title, desk.narrow().get() ? 9 : 13));
+    // With little room the name stands above its gestures.
+    Pane beside = box;
+    if (desk.narrow().get()) {
+      VBox stacked = new VBox(2);
+      HBox.setHgrow(stacked, Priority.ALWAYS);
+      box.getChildren().add(stacked);
+      beside = stacked;
+    }
+    if (line.isFirst() || !desk.narrow().get()) {
+      beside.getChildren().add(desk.narrow().get() ? title : Lists.column(title, 13));
+    }
     if (line.binding().isEmpty()) {
-      box.getChildren().add(Texts.styled("no gesture", "hole"));
+      beside.getChildren().add(Texts.styled("no gesture", "hole"));
       return;
     }
     Binding binding = line.binding().get();
@@ -202,7 +213,7 @@ final class ActionDetail extends VBox {
     if (!notes.isEmpty()) {
       content.getChildren().add(Texts.styled(notes, "quiet"));
     }
-    box.getChildren().add(content);
+    beside.getChildren().add(content);
   }
 
   private static String notes(Environment environment, Binding binding) {

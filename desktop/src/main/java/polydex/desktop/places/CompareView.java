@@ -134,6 +134,23 @@ final class CompareView extends VBox {
   }
 
   private void row(HBox box, Line line) {
+    if (desk.narrow().get()) {
+      box.getChildren()
+          .add(
+              new VBox(
+                  4,
+                  new HBox(
+                      12,
+                      Texts.styled(catalog().title(line.action()), "part"),
+                      mark(line.likeness())),
+                  new FlowPane(
+                      12,
+                      4,
+                      gestures(line.from(), from.getValue()),
+                      Texts.styled("there", "quiet"),
+                      gestures(line.to(), to.getValue()))));
+      return;
+    }
     box.getChildren()
         .addAll(
             Lists.column(Texts.styled(catalog().title(line.action()), "row-title"), 16),

@@ -9,9 +9,11 @@ import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
 import polydex.catalog.TitleMatcher.Match;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
@@ -123,10 +125,21 @@ final class IntakeLines {
     return new Line(number, fate, text, gesture, why, Optional.empty());
   }
 
-  static void row(HBox box, Line line) {
+  /** With little room what becomes of a line stands above what it says. */
+  static void row(HBox box, Line line, boolean narrow) {
     Label why = Texts.styled(line.why(), line.fate() == Fate.REFUSED ? "words" : "quiet");
     why.setWrapText(line.fate() == Fate.REFUSED);
     HBox.setHgrow(why, Priority.ALWAYS);
+    if (narrow) {
+      FlowPane says = new FlowPane(10, 4, Texts.styled(line.text(), "row-title"));
+      line.gesture().ifPresent(g -> says.getChildren().add(new GestureView(g, Map.of())));
+      Label number = Texts.styled(line.number() == 0 ? "" : "line " + line.number(), "number");
+      why.setWrapText(true);
+      VBox stacked = new VBox(2, new HBox(10, number, mark(line.fate())), says, why);
+      HBox.setHgrow(stacked, Priority.ALWAYS);
+      box.getChildren().add(stacked);
+      return;
+    }
     String number = line.number() == 0 ? "" : "line " + line.number();
     box.getChildren()
         .addAll(

@@ -91,6 +91,8 @@ final class KeyboardPanel extends VBox {
     below.setAlignment(Pos.CENTER_LEFT);
     setSpacing(12);
     getChildren().addAll(top, view, below, free);
+    free.visibleProperty().bind(desk.narrow().not());
+    free.managedProperty().bind(desk.narrow().not());
     desk.analyst().found().addListener((_, _, _) -> refresh());
     desk.session().workspace().addListener((_, _, _) -> scopes());
     scopes();
@@ -150,7 +152,7 @@ final class KeyboardPanel extends VBox {
     }
     texts = words;
     free.setText(
-        "%d of %d keys do something with %s. Arrows walk; a letter or sign goes to its key; Tab goes to what is held."
+        "%d of %d keys do something with %s. Arrows walk; a letter or sign goes to its key; Shift+Tab goes to what is held."
             .formatted(
                 taken, board.byKey().size(), held().isEmpty() ? "nothing held" : held() + " held"));
     view.show(board, shown);
@@ -243,10 +245,13 @@ final class KeyboardPanel extends VBox {
       case AudioVolumeDown -> "Vol-";
       case AudioVolumeUp -> "Vol+";
       case MediaPlayPause -> "Play";
-      default -> {
-        String name = Presses.name(key, layout).toString();
-        yield name.startsWith("<") ? "" : name.replace("Numpad", "").replace("'", "");
-      }
+      default ->
+          switch (Presses.name(key, layout)) {
+            case KeyRef.Typed(int c) -> Character.toString(Character.toUpperCase(c));
+            case KeyRef.Placed(Key named) ->
+                named.keyName().map(n -> n.replace("Numpad", "")).orElse("");
+            case KeyRef.AnyOf _ -> "";
+          };
     };
   }
 

@@ -4,6 +4,7 @@ import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicLong;
@@ -20,6 +21,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import polydex.desktop.controls.Lists;
@@ -92,7 +94,13 @@ public final class SheetsPlace implements Place {
     read.setOnAction(_ -> read());
     take.setOnAction(_ -> bringIn());
     take.setDisable(true);
-    lines = Lists.of("Lines of the list", IntakeLines::row, Line::text, Texts.quiet(EXAMPLE));
+    take.setMinWidth(Region.USE_PREF_SIZE);
+    lines =
+        Lists.of(
+            "Lines of the list",
+            (box, line) -> IntakeLines.row(box, line, desk.narrow().get()),
+            Line::text,
+            Texts.quiet(EXAMPLE));
     lines.addEventHandler(KeyEvent.KEY_PRESSED, this::onLine);
     ((Label) lines.getPlaceholder()).setMaxWidth(600);
     lines.getPlaceholder().getStyleClass().add("example");
@@ -300,7 +308,9 @@ public final class SheetsPlace implements Place {
   }
 
   private static String words(ForeignList list, Plan plan) {
-    StringBuilder all = new StringBuilder(list.form());
+    String form = list.form();
+    StringBuilder all =
+        new StringBuilder(form.substring(0, 1).toUpperCase(Locale.ROOT)).append(form.substring(1));
     all.append(": %,d to take".formatted(plan.taken().size()));
     if (!plan.changed().isEmpty()) {
       all.append(", %,d changed".formatted(plan.changed().size()));
