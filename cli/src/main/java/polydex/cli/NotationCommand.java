@@ -13,6 +13,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
+import polydex.boards.Board;
 import polydex.boards.Layout;
 import polydex.boards.Presses;
 import polydex.catalog.Environment;
@@ -52,6 +53,12 @@ final class NotationCommand implements Callable<Integer> {
   private String layout;
 
   @Option(
+      names = "--board",
+      paramLabel = "BOARD",
+      description = "The board under the fingers, by id or title: what needs Fn, what it lacks.")
+  private @Nullable String board;
+
+  @Option(
       names = "--platform",
       paramLabel = "PLATFORM",
       description = "Read its own words for modifiers, and what Primary means there.")
@@ -76,7 +83,8 @@ final class NotationCommand implements Callable<Integer> {
     Workspace workspace = source.workspace();
     Layout under = LayoutCommand.layout(spec, source, workspace, layout);
     GestureReader reader = reader(workspace);
-    List<Answer> answers = texts.stream().map(t -> answer(t, reader, under)).toList();
+    Optional<Board> fingers = board(workspace);
+    List<Answer> answers = texts.stream().map(t -> answer(t, reader, under, fingers)).toList();
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
       out.println(ModelJson.writePretty(answers));
@@ -84,6 +92,24 @@ final class NotationCommand implements Callable<Integer> {
       answers.forEach(a -> print(out, a));
     }
     return answers.stream().allMatch(a -> a.refusal().isEmpty()) ? Main.DONE : Main.NO;
+  }
+
+  private Optional<Board> board(Workspace workspace) {
+    if (board == null) {
+      return Optional.empty();
+    }
+    String wanted = board.strip().toLowerCase(Locale.ROOT);
+    return Optional.of(
+        workspace.world().boards().values().stream()
+            .filter(b -> b.id().equals(wanted) || b.title().toLowerCase(Locale.ROOT).equals(wanted))
+            .findFirst()
+            .orElseThrow(
+                () ->
+                    new ParameterException(
+                        spec.commandLine(),
+                        "There is no board “%s”. There are: %s."
+                            .formatted(
+                                board, String.join(", ", workspace.world().boards().keySet())))));
   }
 
   private GestureReader reader(Workspace workspace) {
@@ -102,7 +128,8 @@ final class NotationCommand implements Callable<Integer> {
                     spec.commandLine(), "There is no platform “%s”.".formatted(platform)));
   }
 
-  private static Answer answer(String text, GestureReader reader, Layout layout) {
+  private static Answer answer(
+      String text, GestureReader reader, Layout layout, Optional<Board> board) {
     try {
       Reading reading = reader.read(text);
       Gesture gesture = reading.gesture();
@@ -113,10 +140,10 @@ final class NotationCommand implements Callable<Integer> {
           Optional.of(reading.form().name().toLowerCase(Locale.ROOT)),
           Optional.of(gesture.toString()),
           gesture.isFamily()
-              ? members.stream().map(m -> strokes(Presses.of(m, layout))).toList()
+              ? members.stream().map(m -> strokes(Presses.of(m, layout), board)).toList()
               : List.of(),
-          gesture.isFamily() ? List.of() : strokes(presses),
-          presses instanceof Presses.Untypable u ? Optional.of(u.reason()) : Optional.empty(),
+          gesture.isFamily() ? List.of() : strokes(presses, board),
+          untypable(presses, board),
           Optional.empty());
     } catch (GestureSyntaxException e) {
       return new Answer(
@@ -130,11 +157,27 @@ final class NotationCommand implements Callable<Integer> {
     }
   }
 
-  /** Each press by position: {@code Ctrl+<KeyS>}. */
-  private static List<String> strokes(Presses presses) {
-    return presses instanceof Presses.Typable t
-        ? t.physical().stream().map(NotationCommand::written).toList()
-        : List.of();
+  /** Why it can't be done, if it can't: the layout or the board has nothing for it. */
+  private static Optional<String> untypable(Presses presses, Optional<Board> board) {
+    return switch (presses) {
+      case Presses.Untypable u -> Optional.of(u.reason());
+      case Presses.Typable t ->
+          t.physical().stream()
+              .filter(p -> board.isPresent() && board.get().press(p).isEmpty())
+              .map(p -> "%s has no key for %s.".formatted(board.get().title(), written(p)))
+              .findFirst();
+    };
+  }
+
+  /** Each press by position: {@code Ctrl+<KeyS>}; on a board as its keys are. */
+  private static List<String> strokes(Presses presses, Optional<Board> board) {
+    if (!(presses instanceof Presses.Typable t) || untypable(presses, board).isPresent()) {
+      return List.of();
+    }
+    return t.physical().stream()
+        .map(p -> board.flatMap(b -> b.press(p)).orElse(p))
+        .map(NotationCommand::written)
+        .toList();
   }
 
   private static String written(Physical press) {

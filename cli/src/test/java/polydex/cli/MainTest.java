@@ -172,6 +172,8 @@ class MainTest {
     assertThat(corvid.out()).contains("Meta+C", "refused");
     assertThat(run("notation", "^", "--layout", "de").out()).contains("dead key");
     assertThat(run("notation", "A", "--layout", "none").code()).isEqualTo(Main.USAGE);
+    Ran board = run("notation", "Ctrl+Home", "Numpad5", "--board", "compact-ansi");
+    assertThat(board.out()).contains("Ctrl+Fn+<ArrowLeft>", "has no key for <Numpad5>");
   }
 
   @Test

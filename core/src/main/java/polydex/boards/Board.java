@@ -5,7 +5,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import polydex.keys.Held;
 import polydex.keys.Key;
+import polydex.keys.Modifier;
+import polydex.keys.Physical;
 
 /**
  * A physical keyboard.
@@ -42,6 +45,17 @@ public record Board(String id, String title, List<Place> places, Map<Key, Key> f
   /** The keys that it has, by name. */
   public Map<Key, Place> byKey() {
     return places.stream().collect(Collectors.toMap(Place::key, p -> p, (a, _) -> a));
+  }
+
+  /**
+   * What the hands do on this board for a press; none where it has no key for it, not even with Fn.
+   */
+  public Optional<Physical> press(Physical wanted) {
+    if (!(wanted instanceof Physical.Press(Held held, Key key)) || has(key)) {
+      return Optional.of(wanted);
+    }
+    return withFn(key)
+        .map(k -> new Physical.Press(held.with(held.modifiers().and(Modifier.FN)), k));
   }
 
   /** The key to press with Fn for one that the board gives only so. */

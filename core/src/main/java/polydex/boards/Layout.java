@@ -74,13 +74,15 @@ public final class Layout {
     this.id = id;
     this.title = title;
     this.symbols = symbols.isEmpty() ? Map.of() : new EnumMap<>(symbols);
-    // Of several ways to a character the plainest counts: keys that every board has before those
-    // that only some have, lower levels first, then keys by place.
-    for (boolean everywhere : new boolean[] {true, false}) {
-      for (int level = 0; level < LEVELS.size(); level++) {
-        for (Key key : this.symbols.keySet()) {
-          if (everywhere != NOT_EVERYWHERE.contains(key)) {
-            addTyping(key, level);
+    // Of several ways to a character the plainest counts: without AltGr before with it, keys that
+    // every board has before those that only some have, lower levels first, then keys by place.
+    for (int levels = 0; levels < LEVELS.size(); levels += 2) {
+      for (boolean everywhere : new boolean[] {true, false}) {
+        for (int level = levels; level < levels + 2; level++) {
+          for (Key key : this.symbols.keySet()) {
+            if (everywhere != NOT_EVERYWHERE.contains(key)) {
+              addTyping(key, level);
+            }
           }
         }
       }

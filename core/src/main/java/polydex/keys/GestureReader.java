@@ -122,12 +122,14 @@ public final class GestureReader {
     List<Step> steps = gesture.steps();
     for (int i = 0; i + 1 < steps.size(); i++) {
       Step next = steps.get(i + 1);
+      // Meta+Left Ctrl+S is two strokes, but in Ctrl+Right click nobody means the arrow.
       boolean side =
-          steps.get(i) instanceof Step.Stroke(_, KeyRef.Placed(Key key))
+          steps.get(i) instanceof Step.Stroke(Held held, KeyRef.Placed(Key key))
               && (key == Key.ArrowLeft || key == Key.ArrowRight)
-              && (next instanceof Step.Tap
-                  || next instanceof Step.Pointing
-                  || (next instanceof Step.Stroke s && !s.held().isNothing()));
+              && (next instanceof Step.Pointing
+                  || (held.isNothing()
+                      && (next instanceof Step.Tap
+                          || (next instanceof Step.Stroke s && !s.held().isNothing()))));
       boolean tapThenMore =
           steps.get(i) instanceof Step.Tap(Modifiers tapped, int times)
               && times == 1

@@ -2,7 +2,6 @@ package polydex.keys;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import polydex.keys.SpokenNames.After;
@@ -11,10 +10,14 @@ import polydex.keys.SpokenNames.Before;
 import polydex.keys.SpokenNames.Filler;
 import polydex.keys.SpokenNames.Holding;
 import polydex.keys.SpokenNames.Holds;
-import polydex.keys.SpokenNames.Meaning;
 import polydex.keys.SpokenNames.Points;
 import polydex.keys.SpokenNames.Presses;
 import polydex.keys.SpokenNames.Then;
+import polydex.keys.SpokenTokens.Literal;
+import polydex.keys.SpokenTokens.Name;
+import polydex.keys.SpokenTokens.Quoted;
+import polydex.keys.SpokenTokens.Token;
+import polydex.keys.SpokenTokens.Unknown;
 
 /**
  * Gestures as people write them in running text, with signs, and as portable sequences. Names are
@@ -24,27 +27,10 @@ import polydex.keys.SpokenNames.Then;
  */
 final class SpokenForm {
 
-  /** A piece of the text: a name, a sign, a character, or what joins and separates. */
-  private sealed interface Token {
-    int start();
-
-    int end();
-  }
-
-  private record Name(Meaning meaning, int start, int end, boolean isSign) implements Token {}
-
-  private record Literal(int codePoint, int start, int end) implements Token {}
-
-  private record Quoted(String text, int start, int end) implements Token {}
-
-  private record Unknown(String word, int start, int end) implements Token {}
-
   private final String text;
-  private final Map<String, Modifiers> ownWords;
-  private final List<Token> tokens = new ArrayList<>();
+  private final SpokenTokens read;
+  private final List<Token> tokens;
   private int at;
-  private boolean sawSign;
-  private boolean sawWords;
 
   /**
    * A reading to be made.
@@ -53,20 +39,21 @@ final class SpokenForm {
    */
   SpokenForm(String text, Map<String, Modifiers> ownWords) {
     this.text = text;
-    this.ownWords = ownWords;
+    read = new SpokenTokens(text, ownWords);
+    tokens = read.tokens();
   }
 
   /** Which of its forms the text turned out to be. */
   Notation form() {
-    if (sawSign) {
+    if (read.sawSign()) {
       return Notation.SYMBOLS;
     }
-    boolean portable = !sawWords && text.matches("[^ ,]+(, ?[^ ,]+)+");
+    boolean portable = !read.sawWords() && text.matches("[^ ,]+(, ?[^ ,]+)+");
     return portable ? Notation.SEQUENCE : Notation.PROSE;
   }
 
   Gesture gesture() {
-    tokenize();
+    read.tokenize();
     List<Step> steps = new ArrayList<>();
     boolean joinedTight = false;
     while (true) {
@@ -187,8 +174,8 @@ final class SpokenForm {
       throw expected(
           at < tokens.size() ? peek().start() : text.length(), "a modifier that is held");
     }
-    if (isComma(peek())) {
-      at++;
+    if (acceptSeparator()) {
+      skipFiller();
     }
     List<Step> inner = new ArrayList<>();
     do {
@@ -250,7 +237,7 @@ final class SpokenForm {
   private Step range(Step first) {
     if (!(first instanceof Step.Stroke(Held held, KeyRef from))
         || at + 1 >= tokens.size()
-        || !isRangeSign(tokens.get(at))) {
+        || !SpokenTokens.isRangeSign(tokens.get(at))) {
       return first;
     }
     Token last = tokens.get(at + 1);
@@ -280,14 +267,6 @@ final class SpokenForm {
     }
   }
 
-  private static boolean isRangeSign(Token token) {
-    return switch (token) {
-      case Unknown u -> u.word().matches("(?i)to|through|\\.\\.|…");
-      case Literal l -> "-\u2013\u2026".indexOf(l.codePoint()) >= 0;
-      case Name _, Quoted _ -> false;
-    };
-  }
-
   // ---- what joins and separates
 
   /**
@@ -302,7 +281,7 @@ final class SpokenForm {
       return true;
     }
     if (peek() instanceof Literal(int c, _, _) && (c == '+' || c == '&' || isDash(c))) {
-      boolean last = at + 1 >= tokens.size() || isSeparator(at + 1);
+      boolean last = at + 1 >= tokens.size() || isSeparator(at + 1) || spaceBefore(at + 1);
       if (last && afterSign && peek().start() == end) {
         return false;
       }
@@ -351,12 +330,11 @@ final class SpokenForm {
     }
   }
 
+  /** A letter or digit; a name may be part of what was not understood, as in "scroll up". */
   private boolean isKeyAt(int index) {
-    return switch (index < tokens.size() ? tokens.get(index) : peek()) {
-      case Name n -> n.meaning() instanceof Presses;
-      case Literal l -> Character.isLetterOrDigit(l.codePoint());
-      case Quoted _, Unknown _ -> false;
-    };
+    return index < tokens.size()
+        && tokens.get(index) instanceof Literal(int c, _, _)
+        && Character.isLetterOrDigit(c);
   }
 
   private boolean spaceBefore(int index) {
@@ -367,120 +345,6 @@ final class SpokenForm {
 
   private Token peek() {
     return at < tokens.size() ? tokens.get(at) : new Unknown("", text.length(), text.length());
-  }
-
-  // ---- tokens
-
-  private void tokenize() {
-    int i = 0;
-    while (i < text.length()) {
-      int c = text.codePointAt(i);
-      int next = i + Character.charCount(c);
-      Optional<Meaning> sign = SpokenNames.sign(c);
-      if (Character.isWhitespace(c) || c == '\u00a0' || c == '\ufe0f' || c == '\u200b') {
-        i = next;
-      } else if (Character.isISOControl(c)) {
-        throw expected(i, "text without control characters");
-      } else if (sign.isPresent()) {
-        sawSign = true;
-        tokens.add(new Name(sign.get(), i, next, true));
-        i = next;
-      } else if (c == '"' || c == '\u201c' || c == '\u201e') {
-        i = quoted(i);
-      } else if (Character.isLetterOrDigit(c)) {
-        i = word(i);
-      } else if (text.startsWith("..", i)) {
-        tokens.add(new Unknown("..", i, i + 2));
-        i += 2;
-      } else {
-        tokens.add(new Literal(c, i, next));
-        i = next;
-      }
-    }
-    if (tokens.isEmpty()) {
-      throw expected(0, "a gesture");
-    }
-    for (Token token : tokens) {
-      if (token instanceof Unknown unknown && !isRangeSign(unknown)) {
-        throw expected(unknown.start(), "a key or modifier; “" + unknown.word() + "” is none");
-      }
-    }
-  }
-
-  private int quoted(int start) {
-    int end = start + 1;
-    while (end < text.length() && "\"\u201d\u201c".indexOf(text.charAt(end)) < 0) {
-      end++;
-    }
-    if (end >= text.length() || end == start + 1) {
-      tokens.add(new Literal(text.codePointAt(start), start, start + 1));
-      return start + 1;
-    }
-    tokens.add(new Quoted(text.substring(start + 1, end), start, end + 1));
-    return end + 1;
-  }
-
-  /**
-   * The longest phrase from here on that is known, or a single character, or a word that is not.
-   */
-  private int word(int start) {
-    List<Integer> ends = new ArrayList<>();
-    int i = start;
-    while (ends.size() < SpokenNames.LONGEST_PHRASE) {
-      int end = endOfWord(i);
-      if (end == i) {
-        break;
-      }
-      ends.add(end);
-      i = end;
-      if (i < text.length() && (" -_\u2011/".indexOf(text.charAt(i)) >= 0)) {
-        i++;
-      }
-    }
-    for (int n = ends.size(); n > 0; n--) {
-      int end = ends.get(n - 1);
-      Optional<Meaning> meaning = meaning(text.substring(start, end), n);
-      if (meaning.isPresent()) {
-        sawWords |= !(meaning.get() instanceof Presses || meaning.get() instanceof Holds) || n > 1;
-        tokens.add(new Name(meaning.get(), start, end, false));
-        return end;
-      }
-    }
-    int end = ends.getFirst();
-    String word = text.substring(start, end);
-    if (word.codePointCount(0, word.length()) == 1) {
-      tokens.add(new Literal(word.codePointAt(0), start, end));
-    } else {
-      tokens.add(new Unknown(word, start, end));
-    }
-    return end;
-  }
-
-  private Optional<Meaning> meaning(String phrase, int words) {
-    String folded = phrase.toLowerCase(Locale.ROOT).replaceAll("[-_\u2011 ]+", " ");
-    // "Ctrl-Left" and "Alt-Right Shift": a dash after a modifier joins; it never makes a phrase.
-    if (words > 1) {
-      String firstWord = folded.substring(0, Math.max(folded.indexOf(' '), 0));
-      boolean dashed = phrase.indexOf('-') >= 0 || phrase.indexOf('\u2011') >= 0;
-      if (dashed && SpokenNames.phrase(firstWord).filter(Holds.class::isInstance).isPresent()) {
-        return Optional.empty();
-      }
-      if (phrase.contains("/") && !folded.equals("pause/break")) {
-        return Optional.empty();
-      }
-    }
-    Modifiers own = ownWords.get(folded);
-    return own != null ? Optional.of(new Holds(own)) : SpokenNames.phrase(folded);
-  }
-
-  private int endOfWord(int start) {
-    int i = start;
-    while (i < text.length()
-        && Character.isLetterOrDigit(text.codePointAt(i))
-        && SpokenNames.sign(text.codePointAt(i)).isEmpty()) {
-      i += Character.charCount(text.codePointAt(i));
-    }
-    return i;
   }
 
   private GestureSyntaxException expected(int where, String what) {

@@ -6,7 +6,6 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -16,12 +15,7 @@ import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Context;
 import polydex.catalog.Environment;
-import polydex.catalog.Environment.Application;
-import polydex.catalog.Environment.Platform;
-import polydex.catalog.Environment.WhenBroken;
-import polydex.catalog.TitleMatcher;
 import polydex.catalog.TitleMatcher.Match;
-import polydex.catalog.Version;
 import polydex.keys.Gesture;
 import polydex.keys.GestureReader;
 import polydex.keys.GestureSyntaxException;
@@ -177,34 +171,25 @@ public final class BindingIntake {
 
     /** Whether there is anything to do. */
     public boolean changesSomething() {
-      return !change.before().catalog().equals(change.after().catalog());
+      boolean dropped = change.after().catalog().size() < change.before().catalog().size();
+      return !taken.isEmpty() || !changed.isEmpty() || dropped;
     }
   }
 
   private static final int LONGEST_NAME = 200;
-  private static final int MOST_MATCHED = 1000;
 
   private final Workspace before;
   private final Request request;
-  private final Map<String, Action> actionsByTitle = new HashMap<>();
-  private final Map<String, Environment> environmentsByTitle = new HashMap<>();
-  private final Set<String> ids = new HashSet<>();
-  private final Map<String, Action> newActions = new LinkedHashMap<>();
-  private final Map<String, Environment> changedEnvironments = new LinkedHashMap<>();
-  private final List<Environment> newEnvironments = new ArrayList<>();
   private final Map<String, Here> heres = new HashMap<>();
   private final Map<String, Here> heresById = new LinkedHashMap<>();
   private final Map<String, Set<String>> listedBefore = new HashMap<>();
   private final Map<GestureReader, Map<String, Object>> cells = new HashMap<>();
-  private final Map<String, String> learnt = new HashMap<>();
-  private final Map<String, Proposal> proposals = new LinkedHashMap<>();
   private final Optional<Remembered.Source> earlier;
   private final List<Taken> taken = new ArrayList<>();
   private final List<NewRow> fresh = new ArrayList<>();
+  private final IntakeNames names;
   private final List<Row> known = new ArrayList<>();
   private final List<Refused> refused;
-  private final TitleMatcher matcher;
-  private int matched;
 
   /** A cell with its gestures as they are written in ids. */
   private record ReadCell(GestureCell cell, List<String> written) {}
@@ -216,24 +201,7 @@ public final class BindingIntake {
     this.request = request;
     refused = new ArrayList<>(request.refused());
     earlier = request.list().map(before.remembered().lists()::get);
-    Catalog catalog = before.catalog();
-    matcher = new TitleMatcher(catalog.actions());
-    for (Action action : catalog.actions()) {
-      actionsByTitle.putIfAbsent(fold(action.title()), action);
-      ids.add(action.id());
-    }
-    for (Environment environment : catalog.environments()) {
-      environmentsByTitle.putIfAbsent(fold(environment.title()), environment);
-      environmentsByTitle.putIfAbsent(fold(environment.id()), environment);
-      ids.add(environment.id());
-    }
-    before.remembered().titles().forEach(this::means);
-    request.meant().forEach((title, action) -> learnt.put(fold(title), action));
-    learnt.forEach(this::means);
-  }
-
-  private void means(String folded, String action) {
-    before.catalog().action(action).ifPresent(a -> actionsByTitle.put(folded, a));
+    names = new IntakeNames(before, request);
   }
 
   /** The plan for a list. */
@@ -264,7 +232,7 @@ public final class BindingIntake {
         Map<String, Object> cells) {
       this.environment = environment;
       this.present = present;
-      this.contexts = contextsByName(environment);
+      this.contexts = IntakeNames.contextsByName(environment);
       this.reader = reader;
       this.cells = cells;
     }
@@ -297,7 +265,7 @@ public final class BindingIntake {
     if (last != null) {
       return last;
     }
-    Environment environment = environment(row);
+    Environment environment = names.environment(row);
     Here here = heresById.get(environment.id());
     if (here == null) {
       GestureReader reader = environment.reader();
@@ -330,9 +298,7 @@ public final class BindingIntake {
     if (found.isEmpty() && !row.context().isEmpty()) {
       found = problem(row.context());
     }
-    return found.isEmpty() && !actionsByTitle.containsKey(row.action())
-        ? problem(row.action())
-        : found;
+    return found.isEmpty() && !names.knowsAction(row.action()) ? problem(row.action()) : found;
   }
 
   private static Optional<String> problem(String name) {
@@ -352,8 +318,8 @@ public final class BindingIntake {
   }
 
   private void take(Row row, Here here, ReadCell read) {
-    Context context = context(here, row.context());
-    Action action = action(row.action());
+    Context context = names.context(here.environment, here.contexts, row.context());
+    Action action = names.action(row.action());
     for (int i = 0; i < read.written().size(); i++) {
       String key = context.id() + ":" + action.id() + ":" + read.written().get(i);
       boolean wasThere = !here.present.isEmpty() && here.present.contains(key);
@@ -403,101 +369,6 @@ public final class BindingIntake {
     return keys;
   }
 
-  private Action action(String title) {
-    Action match = actionsByTitle.get(title);
-    if (match != null) {
-      return match;
-    }
-    Action found =
-        actionsByTitle.computeIfAbsent(
-            fold(title),
-            folded -> {
-              List<Match> matches = matches(title);
-              if (!matches.isEmpty() && matches.getFirst().score() >= request.sureFrom()) {
-                learnt.put(folded, matches.getFirst().action().id());
-                return matches.getFirst().action();
-              }
-              if (!matches.isEmpty()) {
-                proposals.put(folded, new Proposal(title.strip(), matches));
-              }
-              Action made = Action.of(unused("own." + slug(folded)), title.strip(), "Brought in");
-              newActions.put(made.id(), made);
-              return made;
-            });
-    actionsByTitle.put(title, found);
-    return found;
-  }
-
-  /** Nobody looks through more proposals than this, so no more are made. */
-  private List<Match> matches(String title) {
-    boolean wanted = matched++ < MOST_MATCHED || request.sureFrom() <= 1;
-    return wanted ? matcher.match(title) : List.of();
-  }
-
-  private Environment environment(Row row) {
-    return environmentsByTitle.computeIfAbsent(
-        fold(row.environment()),
-        folded -> {
-          Environment made =
-              new Environment(
-                  unused("own-" + slug(folded)),
-                  row.environment().strip(),
-                  new Version("1"),
-                  List.of(Context.ANYWHERE),
-                  WhenBroken.SWALLOW,
-                  row.isPlatform() ? Platform.PLAIN : new Application(List.of(), false));
-          newEnvironments.add(made);
-          changedEnvironments.put(made.id(), made);
-          return made;
-        });
-  }
-
-  private Context context(Here here, String title) {
-    if (title.isEmpty()) {
-      return Context.ANYWHERE;
-    }
-    Context seen = here.contexts.get(title);
-    if (seen != null) {
-      return seen;
-    }
-    String folded = fold(title);
-    if (folded.isEmpty()) {
-      return Context.ANYWHERE;
-    }
-    Context match = here.contexts.get(folded);
-    if (match == null) {
-      match = makeContext(here.environment, here.contexts, title, folded);
-    }
-    here.contexts.put(title, match);
-    return match;
-  }
-
-  private static Map<String, Context> contextsByName(Environment environment) {
-    Map<String, Context> byName = new HashMap<>();
-    for (Context context : environment.contexts()) {
-      byName.putIfAbsent(fold(context.title()), context);
-    }
-    for (Context context : environment.contexts()) {
-      byName.putIfAbsent(fold(context.id()), context);
-    }
-    return byName;
-  }
-
-  private Context makeContext(
-      Environment environment, Map<String, Context> known, String title, String folded) {
-    Environment now = changedEnvironments.getOrDefault(environment.id(), environment);
-    String id = slug(folded);
-    for (int i = 2; now.context(id).isPresent(); i++) {
-      id = slug(folded) + "-" + i;
-    }
-    Context made = new Context(id, title.strip(), Optional.of(Context.ANYWHERE.id()));
-    known.put(folded, made);
-    List<Context> all = new ArrayList<>(now.contexts());
-    all.add(made);
-    changedEnvironments.put(now.id(), now.withContexts(all));
-    return made;
-  }
-
   // ---- the earlier version of the same list
 
   private List<Gone> gone() {
@@ -543,7 +414,7 @@ public final class BindingIntake {
         known,
         gone,
         refused,
-        List.copyOf(proposals.values()),
+        names.proposals(),
         new Change.Edit(
             title(taken.size(), changed.size(), request.dropGone() ? gone.size() : 0),
             before,
@@ -571,23 +442,20 @@ public final class BindingIntake {
             newBindings.put(id, here.added);
           }
         });
-    changedEnvironments.keySet().retainAll(newBindings.keySet());
-    newEnvironments.removeIf(e -> !newBindings.containsKey(e.id()));
+    names.keep(newBindings.keySet());
     Catalog catalog = before.catalog();
     for (Map.Entry<String, Set<String>> d : dropped.entrySet()) {
       catalog = catalog.without(d.getKey(), d.getValue());
     }
     Map<String, List<Binding>> added = new LinkedHashMap<>();
     newBindings.forEach((e, list) -> added.put(e, List.copyOf(list.values())));
-    catalog =
-        catalog.with(
-            List.copyOf(newActions.values()), List.copyOf(changedEnvironments.values()), added);
-    Remembered remembered = before.remembered().withTitles(learnt);
+    catalog = catalog.with(names.newActions(), names.changedEnvironments(), added);
+    Remembered remembered = before.remembered().withTitles(names.learnt());
     if (request.list().isPresent() && !(newBindings.isEmpty() && listedBefore.isEmpty())) {
       remembered = remembered.withList(request.list().get(), source(catalog, newBindings));
     }
     Workspace after = before.with(catalog).with(remembered);
-    for (Environment made : newEnvironments) {
+    for (Environment made : names.newEnvironments()) {
       Optional<Setup> setup = TrialSetup.of(after, made);
       if (setup.isPresent()) {
         after = after.with(setup.get());
@@ -622,47 +490,5 @@ public final class BindingIntake {
       return taken == 1 ? "Bring in 1 binding" : "Bring in %,d bindings".formatted(taken);
     }
     return "Bring in %,d new, %,d changed, %,d gone".formatted(taken, changed, dropped);
-  }
-
-  private String unused(String wanted) {
-    String id = wanted;
-    for (int i = 2; !ids.add(id); i++) {
-      id = wanted + "-" + i;
-    }
-    return id;
-  }
-
-  static String fold(String name) {
-    return isFolded(name) ? name : name.strip().replaceAll("\\s+", " ").toLowerCase(Locale.ROOT);
-  }
-
-  /** Most names of a long list have been seen before, and many are folded as they stand. */
-  private static boolean isFolded(String name) {
-    char before = ' ';
-    for (int i = 0; i < name.length(); i++) {
-      char c = name.charAt(i);
-      boolean plain = (c >= 'a' && c <= 'z') || (c >= '0' && c <= '9') || c == '-' || c == '.';
-      if (!plain && (c != ' ' || before == ' ')) {
-        return false;
-      }
-      before = c;
-    }
-    return before != ' ';
-  }
-
-  private static String slug(String folded) {
-    StringBuilder slug = new StringBuilder(folded.length());
-    for (int i = 0; i < folded.length(); i++) {
-      char c = folded.charAt(i);
-      if (Character.isLetterOrDigit(c) || Character.isSurrogate(c)) {
-        slug.append(c);
-      } else if (!slug.isEmpty() && slug.charAt(slug.length() - 1) != '-') {
-        slug.append('-');
-      }
-    }
-    if (!slug.isEmpty() && slug.charAt(slug.length() - 1) == '-') {
-      slug.setLength(slug.length() - 1);
-    }
-    return slug.isEmpty() ? "unnamed" : slug.toString();
   }
 }

@@ -87,6 +87,9 @@ class GestureReaderTest {
           Control-X B                   | PROSE       | Ctrl+X B
           Ctrl + question mark          | PROSE       | Ctrl+?
           Alt, then F, then S           | PROSE       | Alt F S
+          press and hold Alt, then press Tab | PROSE  | Alt+Tab
+          Command-?                     | PROSE       | Meta+?
+          fn⌃F2                         | SYMBOLS     | Ctrl+Fn+F2
           Ctrl + Numpad 0               | PROSE       | Ctrl+Numpad0
           """)
   void readsTheFormsAndTellsThemApart(String text, Notation form, String gesture) {
@@ -113,6 +116,8 @@ class GestureReaderTest {
           C-foo                | 3  | “foo” is none
           Ctrl plus S          | 11 | “then” or a comma
           press S twice        | 7  | a modifier, where something is pressed several times
+          Ctrl+Scroll up       | 13 | “then” or a comma
+          Ctrl+PgUp/PgDn       | 10 | a step or the end
           hold S               | 6  | a modifier that is held
           Ctrl+S,              | 8  | another step
           """)

@@ -17,6 +17,9 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
+import polydex.boards.Board;
+import polydex.boards.Layout;
+import polydex.boards.Presses;
 import polydex.catalog.Action;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
@@ -30,6 +33,7 @@ import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.state.Analysis;
 import polydex.keys.Gesture;
+import polydex.keys.Physical;
 import polydex.route.Setup;
 import polydex.route.TracedBinding;
 import polydex.workspace.Workspace;
@@ -210,10 +214,42 @@ final class ActionDetail extends VBox {
     line.likeness().map(CompareView::mark).ifPresent(content.getChildren()::add);
     inSetup(line.environment(), binding).ifPresent(content.getChildren()::add);
     String notes = notes(line.environment(), binding);
+    hereAs(binding).map(h -> Texts.styled(h, "quiet")).ifPresent(content.getChildren()::add);
     if (!notes.isEmpty()) {
       content.getChildren().add(Texts.styled(notes, "quiet"));
     }
     beside.getChildren().add(content);
+  }
+
+  /** What hands do under this layout and on this board, where it is more than is written. */
+  private Optional<String> hereAs(Binding binding) {
+    Optional<Analysis> analysis = desk.analyst().found().get();
+    if (analysis.isEmpty()) {
+      return Optional.empty();
+    }
+    Gesture gesture = binding.gesture().expand().getFirst();
+    Layout layout = analysis.get().traces().tracer().layout();
+    Board board =
+        analysis.get().workspace().world().boards().get(analysis.get().traces().setup().board());
+    return switch (Presses.of(gesture, layout)) {
+      case Presses.Untypable u -> Optional.of("can't be typed here: " + u.reason());
+      case Presses.Typable t -> {
+        List<Physical> made = new ArrayList<>();
+        for (Physical press : t.physical()) {
+          Optional<Physical> on = board.press(press);
+          if (on.isEmpty()) {
+            yield Optional.of("%s has no key for it".formatted(board.title()));
+          }
+          made.add(on.get());
+        }
+        int held = made.stream().mapToInt(p -> p.held().count()).sum();
+        int asked = gesture.modifierPresses();
+        boolean more = made.size() == 1 && held > asked;
+        yield more
+            ? Optional.of("pressed here as " + Presses.describe(made.getFirst(), layout))
+            : Optional.empty();
+      }
+    };
   }
 
   private static String notes(Environment environment, Binding binding) {
