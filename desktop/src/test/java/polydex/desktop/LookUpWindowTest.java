@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import javafx.application.Platform;
+import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.DataFormat;
@@ -198,5 +199,28 @@ class LookUpWindowTest extends InWindow {
             .toList();
     assertThat(gestures).containsExactly("Shift+F6");
     Files.delete(list);
+  }
+
+  /** At 150 % in the smallest window that must do, no button loses its words. */
+  @Test
+  void largeTextInASmallWindowCutsNoButton() {
+    Platform.runLater(
+        () -> {
+          stage.setWidth(1024);
+          stage.setHeight(700);
+        });
+    for (int i = 0; i < 5; i++) {
+      person.keys("Ctrl+=");
+    }
+    person.untilShown("Text at 150 %.");
+    for (String way : List.of("Alt+L", "Ctrl+B", "Esc", "Ctrl+E", "Esc", "Alt+S")) {
+      person.keys(way);
+      person.until(
+          "no button is cut after " + way,
+          () ->
+              stage.getScene().getRoot().lookupAll(".button").stream()
+                  .filter(n -> n.isVisible() && n instanceof Button b && !b.getText().isEmpty())
+                  .noneMatch(n -> ((Button) n).isTextTruncated()));
+    }
   }
 }

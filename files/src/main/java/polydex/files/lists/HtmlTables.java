@@ -63,15 +63,16 @@ final class HtmlTables {
   }
 
   private Optional<ListTable> table(Element table) {
-    List<List<Element>> grid = grid(table);
-    int width = grid.stream().mapToInt(List::size).max().orElse(0);
+    List<GridRow> grid = grid(table);
+    int width = grid.stream().mapToInt(r -> r.cells().size()).max().orElse(0);
     if (width < 2 || grid.size() < 2) {
       return Optional.empty();
     }
     List<ListTable.Line> lines = new ArrayList<>();
     List<String> header = List.of();
     String section = "";
-    for (List<Element> cells : grid) {
+    for (GridRow row : grid) {
+      List<Element> cells = row.cells();
       boolean whole = cells.stream().distinct().count() == 1;
       if (whole) {
         section = header.isEmpty() ? section : cells.getFirst().text().strip();
@@ -80,9 +81,7 @@ final class HtmlTables {
       } else {
         lines.add(
             new ListTable.Line(
-                line(cells.getFirst()),
-                section,
-                padded(cells.stream().map(this::text).toList(), width)));
+                row.line(), section, padded(cells.stream().map(this::text).toList(), width)));
       }
     }
     return lines.isEmpty()
@@ -90,9 +89,12 @@ final class HtmlTables {
         : Optional.of(new ListTable(title(table), header, lines));
   }
 
-  private static int line(Element cell) {
-    return Math.max(1, cell.sourceRange().start().lineNumber());
-  }
+  /**
+   * A row with its merged cells.
+   *
+   * @param line where it begins in the file, counted from 1
+   */
+  private record GridRow(int line, List<Element> cells) {}
 
   private static List<String> padded(List<String> cells, int width) {
     List<String> all = new ArrayList<>(cells);
@@ -124,8 +126,8 @@ final class HtmlTables {
   }
 
   /** Each row with merged cells standing in every place that they cover. */
-  private static List<List<Element>> grid(Element table) {
-    List<List<Element>> grid = new ArrayList<>();
+  private static List<GridRow> grid(Element table) {
+    List<GridRow> grid = new ArrayList<>();
     Map<Integer, Element> hanging = new HashMap<>();
     Map<Integer, Integer> rowsLeft = new HashMap<>();
     for (Element row : table.select("tr")) {
@@ -152,7 +154,7 @@ final class HtmlTables {
         }
       }
       if (!cells.isEmpty()) {
-        grid.add(cells);
+        grid.add(new GridRow(Math.max(1, row.sourceRange().start().lineNumber()), cells));
       }
     }
     return grid;

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.catchThrowable;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Random;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
 import net.jqwik.api.ForAll;
@@ -17,6 +18,7 @@ import polydex.files.Shipped;
 import polydex.workspace.BindingIntake;
 import polydex.workspace.BindingIntake.Plan;
 import polydex.workspace.BindingIntake.Row;
+import polydex.workspace.ColumnRoles;
 import polydex.workspace.ColumnRoles.Target;
 import polydex.workspace.Workspace;
 
@@ -64,7 +66,7 @@ class ListReaderTest {
         .containsExactly(
             "6 Alder|Closing|Close it|Ctrl+W (not while renaming)",
             "6 Corvid|Closing|Close it|Wing+W",
-            "6 Alder|Closing|Close it|Ctrl+F4\\nAlt+F4");
+            "8 Alder|Closing|Close it|Ctrl+F4\\nAlt+F4");
     Plan plan =
         BindingIntake.plan(
             DEMO,
@@ -226,5 +228,70 @@ class ListReaderTest {
       assertThat(thrown).isInstanceOf(FileProblem.class);
       assertThat(thrown.getMessage()).isNotBlank();
     }
+  }
+
+  /**
+   * Tables with merged cells, made from a grid whose every place is known: what is read must be
+   * that grid again.
+   */
+  @Property(tries = 500)
+  void mergedCellsStandInEveryPlaceThatTheyCover(@ForAll long seed) throws FileProblem {
+    Random random = new Random(seed);
+    int height = 1 + random.nextInt(5);
+    int width = 3 + random.nextInt(3);
+    String[][] grid = new String[height][width];
+    StringBuilder page = new StringBuilder("<table><tr>");
+    for (int x = 0; x < width; x++) {
+      page.append("<th>h").append(x).append("</th>");
+    }
+    int number = 0;
+    for (int y = 0; y < height; y++) {
+      page.append("</tr>\n<tr>");
+      for (int x = 0; x < width; x++) {
+        if (grid[y][x] != null) {
+          continue;
+        }
+        int across = 1;
+        while (x + across < width - 1 && grid[y][x + across] == null && random.nextInt(3) == 0) {
+          across++;
+        }
+        int down = 1 + (y + 1 < height ? random.nextInt(Math.min(2, height - y)) : 0);
+        String text = "cell " + number++;
+        for (int dy = 0; dy < down; dy++) {
+          for (int dx = 0; dx < across; dx++) {
+            grid[y + dy][x + dx] = text;
+          }
+        }
+        page.append("<td colspan=\"%d\" rowspan='%d'>%s</td>".formatted(across, down, text));
+      }
+    }
+    page.append("</tr></table>");
+    ForeignList list = ListReader.read("page", page.toString());
+    List<List<String>> rows = list.tables().getFirst().rows().stream().map(r -> r.cells()).toList();
+    assertThat(list.tables().getFirst().header()).hasSize(width);
+    assertThat(rows).hasSize(height);
+    for (int y = 0; y < height; y++) {
+      assertThat(rows.get(y)).containsExactly(grid[y]);
+      assertThat(list.tables().getFirst().rows().get(y).number()).isEqualTo(y + 2);
+    }
+  }
+
+  @Test
+  void columnsAreGuessedNamedAndWritten() throws FileProblem {
+    assertThat(rows("What,Where,Press\nFill down,cells,Ctrl+D\n", ""))
+        .containsExactly("2 Star table|cells|Fill down|Ctrl+D");
+    assertThat(rows("a;b;c\nx;F6;Count\n", "action=3, gesture=b, note=a"))
+        .containsExactly("2 Star table||Count|F6");
+    ColumnRoles roles = ColumnRoles.parse("gesture=2,action=C", List.of("a", "b", "c"));
+    assertThat(ColumnRoles.parse(roles.written(), List.of("a", "b", "c"))).isEqualTo(roles);
+    assertThat(roles.missing(false)).containsExactly("“platform” or “application”");
+    assertThat(roles.missing(true)).isEmpty();
+    assertThatThrownBy(() -> rows("a,b\n1,2\n", "action")).hasMessageContaining("action=2");
+    assertThat(ColumnRoles.guess(List.of("Action", "ALDER", "Corvid"), List.of("Alder", "Corvid")))
+        .satisfies(
+            r -> {
+              assertThat(r.gestureColumns()).containsEntry(1, "Alder").containsEntry(2, "Corvid");
+              assertThat(r.missing(false)).isEmpty();
+            });
   }
 }

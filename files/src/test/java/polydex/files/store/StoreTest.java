@@ -19,12 +19,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import polydex.catalog.Action;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
+import polydex.catalog.Version;
 import polydex.files.FileProblem;
 import polydex.files.Shipped;
 import polydex.files.demo.DemoFile;
@@ -34,6 +36,8 @@ import polydex.mouse.Use.Device;
 import polydex.recall.Answer;
 import polydex.recall.DrillItem;
 import polydex.workspace.Change;
+import polydex.workspace.KeymapEdit;
+import polydex.workspace.Remembered;
 import polydex.workspace.Workspace;
 
 class StoreTest {
@@ -297,5 +301,89 @@ class StoreTest {
       store.add(answer(0));
     }
     Store.open(file()).close();
+  }
+
+  @Test
+  void whatWasLearntFromListsComesBackAndIsUndone() throws Exception {
+    Workspace start = Shipped.start();
+    Remembered remembered =
+        Remembered.NOTHING
+            .withTitles(Map.of("fill downwards", "a"))
+            .withColumns("a|b", "action=1, gesture=2")
+            .withDocument("desk", "{\"format\": \"polydex-keymap/1\"}")
+            .withList("list.csv", new Remembered.Source(Map.of("desk", Set.of("x", "y"))));
+    Change.Edit learnt = edit(start, start.with(remembered));
+    try (Store store = Store.open(file())) {
+      store.save(edit(Workspace.EMPTY, start), NOW);
+      store.save(learnt, NOW);
+      assertThat(store.workspace().remembered()).isEqualTo(remembered);
+    }
+    try (Store store = Store.open(file())) {
+      assertThat(store.workspace().remembered()).isEqualTo(remembered);
+      store.save(learnt.reversed(), NOW);
+      assertThat(store.workspace().remembered()).isEqualTo(Remembered.NOTHING);
+    }
+  }
+
+  @Test
+  void bindingsThatWereChangedLatelyAreKnownByTheirTime() throws Exception {
+    Workspace start = Shipped.start();
+    String environment = "desktop-conventions";
+    Binding first = start.catalog().bindings(environment).getFirst();
+    try (Store store = Store.open(file())) {
+      store.save(edit(Workspace.EMPTY, start), NOW);
+      assertThat(store.changedSince(Instant.EPOCH.plusSeconds(1)))
+          .as("what a file begins with did not change")
+          .isEmpty();
+      Change.Edit change =
+          KeymapEdit.change(
+              start, environment, first, first.with(first.id(), Gesture.parse("Ctrl+F12")));
+      store.save(change, NOW);
+      assertThat(store.changedSince(NOW)).containsOnlyKeys(environment);
+      assertThat(store.changedSince(NOW).get(environment)).containsExactly(first.id());
+      assertThat(store.changedSince(NOW.plusMillis(1))).isEmpty();
+    }
+  }
+
+  /** Everything that a binding and an action can say of themselves is a column of its own. */
+  @Test
+  void everyFieldOfBindingsAndActionsIsKept() throws Exception {
+    Workspace start = Shipped.start();
+    Action action =
+        new Action(
+            "own.flood",
+            "Flood the dome; \"now\"",
+            "Lights",
+            List.of("wash", "two words"),
+            Action.Harm.LOSES_WORK,
+            Optional.of("own.dim"),
+            true);
+    Binding binding =
+        new Binding(
+            "b'1",
+            action.id(),
+            Gesture.parse("Ctrl+K \"a\\\"b\" Alt(Tab Tab)"),
+            "list",
+            new Binding.Condition(
+                Optional.of(new Version("1.2")),
+                Optional.of(new Version("3")),
+                Optional.of("function keys first"),
+                Optional.of("number pad")),
+            Optional.of("menu"),
+            new Binding.Remarks("note", "caveat", "hook", true));
+    Catalog catalog =
+        start
+            .catalog()
+            .with(List.of(action), List.of(), Map.of("desktop-conventions", List.of(binding)));
+    try (Store store = Store.open(file())) {
+      store.save(edit(Workspace.EMPTY, start), NOW);
+      store.save(edit(start, start.with(catalog)), NOW);
+    }
+    try (Store store = Store.open(file())) {
+      Catalog read = store.workspace().catalog();
+      assertThat(read.action("own.flood")).contains(action);
+      assertThat(read.bindings("desktop-conventions").getLast()).isEqualTo(binding);
+      assertThat(read.environments()).isEqualTo(start.catalog().environments());
+    }
   }
 }

@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -193,5 +194,54 @@ class XkbLayoutsTest {
     assertThatThrownBy(() -> layouts.layout("own(none)")).hasMessageContaining("no variant “none”");
     assertThatThrownBy(() -> layouts.layout("../../etc/passwd")).hasMessageContaining("leads out");
     assertThatThrownBy(() -> layouts.layout("none")).hasMessageContaining("no layout “none”");
+  }
+
+  /** Whatever stands in a file of layouts, it is read or refused with the line. */
+  @Test
+  void brokenFilesAreRefusedWithTheLine() throws IOException {
+    Files.createDirectories(dir.resolve("symbols"));
+    Files.writeString(dir.resolve("symbols/pc"), "xkb_symbols \"pc105\" { };");
+    List<String> pieces =
+        List.of(
+            "xkb_symbols",
+            "\"a\"",
+            "{",
+            "}",
+            "key",
+            "<AD01>",
+            "[",
+            "]",
+            "q",
+            ",",
+            ";",
+            "include",
+            "\"own(a)\"",
+            "=",
+            "type",
+            "(",
+            ")",
+            "\"",
+            "<",
+            "//",
+            "\n",
+            "name",
+            "replace",
+            "default");
+    Random random = new Random(5);
+    int refused = 0;
+    for (int i = 0; i < 3000; i++) {
+      StringBuilder text = new StringBuilder(random.nextBoolean() ? "xkb_symbols \"a\" { " : "");
+      for (int n = random.nextInt(14); n >= 0; n--) {
+        text.append(pieces.get(random.nextInt(pieces.size()))).append(' ');
+      }
+      Files.writeString(dir.resolve("symbols/own"), text);
+      try {
+        new XkbLayouts(dir).layout("own");
+      } catch (FileProblem e) {
+        assertThat(e.getMessage()).isNotBlank();
+        refused++;
+      }
+    }
+    assertThat(refused).isGreaterThan(1000);
   }
 }
