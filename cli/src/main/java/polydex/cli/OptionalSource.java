@@ -15,8 +15,6 @@ import polydex.workspace.Workspace;
 
 /** Where a command that needs no data of the user's gets its layouts and platforms from. */
 final class OptionalSource {
-  private static final String INSTALLED = "xkb:";
-
   @ArgGroup(multiplicity = "0..1")
   private @Nullable Choice choice;
 
@@ -42,9 +40,9 @@ final class OptionalSource {
 
   /** A layout of the workspace by id or title, or an installed one by its name: {@code xkb:de}. */
   Optional<Layout> layout(Workspace workspace, String name) throws FileProblem {
-    if (name.startsWith(INSTALLED)) {
+    if (name.startsWith(XkbLayouts.PREFIX)) {
       return Optional.of(
-          new XkbLayouts(XkbLayouts.USUAL).layout(name.substring(INSTALLED.length())));
+          new XkbLayouts(XkbLayouts.USUAL).layout(name.substring(XkbLayouts.PREFIX.length())));
     }
     String wanted = name.strip().toLowerCase(Locale.ROOT);
     return workspace.world().layouts().values().stream()

@@ -2,11 +2,16 @@ package polydex.catalog;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
 import java.util.Set;
 import java.util.stream.Stream;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -219,5 +224,54 @@ class ComparisonTest {
     assertThat(search.find("searching next")).extracting(Action::id).containsExactly("next");
     assertThat(search.find("zzzz")).isEmpty();
     assertThat(search.find("clsoe")).extracting(Action::id).containsExactly("close");
+  }
+
+  /** Every action of either is told once, and as what one sees by looking at all pairs. */
+  @Property(tries = 300)
+  void comparingIsLookingAtAllPairs(@ForAll long seed) {
+    Random random = new Random(seed);
+    String[] gestures = {"Ctrl+A", "Meta+A", "Ctrl+Shift+A", "Alt+B", "B", "Ctrl+{A,B}", "F5"};
+    String[] actions = {"save", "find", "next", "tab"};
+    Map<String, List<Binding>> both = new HashMap<>();
+    for (String where : List.of("here", "there")) {
+      List<Binding> list = new ArrayList<>();
+      for (int i = 0; i < random.nextInt(7); i++) {
+        list.add(
+            Binding.of(
+                "b" + i,
+                actions[random.nextInt(actions.length)],
+                Gesture.parse(gestures[random.nextInt(gestures.length)])));
+      }
+      both.put(where, list);
+    }
+    Catalog catalog = Catalog.of(CATALOG.actions(), CATALOG.environments(), both);
+    Comparison comparison = Comparison.of(catalog, "here", "there");
+    assertThat(comparison.lines()).extracting(Comparison.Line::action).doesNotHaveDuplicates();
+    for (String action : actions) {
+      List<Gesture> from = members(both.get("here"), action);
+      List<Gesture> to = members(both.get("there"), action);
+      Optional<Likeness> found =
+          comparison.lines().stream()
+              .filter(l -> l.action().equals(action))
+              .map(Comparison.Line::likeness)
+              .findFirst();
+      if (from.isEmpty() && to.isEmpty()) {
+        assertThat(found).isEmpty();
+      } else if (from.isEmpty() || to.isEmpty()) {
+        assertThat(found).contains(from.isEmpty() ? Likeness.NEW : Likeness.MISSING);
+      } else {
+        assertThat(found.orElseThrow() == Likeness.SAME)
+            .isEqualTo(from.stream().anyMatch(to::contains));
+      }
+    }
+    int all = comparison.counts().values().stream().mapToInt(Integer::intValue).sum();
+    assertThat(all).isEqualTo(comparison.lines().size());
+  }
+
+  private static List<Gesture> members(List<Binding> bindings, String action) {
+    return bindings.stream()
+        .filter(b -> b.action().equals(action))
+        .flatMap(b -> b.gesture().expand().stream())
+        .toList();
   }
 }

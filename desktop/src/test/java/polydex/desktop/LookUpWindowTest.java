@@ -1,6 +1,7 @@
 package polydex.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -18,6 +19,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import polydex.desktop.controls.KeyboardView;
+import polydex.files.xkb.XkbLayouts;
 import polydex.keys.Key;
 
 /** Looking keys up, changing keymaps and bringing lists in, by keys alone. */
@@ -222,5 +224,23 @@ class LookUpWindowTest extends InWindow {
                   .filter(n -> n.isVisible() && n instanceof Button b && !b.getText().isEmpty())
                   .noneMatch(n -> ((Button) n).isTextTruncated()));
     }
+  }
+
+  @Test
+  void aLayoutOfThisComputerIsBroughtIn() {
+    assumeTrue(Files.isDirectory(XkbLayouts.USUAL), "xkb-data is installed");
+    person.keys("Alt+S");
+    person.type("xkb:nowhere");
+    person.keys("Enter");
+    person.untilShown("There is no layout “nowhere”.");
+    person.keys("Ctrl+A");
+    person.type("xkb:us(dvorak)");
+    person.keys("Enter");
+    person.untilShown("The layout “English (Dvorak)”");
+    person.keys("Ctrl+Enter");
+    person.untilShown("Bring in the layout English (Dvorak)");
+    assertThat(session.workspace().get().world().layouts()).containsKey("xkb:us(dvorak)");
+    person.keys("Ctrl+Z");
+    assertThat(session.workspace().get().world().layouts()).doesNotContainKey("xkb:us(dvorak)");
   }
 }

@@ -24,6 +24,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
+import polydex.boards.Layout;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
@@ -31,9 +32,11 @@ import polydex.desktop.places.IntakeLines.Fate;
 import polydex.desktop.places.IntakeLines.Line;
 import polydex.files.FileProblem;
 import polydex.files.json.ModelFiles;
+import polydex.files.json.ModelJson;
 import polydex.files.lists.ForeignList;
 import polydex.files.lists.Intake;
 import polydex.files.lists.ListReader;
+import polydex.files.xkb.XkbLayouts;
 import polydex.workspace.BindingIntake;
 import polydex.workspace.BindingIntake.Plan;
 import polydex.workspace.Change;
@@ -83,7 +86,7 @@ public final class SheetsPlace implements Place {
   /** The place. */
   public SheetsPlace(Desk desk) {
     this.desk = desk;
-    field(path, "Path of a list or a keymap file");
+    field(path, "Path of a list or keymap, or xkb: and a layout");
     field(target, "Application, where lines name none");
     field(columns, "Columns: action=1, gesture=2");
     path.setOnAction(_ -> read());
@@ -200,12 +203,21 @@ public final class SheetsPlace implements Place {
     read(
         text,
         () -> {
+          if (text.startsWith(XkbLayouts.PREFIX)) {
+            return new Own(text, installed(text.substring(XkbLayouts.PREFIX.length())));
+          }
           Path file = Path.of(text);
           Optional<String> own = ListReader.ownFormat(file);
           return own.isPresent()
               ? new Own(file.getFileName().toString(), own.get())
               : new Listed(ListReader.read(file));
         });
+  }
+
+  /** A layout of the installed xkb-data, as the file that it would be here. */
+  private static String installed(String name) throws FileProblem {
+    Layout layout = new XkbLayouts(XkbLayouts.USUAL).layout(name);
+    return ModelJson.writeFile("polydex-layout/1", layout);
   }
 
   /** A table that was copied from a page is there as HTML too, which says more. */

@@ -15,7 +15,7 @@ public final class ListReader {
   static final int MOST_ROWS = 1_000_000;
 
   private static final Pattern MARKDOWN_RULE =
-      Pattern.compile("(?m)^\\s*\\|?\\s*:?-{2,}:?\\s*(\\|\\s*:?-{2,}:?\\s*)+\\|?\\s*$");
+      Pattern.compile("(?m)^\\s*\\|?\\s*:?-+:?\\s*(\\|\\s*:?-+:?\\s*)+\\|?\\s*$");
   private static final Pattern DUMP_LINE =
       Pattern.compile("[\\w.-]+\\.[\\w.-]+(:\\S+)? [\\w-]+ \\S.*");
   private static final Pattern SECTION = Pattern.compile("(?m)^\\[[^\\]\\[{}\"]+]\\s*$");

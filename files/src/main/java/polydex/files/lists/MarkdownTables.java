@@ -9,7 +9,7 @@ import polydex.workspace.ListTable;
 
 /** Tables of bars and dashes, as in the GitHub Flavored Markdown specification. */
 final class MarkdownTables {
-  private static final String RULE = "\\s*\\|?\\s*:?-{2,}:?\\s*(\\|\\s*:?-{2,}:?\\s*)+\\|?\\s*";
+  private static final String RULE = "\\s*\\|?\\s*:?-+:?\\s*(\\|\\s*:?-+:?\\s*)+\\|?\\s*";
 
   private MarkdownTables() {}
 

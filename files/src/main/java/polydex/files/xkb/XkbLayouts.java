@@ -33,6 +33,9 @@ import polydex.keys.Keysyms;
  * common keys first, the layout over them. What is read is the first group, up to four levels.
  */
 public final class XkbLayouts {
+  /** What stands before the name of an installed layout where others are named too. */
+  public static final String PREFIX = "xkb:";
+
   /** Where desktops install the data. */
   public static final Path USUAL = Path.of("/usr/share/X11/xkb");
 
@@ -118,7 +121,7 @@ public final class XkbLayouts {
     if (symbolsByKey.isEmpty()) {
       throw new FileProblem("The layout %s types nothing.".formatted(name));
     }
-    return new Layout("xkb:" + name, main.title().orElse(name), symbolsByKey);
+    return new Layout(PREFIX + name, main.title().orElse(name), symbolsByKey);
   }
 
   /** The keysyms of the writing keys, up to four levels each, as they stand in the files. */
