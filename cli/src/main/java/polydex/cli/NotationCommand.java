@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -17,6 +18,7 @@ import polydex.boards.Board;
 import polydex.boards.Layout;
 import polydex.boards.Presses;
 import polydex.catalog.Environment;
+import polydex.files.Shipped;
 import polydex.files.json.ModelJson;
 import polydex.keys.Gesture;
 import polydex.keys.GestureReader;
@@ -117,7 +119,9 @@ final class NotationCommand implements Callable<Integer> {
       return GestureReader.PLAIN;
     }
     String wanted = platform.strip().toLowerCase(Locale.ROOT);
-    return workspace.catalog().environments().stream()
+    // The demo's platforms have names of their own, so that they can be meant without it, too.
+    return Stream.of(workspace, Shipped.demo())
+        .flatMap(w -> w.catalog().environments().stream())
         .filter(e -> e.platform().isPresent())
         .filter(e -> e.id().equals(wanted) || e.title().toLowerCase(Locale.ROOT).equals(wanted))
         .findFirst()

@@ -168,7 +168,7 @@ class MainTest {
     assertThat(json.get(2).get("refusal").get("column").asInt()).isEqualTo(6);
     assertThat(json.get(2).has("gesture")).isFalse();
     assertThat(json.get(3).get("members")).hasSize(2);
-    Ran corvid = run("notation", "Wing+<Primary>", "<Primary>c", "--platform", "corvid", "--demo");
+    Ran corvid = run("notation", "Wing+<Primary>", "<Primary>c", "--platform", "corvid");
     assertThat(corvid.out()).contains("Meta+C", "refused");
     assertThat(run("notation", "^", "--layout", "de").out()).contains("dead key");
     assertThat(run("notation", "A", "--layout", "none").code()).isEqualTo(Main.USAGE);
