@@ -1,10 +1,12 @@
 package polydex.workspace;
 
 import java.util.Collections;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import polydex.boards.Board;
 import polydex.boards.Layout;
 import polydex.catalog.Catalog;
@@ -59,6 +61,13 @@ public record Workspace(
   /** The setup in use. */
   public Optional<Setup> setup() {
     return current.map(setups::get);
+  }
+
+  /** The ids of the environments that stand in any of the setups. */
+  public Set<String> environmentsInUse() {
+    Set<String> used = new HashSet<>();
+    setups.values().forEach(setup -> used.addAll(setup.environments()));
+    return used;
   }
 
   /** The same with other keymaps. */

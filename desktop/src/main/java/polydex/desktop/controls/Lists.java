@@ -6,12 +6,15 @@ import java.util.function.Function;
 import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.util.Duration;
+import javafx.util.StringConverter;
+import org.jspecify.annotations.Nullable;
 
 /** Lists of rows that answer arrows, Home, End, Page Up and Down, and typing ahead. */
 public final class Lists {
@@ -93,6 +96,30 @@ public final class Lists {
             }
           }
         });
+  }
+
+  /**
+   * A box of choices.
+   *
+   * @param name what a screen reader calls it
+   * @param words how a choice is shown
+   */
+  public static <T> ComboBox<T> choices(String name, Function<T, String> words) {
+    ComboBox<T> box = new ComboBox<>();
+    box.setAccessibleText(name);
+    box.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(@Nullable T choice) {
+            return choice == null ? "" : words.apply(choice);
+          }
+
+          @Override
+          public @Nullable T fromString(String text) {
+            return null; // nothing is typed into it
+          }
+        });
+    return box;
   }
 
   /**

@@ -2,7 +2,6 @@ package polydex.desktop.places;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -131,7 +130,7 @@ final class ActionDetail extends VBox {
   private List<Line> lines(Action action) {
     Workspace workspace = desk.session().workspace().get();
     List<String> here = workspace.setup().map(Setup::environments).orElse(List.of());
-    Set<String> used = used(workspace);
+    Set<String> used = workspace.environmentsInUse();
     List<Environment> with = new ArrayList<>();
     boolean onPlatforms = false;
     boolean inApplications = false;
@@ -177,13 +176,6 @@ final class ActionDetail extends VBox {
     return catalog().bindings(environment.id(), action.id()).stream()
         .map(Binding::gesture)
         .toList();
-  }
-
-  /** The environments that stand in any of the user's setups. */
-  static Set<String> used(Workspace workspace) {
-    Set<String> used = new HashSet<>();
-    workspace.setups().values().forEach(s -> used.addAll(s.environments()));
-    return used;
   }
 
   private void row(HBox box, Line line) {
@@ -332,11 +324,11 @@ final class ActionDetail extends VBox {
       return;
     }
     Binding binding = line.binding().get();
-    Workspace workspace = desk.session().workspace().get();
+    Optional<Analysis> analysis = desk.analyst().found().get();
     List<Hooks.Hook> found =
-        new Hooks(workspace.catalog(), used(workspace)).of(line.environment().id(), binding);
+        analysis.map(a -> a.hooks().of(line.environment().id(), binding)).orElse(List.of());
     hooks.getChildren().add(Texts.part("To remember it by"));
-    if (found.isEmpty()) {
+    if (found.isEmpty() && analysis.isPresent()) {
       hooks
           .getChildren()
           .add(Texts.quiet("Nothing was found. F2 lets you write something of your own."));

@@ -8,7 +8,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Control;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListCell;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -19,6 +18,7 @@ import polydex.catalog.Binding;
 import polydex.catalog.Context;
 import polydex.catalog.Environment;
 import polydex.desktop.controls.GestureView;
+import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
 import polydex.keys.Gesture;
 import polydex.keys.GestureSyntaxException;
@@ -33,8 +33,8 @@ final class BindingEditor extends VBox {
   private final Desk desk;
   private final Action action;
   private final Optional<ActionDetail.Line> was;
-  private final ComboBox<Environment> environment = new ComboBox<>();
-  private final ComboBox<Context> context = new ComboBox<>();
+  private final ComboBox<Environment> environment = Lists.choices("In", Environment::title);
+  private final ComboBox<Context> context = Lists.choices("Where there", Context::title);
   private final TextField gesture = new TextField();
   private final TextField note = new TextField();
   private final TextField hook = new TextField();
@@ -53,10 +53,6 @@ final class BindingEditor extends VBox {
     this.desk = desk;
     this.action = action;
     this.was = isNew ? Optional.empty() : was;
-    environment.setCellFactory(_ -> new EnvironmentCell());
-    environment.setButtonCell(new EnvironmentCell());
-    context.setCellFactory(_ -> new ContextCell());
-    context.setButtonCell(new ContextCell());
     environment.setItems(FXCollections.observableList(workspace().catalog().environments()));
     environment.valueProperty().subscribe(this::showContexts);
     environment.setValue(was.map(ActionDetail.Line::environment).orElseGet(this::likely));
@@ -206,21 +202,5 @@ final class BindingEditor extends VBox {
     edit.ifPresentOrElse(
         desk.session()::apply,
         () -> desk.session().say("That is there already; nothing was changed."));
-  }
-
-  private static final class EnvironmentCell extends ListCell<Environment> {
-    @Override
-    protected void updateItem(Environment item, boolean empty) {
-      super.updateItem(item, empty);
-      setText(empty || item == null ? null : item.title());
-    }
-  }
-
-  private static final class ContextCell extends ListCell<Context> {
-    @Override
-    protected void updateItem(Context item, boolean empty) {
-      super.updateItem(item, empty);
-      setText(empty || item == null ? null : item.title());
-    }
   }
 }

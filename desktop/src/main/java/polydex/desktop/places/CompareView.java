@@ -7,7 +7,6 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -35,8 +34,8 @@ final class CompareView extends VBox {
           Likeness.NEW, "only there");
 
   private final Desk desk;
-  private final ComboBox<Environment> from = environments("Coming from");
-  private final ComboBox<Environment> to = environments("Going to");
+  private final ComboBox<Environment> from = Lists.choices("Coming from", Environment::title);
+  private final ComboBox<Environment> to = Lists.choices("Going to", Environment::title);
   private final ComboBox<String> which = new ComboBox<>();
   private final Label counts = Texts.words("");
   private final ListView<Line> lines;
@@ -82,14 +81,6 @@ final class CompareView extends VBox {
 
   private Catalog catalog() {
     return desk.session().workspace().get().catalog();
-  }
-
-  private static ComboBox<Environment> environments(String name) {
-    ComboBox<Environment> box = new ComboBox<>();
-    box.setAccessibleText(name);
-    box.setCellFactory(_ -> new TitleCell());
-    box.setButtonCell(new TitleCell());
-    return box;
   }
 
   private void fill() {
@@ -183,13 +174,5 @@ final class CompareView extends VBox {
       box.getChildren().add(Texts.styled("no gesture", "hole"));
     }
     return box;
-  }
-
-  private static final class TitleCell extends ListCell<Environment> {
-    @Override
-    protected void updateItem(Environment item, boolean empty) {
-      super.updateItem(item, empty);
-      setText(empty || item == null ? null : item.title());
-    }
   }
 }

@@ -11,7 +11,6 @@ import javafx.collections.FXCollections;
 import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListCell;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -29,6 +28,7 @@ import polydex.catalog.Environment;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.KeyboardView;
 import polydex.desktop.controls.KeyboardView.Cap;
+import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.FxKeys;
 import polydex.desktop.state.Analysis;
@@ -50,7 +50,7 @@ final class KeyboardPanel extends VBox {
   private record Scope(String title, Optional<String> environment) {}
 
   private final Desk desk;
-  private final ComboBox<Scope> scope = new ComboBox<>();
+  private final ComboBox<Scope> scope = Lists.choices("What the keyboard shows", Scope::title);
   private final Map<Modifier, ToggleButton> toggles = new EnumMap<>(Modifier.class);
   private final KeyboardView view = new KeyboardView();
   private final Label whole = Texts.words("");
@@ -61,9 +61,6 @@ final class KeyboardPanel extends VBox {
 
   KeyboardPanel(Desk desk) {
     this.desk = desk;
-    scope.setAccessibleText("What the keyboard shows");
-    scope.setCellFactory(_ -> new ScopeCell());
-    scope.setButtonCell(new ScopeCell());
     scope.valueProperty().addListener((_, _, _) -> refresh());
     FlowPane top = new FlowPane(10, 6, Texts.part("Keys of"), scope, Texts.part("with"));
     for (Modifier modifier : HELD) {
@@ -310,13 +307,5 @@ final class KeyboardPanel extends VBox {
               physically = physically.without(m);
               refresh();
             });
-  }
-
-  private static final class ScopeCell extends ListCell<Scope> {
-    @Override
-    protected void updateItem(Scope item, boolean empty) {
-      super.updateItem(item, empty);
-      setText(empty || item == null ? null : item.title());
-    }
   }
 }

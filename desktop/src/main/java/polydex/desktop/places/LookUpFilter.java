@@ -128,7 +128,7 @@ final class LookUpFilter extends FlowPane {
     Set<String> found = new HashSet<>();
     Instant now = desk.session().now();
     List<String> environments =
-        where.map(List::of).orElseGet(() -> List.copyOf(ActionDetail.used(workspace)));
+        where.map(List::of).orElseGet(() -> List.copyOf(workspace.environmentsInUse()));
     Map<String, Set<String>> changed =
         state.getValue() == State.CHANGED_LATELY
             ? desk.session().changedSince(now.minus(LATELY))

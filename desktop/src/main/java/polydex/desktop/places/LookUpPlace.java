@@ -22,13 +22,11 @@ import polydex.catalog.Action;
 import polydex.catalog.ActionSearch;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
-import polydex.catalog.GestureSearch;
 import polydex.catalog.GestureSearch.Hit;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
-import polydex.desktop.state.Analysis;
 import polydex.keys.GestureReader;
 import polydex.workspace.Change;
 import polydex.workspace.KeymapEdit;
@@ -55,7 +53,6 @@ public final class LookUpPlace implements Place {
   private final KeyboardPanel keys;
   private final CompareView comparing;
   private ActionSearch search = ActionSearch.of(List.of());
-  private Optional<GestureSearch> gestures = Optional.empty();
   private String query = "";
 
   /** The place. */
@@ -182,7 +179,8 @@ public final class LookUpPlace implements Place {
       show(byWords);
       desk.keys().changed();
     }
-    Optional<List<Hit>> hits = gestures.flatMap(g -> g.find(words, reader()));
+    Optional<List<Hit>> hits =
+        desk.analyst().found().get().flatMap(a -> a.gestures().find(words, reader()));
     List<Found> all = hits.isPresent() ? byGesture(hits.get()) : byWords(words);
     found.setText(counted(all.size()));
     results.getItems().setAll(all);
@@ -262,9 +260,6 @@ public final class LookUpPlace implements Place {
   }
 
   private void analysed() {
-    Optional<Analysis> analysis = desk.analyst().found().get();
-    gestures =
-        analysis.map(a -> GestureSearch.of(a.workspace().catalog(), a.traces().tracer().layout()));
     detail.show(detail.action());
   }
 

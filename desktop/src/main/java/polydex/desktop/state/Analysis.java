@@ -3,6 +3,8 @@ package polydex.desktop.state;
 import java.util.List;
 import java.util.Map;
 import polydex.catalog.GestureIndex;
+import polydex.catalog.GestureSearch;
+import polydex.catalog.Hooks;
 import polydex.conflict.Conflict;
 import polydex.route.SetupTraces;
 import polydex.route.TracedBinding;
@@ -15,6 +17,8 @@ import polydex.workspace.Workspace;
  * @param traces every binding traced
  * @param conflicts the worst first
  * @param reach for each action that can be caused here what causes it, the easiest first
+ * @param gestures finds bindings by a gesture that may be only begun
+ * @param hooks what bindings can be remembered by
  * @param owners whose a gesture is, in any environment, on the layout under the fingers
  */
 public record Analysis(
@@ -22,4 +26,6 @@ public record Analysis(
     SetupTraces traces,
     List<Conflict> conflicts,
     Map<String, List<TracedBinding>> reach,
+    GestureSearch gestures,
+    Hooks hooks,
     GestureIndex owners) {}

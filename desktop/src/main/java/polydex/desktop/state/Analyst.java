@@ -10,6 +10,8 @@ import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import polydex.catalog.GestureIndex;
+import polydex.catalog.GestureSearch;
+import polydex.catalog.Hooks;
 import polydex.conflict.ConflictFinder;
 import polydex.conflict.Severity;
 import polydex.route.Setup;
@@ -81,6 +83,8 @@ public final class Analyst implements AutoCloseable {
             traces,
             a -> usesPerDay.getOrDefault(a, Severity.UNKNOWN_USES_PER_DAY)),
         traces.reach(),
+        GestureSearch.of(workspace.catalog(), traces.tracer().layout()),
+        new Hooks(workspace.catalog(), workspace.environmentsInUse()),
         GestureIndex.of(workspace.catalog(), traces.tracer().layout()));
   }
 
