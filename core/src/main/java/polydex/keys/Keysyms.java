@@ -32,11 +32,6 @@ public final class Keysyms {
    */
   public record Sign(int codePoint, boolean dead) {}
 
-  /** Whether there is a keysym of this name, in its exact spelling. */
-  public static boolean isKnown(String name) {
-    return unicode(name).isPresent() || value(name).isPresent();
-  }
-
   /** The character of a keysym; none for one that types nothing. */
   public static Optional<Sign> sign(String name) {
     Optional<Integer> direct = unicode(name);

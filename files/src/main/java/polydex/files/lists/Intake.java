@@ -47,7 +47,7 @@ public record Intake(Request request, Remembered remembered) {
       }
       understood = true;
       if (said.isPresent()) {
-        remembered = remembered.withColumns(ColumnRoles.signature(table.header()), said.get());
+        remembered = remembered.withColumns(ColumnRoles.signature(table.header()), roles.written());
       }
       rows.addAll(roles.rows(table, target));
     }
