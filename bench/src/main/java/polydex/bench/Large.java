@@ -1,6 +1,7 @@
 package polydex.bench;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -94,10 +95,57 @@ final class Large {
         shipped.layouts());
   }
 
+  /** A world of so many applications, each with so many bindings that nothing takes away. */
+  static World applications(int count, int bindings) {
+    Random random = new Random(count);
+    List<Action> actions = new ArrayList<>();
+    List<Environment> environments = new ArrayList<>();
+    environments.add(
+        new Environment(
+            "desk", "Desk", ONE, List.of(Context.ANYWHERE), WhenBroken.SWALLOW, Platform.PLAIN));
+    Map<String, List<Binding>> all = new HashMap<>();
+    for (int b = 0; b < bindings; b++) {
+      String title = word(random) + " " + word(random) + " " + b;
+      actions.add(Action.of("a" + b, title, "Made up"));
+    }
+    for (int i = 0; i < count; i++) {
+      String id = "app" + i;
+      environments.add(
+          new Environment(
+              id,
+              "App " + i,
+              ONE,
+              List.of(Context.ANYWHERE),
+              WhenBroken.SWALLOW,
+              new Application(List.of(), false)));
+      List<Binding> some = new ArrayList<>();
+      for (int b = 0; b < bindings; b++) {
+        String stroke = MODIFIERS.get(1 + b / 26) + (char) ('A' + b % 26);
+        some.add(Binding.of("b" + b, "a" + b, Gesture.parse(stroke), Context.ANYWHERE.id()));
+      }
+      all.put(id, some);
+    }
+    World shipped = Shipped.start().world();
+    return new World(Catalog.of(actions, environments, all), shipped.boards(), shipped.layouts());
+  }
+
+  /** A setup for each of so many applications. */
+  static List<Setup> setups(int count) {
+    List<Setup> setups = new ArrayList<>();
+    for (int i = 0; i < count; i++) {
+      setups.add(setup("large" + i, "app" + i));
+    }
+    return setups;
+  }
+
   /** The application on the desktop. */
   static Setup setup() {
+    return setup("large", "app");
+  }
+
+  private static Setup setup(String id, String application) {
     return new Setup(
-        "large",
+        id,
         "Large",
         "full-ansi",
         new Machine(
@@ -109,7 +157,7 @@ final class Large {
             List.of(),
             Set.of(),
             Set.of(),
-            new Machine.Running("app", ONE, Set.of(), List.of("anywhere"))));
+            new Machine.Running(application, ONE, Set.of(), List.of("anywhere"))));
   }
 
   private static String word(Random random) {

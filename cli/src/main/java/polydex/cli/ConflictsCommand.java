@@ -4,9 +4,7 @@ import java.io.PrintWriter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import java.util.concurrent.Callable;
-import java.util.function.ToDoubleFunction;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -16,6 +14,8 @@ import picocli.CommandLine.Spec;
 import polydex.conflict.Conflict;
 import polydex.conflict.ConflictFinder;
 import polydex.conflict.ConflictSentence;
+import polydex.conflict.HabitFinder;
+import polydex.conflict.Person;
 import polydex.files.json.ModelJson;
 import polydex.keys.Gesture;
 import polydex.route.Setup;
@@ -35,17 +35,8 @@ import polydex.workspace.Workspace;
     mixinStandardHelpOptions = true)
 final class ConflictsCommand implements Callable<Integer> {
   @Mixin private Source source;
+  @Mixin private Asked asked;
   @Spec private CommandSpec spec;
-
-  @Option(names = "--json", description = "Answer as JSON.")
-  private boolean json;
-
-  @Option(
-      names = {"-s", "--setup"},
-      paramLabel = "SETUP",
-      description = "Id or title of a setup; all of them if left out.")
-  @Nullable
-  private String setupName;
 
   @Option(
       names = "--kind",
@@ -70,39 +61,28 @@ final class ConflictsCommand implements Callable<Integer> {
       String action,
       String gesture,
       String takenBy,
+      String layer,
       String instead,
+      String cause,
       List<String> stillWorks,
       String sentence) {}
 
   @Override
   public Integer call() throws Exception {
     Workspace workspace = source.workspace();
-    List<Setup> setups =
-        setupName == null
-            ? List.copyOf(workspace.setups().values())
-            : List.of(source.setup(workspace, setupName));
-    ToDoubleFunction<String> usesPerDay = source.usesPerDay(workspace);
+    Person person = Person.of(source.usesPerDay(workspace));
     PrintWriter out = spec.commandLine().getOut();
     List<Row> rows = new ArrayList<>();
-    for (Setup setup : setups) {
-      Optional<String> problem = workspace.world().problem(setup);
-      if (problem.isPresent()) {
-        spec.commandLine().getErr().println(problem.get());
-        continue;
-      }
-      List<Row> found =
-          ConflictFinder.find(
-                  workspace.world(), SetupTraces.of(setup, workspace.world()), usesPerDay)
-              .stream()
-              .filter(c -> kind == null || c.kind() == kind)
-              .map(c -> row(workspace, c))
-              .toList();
-      rows.addAll(found);
-      if (!json) {
-        print(out, setup, found);
-      }
+    for (Setup setup : source.setups(workspace, asked.setupName)) {
+      List<Conflict> found = ConflictFinder.find(SetupTraces.of(setup, workspace.world()), person);
+      add(rows, workspace, setup.title(), found, out);
     }
-    if (json) {
+    if (asked.setupName == null) {
+      List<Conflict> habits =
+          HabitFinder.find(workspace.catalog(), workspace.setups().values(), person);
+      add(rows, workspace, "Habits", habits, out);
+    }
+    if (asked.json) {
       out.println(ModelJson.writePretty(rows));
     }
     return failOn != null && rows.stream().anyMatch(r -> r.severity() >= failOn)
@@ -110,25 +90,39 @@ final class ConflictsCommand implements Callable<Integer> {
         : Main.DONE;
   }
 
+  private void add(
+      List<Row> rows, Workspace workspace, String title, List<Conflict> found, PrintWriter out) {
+    List<Row> wanted =
+        found.stream()
+            .filter(c -> kind == null || c.kind() == kind)
+            .map(c -> row(workspace, c))
+            .toList();
+    rows.addAll(wanted);
+    if (!asked.json) {
+      print(out, title, wanted);
+    }
+  }
+
   private static Row row(Workspace workspace, Conflict c) {
     return new Row(
         c.id(),
-        c.kind().name().toLowerCase(Locale.ROOT),
-        c.setup(),
+        c.kind().written(),
+        c.setup().orElse(""),
         c.severity(),
         c.loser().environment(),
-        c.loser().binding().context(),
-        c.loser().binding().action(),
+        c.loser().context(),
+        c.loser().action(),
         c.loser().gesture().toString(),
-        c.winnerEnvironment(),
-        c.instead(),
+        c.winner().map(Conflict.Party::environment).orElse(""),
+        c.at().map(l -> l.kind().name().toLowerCase(Locale.ROOT)).orElse(""),
+        Conflict.what(c.instead()),
+        c.cause(),
         c.stillWorks().stream().map(Gesture::toString).toList(),
         ConflictSentence.of(c, workspace.catalog()));
   }
 
-  private static void print(PrintWriter out, Setup setup, List<Row> rows) {
-    out.println(
-        setup.title() + (rows.isEmpty() ? ": no conflicts." : ": " + rows.size() + " conflicts"));
+  private static void print(PrintWriter out, String title, List<Row> rows) {
+    out.println(title + (rows.isEmpty() ? ": no conflicts." : ": " + rows.size() + " conflicts"));
     rows.forEach(r -> out.printf("  %3d  %-12s %s%n", r.severity(), r.kind(), r.sentence()));
   }
 }

@@ -2,9 +2,13 @@ package polydex.cli;
 
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.TypeConversionException;
+import polydex.conflict.Conflict;
 import polydex.files.FileProblem;
 
 /** The commands that need no window. */
@@ -14,12 +18,15 @@ import polydex.files.FileProblem;
     subcommands = {
       FindCommand.class,
       TraceCommand.class,
+      ReachCommand.class,
+      PlanCommand.class,
       ConflictsCommand.class,
       ImportCommand.class,
       NotationCommand.class,
       LayoutCommand.class,
       KeymapCommand.class,
-      CompareCommand.class
+      CompareCommand.class,
+      DrillCommand.class
     },
     synopsisSubcommandLabel = "COMMAND",
     mixinStandardHelpOptions = true,
@@ -52,6 +59,7 @@ public final class Main {
         new CommandLine(new Main())
             .setOut(out)
             .setErr(err)
+            .registerConverter(Conflict.Kind.class, Main::kind)
             .setCaseInsensitiveEnumValuesAllowed(true)
             .setParameterExceptionHandler(Main::usage)
             .setExecutionExceptionHandler(Main::failure)
@@ -59,6 +67,21 @@ public final class Main {
     out.flush();
     err.flush();
     return code;
+  }
+
+  private static Conflict.Kind kind(String text) {
+    return Stream.of(Conflict.Kind.values())
+        .filter(k -> k.written().equalsIgnoreCase(text.strip().replace('_', '-')))
+        .findFirst()
+        .orElseThrow(
+            () ->
+                new TypeConversionException(
+                    "“%s” is no kind; there are: %s."
+                        .formatted(
+                            text,
+                            Stream.of(Conflict.Kind.values())
+                                .map(Conflict.Kind::written)
+                                .collect(Collectors.joining(", ")))));
   }
 
   private static int usage(ParameterException e, String[] args) {

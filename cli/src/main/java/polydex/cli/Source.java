@@ -17,6 +17,7 @@ import polydex.conflict.Severity;
 import polydex.files.FileProblem;
 import polydex.files.Shipped;
 import polydex.files.demo.DemoHistory;
+import polydex.files.json.WorldFile;
 import polydex.files.store.Store;
 import polydex.mouse.Habits;
 import polydex.mouse.Use;
@@ -40,6 +41,12 @@ final class Source {
 
     @Option(names = "--demo", description = "The demo that ships.")
     boolean demo;
+
+    @Option(
+        names = "--world",
+        paramLabel = "JSON",
+        description = "A file with keymaps and setups of your own; see docs/formats.md.")
+    @Nullable Path world;
   }
 
   /** Something done with an open file. */
@@ -53,12 +60,18 @@ final class Source {
   }
 
   Workspace workspace() throws FileProblem {
+    if (choice.world != null) {
+      return WorldFile.read(existing(choice.world), Shipped.boards(), Shipped.layouts());
+    }
     return choice.file == null ? Shipped.demo() : withStore(choice.file, Store::workspace);
   }
 
   /** Uses a working day of each action, from the log. */
   ToDoubleFunction<String> usesPerDay(Workspace workspace) throws FileProblem {
     List<Use> uses = new ArrayList<>();
+    if (choice.world != null) {
+      return _ -> Severity.UNKNOWN_USES_PER_DAY;
+    }
     if (choice.file == null) {
       uses.addAll(DemoHistory.of(workspace).uses());
     } else {
@@ -86,6 +99,20 @@ final class Source {
       throw new FileProblem("There is no file " + file + ".");
     }
     return file;
+  }
+
+  /** The setups that were meant, by one id or title, or else all; those with a mistake are told. */
+  List<Setup> setups(Workspace workspace, @Nullable String name) {
+    List<Setup> wanted =
+        name == null ? List.copyOf(workspace.setups().values()) : List.of(setup(workspace, name));
+    return wanted.stream()
+        .filter(
+            s -> {
+              Optional<String> problem = workspace.world().problem(s);
+              problem.ifPresent(p -> command.commandLine().getErr().println(p));
+              return problem.isEmpty();
+            })
+        .toList();
   }
 
   /** The setup that was named by id or title, or else the one in use. */

@@ -1,6 +1,9 @@
 package polydex.cli;
 
+import java.io.BufferedReader;
+import java.io.InputStreamReader;
 import java.io.PrintWriter;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -50,27 +53,40 @@ final class TraceCommand implements Callable<Integer> {
 
   @Parameters(
       paramLabel = "GESTURE",
-      description = "As in Ctrl+Shift+S or \"Ctrl+K Ctrl+S\"; see docs/notation.md.")
+      description =
+          "As in Ctrl+Shift+S or \"Ctrl+K Ctrl+S\"; see docs/notation.md. With - one stands on each"
+              + " line of the standard input, and each is answered on a line as JSON.")
   private String written;
 
   record Row(
       int press,
+      int depth,
       String machine,
       String layer,
       String kind,
       String in,
       Optional<String> out,
       String verb,
+      String reason,
       String why) {}
 
   record Result(
-      String kind, Optional<String> action, Optional<String> environment, String sentence) {}
+      String kind,
+      Optional<String> action,
+      Optional<String> environment,
+      Optional<String> binding,
+      Optional<String> text,
+      Optional<Integer> depth,
+      String sentence) {}
 
   record Answer(String gesture, String setup, List<Row> passages, List<Result> results) {}
 
   @Override
   public Integer call() throws Exception {
-    Gesture gesture = gesture();
+    if (written.equals("-")) {
+      return answerLines();
+    }
+    Gesture gesture = gesture(written);
     Workspace workspace = source.workspace();
     Setup setup = source.setup(workspace, setupName);
     Optional<String> problem = workspace.world().problem(setup);
@@ -78,12 +94,7 @@ final class TraceCommand implements Callable<Integer> {
       throw new ParameterException(spec.commandLine(), problem.get());
     }
     Trace trace = Tracer.of(setup, workspace.world()).trace(gesture);
-    Answer answer =
-        new Answer(
-            gesture.toString(),
-            setup.id(),
-            trace.passages().stream().map(TraceCommand::row).toList(),
-            trace.results().stream().map(r -> result(workspace, r)).toList());
+    Answer answer = answer(workspace, setup, trace);
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
       out.println(ModelJson.writePretty(answer));
@@ -93,9 +104,38 @@ final class TraceCommand implements Callable<Integer> {
     return trace.outcome() instanceof Trace.Nothing ? Main.NO : Main.DONE;
   }
 
-  private Gesture gesture() {
+  /** Every line of the standard input in every setup that is meant. */
+  private int answerLines() throws Exception {
+    Workspace workspace = source.workspace();
+    List<Tracer> tracers =
+        source.setups(workspace, setupName).stream()
+            .map(s -> Tracer.of(s, workspace.world()))
+            .toList();
+    PrintWriter out = spec.commandLine().getOut();
+    BufferedReader in =
+        new BufferedReader(new InputStreamReader(System.in, StandardCharsets.UTF_8));
+    for (String line = in.readLine(); line != null; line = in.readLine()) {
+      if (!line.isBlank()) {
+        Gesture gesture = gesture(line);
+        for (Tracer tracer : tracers) {
+          out.println(ModelJson.write(answer(workspace, tracer.setup(), tracer.trace(gesture))));
+        }
+      }
+    }
+    return Main.DONE;
+  }
+
+  private static Answer answer(Workspace workspace, Setup setup, Trace trace) {
+    return new Answer(
+        trace.gesture().toString(),
+        setup.id(),
+        trace.passages().stream().map(TraceCommand::row).toList(),
+        trace.results().stream().map(r -> result(workspace, r)).toList());
+  }
+
+  private Gesture gesture(String text) {
     try {
-      Gesture gesture = Gesture.parse(written);
+      Gesture gesture = Gesture.parse(text);
       if (gesture.isFamily()) {
         throw new ParameterException(
             spec.commandLine(), "A family can't be pressed; give one of its members.");
@@ -109,12 +149,14 @@ final class TraceCommand implements Callable<Integer> {
   private static Row row(Passage p) {
     return new Row(
         p.press(),
+        p.layer().depth(),
         p.layer().machine(),
         p.layer().title(),
         lower(p.layer().kind()),
         p.in().toString(),
         p.out().map(Object::toString),
         lower(p.verb()),
+        lower(p.reason()),
         p.why());
   }
 
@@ -129,12 +171,29 @@ final class TraceCommand implements Callable<Integer> {
               "action",
               Optional.of(a.action()),
               Optional.of(a.environment()),
+              a.binding(),
+              Optional.empty(),
+              Optional.of(a.layer().depth()),
               "%s does \u201c%s\u201d."
                   .formatted(a.layer().title(), workspace.catalog().title(a.action())));
       case Trace.Typed t ->
           new Result(
-              "text", Optional.empty(), Optional.empty(), "It types \u201c" + t.text() + "\u201d.");
-      case Trace.Nothing n -> new Result("nothing", Optional.empty(), Optional.empty(), n.why());
+              "text",
+              Optional.empty(),
+              Optional.empty(),
+              Optional.empty(),
+              Optional.of(t.text()),
+              Optional.empty(),
+              "It types \u201c" + t.text() + "\u201d.");
+      case Trace.Nothing n ->
+          new Result(
+              "nothing",
+              Optional.empty(),
+              Optional.empty(),
+              Optional.empty(),
+              Optional.empty(),
+              Optional.empty(),
+              n.why());
     };
   }
 

@@ -1,17 +1,23 @@
 package polydex.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.ByteArrayInputStream;
+import java.io.InputStream;
 import java.io.PrintWriter;
 import java.io.StringWriter;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import polydex.files.demo.DemoHistory;
 import polydex.files.store.Store;
 
 class MainTest {
@@ -90,6 +96,64 @@ class MainTest {
   }
 
   @Test
+  void whatReachesAnActionIsFoundAndWhyTheRestDoesNot() throws Exception {
+    JsonNode remote = run("reach", "edit.copy", "--demo", "--json", "-s", "studio-stars").json();
+    JsonNode first = remote.get(0).get("ways").get(0);
+    assertThat(first.get("gesture").asText()).isEqualTo("Meta+C");
+    assertThat(first.get("documented").asBoolean()).isFalse();
+    assertThat(remote.get(0).get("misses").get(0).get("why").asText()).contains("changes it");
+    assertThat(run("reach", "Save", "--demo", "-s", "laptop-dome").out()).contains("Alt+F S");
+    assertThat(run("reach", "moon.eat", "--demo").code()).isEqualTo(Main.USAGE);
+    assertThat(run("conflicts", "--demo", "--kind", "moon").err()).contains("types-text");
+  }
+
+  @Test
+  void aPlanSaysWhatToDoWhatItCostsAndWhatStays() throws Exception {
+    JsonNode plan = run("plan", "--demo", "-s", "studio-timeline", "--json", "--most", "4").json();
+    assertThat(plan.get("optimal").asBoolean()).isTrue();
+    assertThat(plan.get("steps").size() + plan.get("left").size()).isPositive();
+    double sum = 0;
+    for (JsonNode step : plan.get("steps")) {
+      sum += step.get("cost").asDouble();
+      assertThat(step.get("ends").size()).isPositive();
+    }
+    assertThat(plan.get("cost").asDouble()).isEqualTo(sum);
+    assertThat(run("plan", "--demo", "--weights", "1,2").code()).isEqualTo(Main.USAGE);
+  }
+
+  @Test
+  void aWorldOfOnesOwnIsTracedLineByLine() throws Exception {
+    Path world = folder.resolve("world.json");
+    Files.writeString(
+        world,
+        """
+        {"format": "polydex-world/1",
+         "actions": [{"id": "save", "title": "Save", "group": "file"}],
+         "keymaps": [
+           {"format": "polydex-keymap/1",
+            "environment": {"id": "desk", "title": "Desk", "version": "1",
+              "contexts": [{"id": "anywhere", "title": "anywhere"}], "whenBroken": "SWALLOW",
+              "kind": {"type": "platform", "primary": "CTRL"}},
+            "bindings": [{"action": "save", "gesture": "Ctrl+S"}]}],
+         "setups": [{"id": "s", "title": "S", "board": "full-ansi",
+           "machine": {"title": "m", "platform": "desk", "version": "1", "layout": "us",
+             "focus": {"type": "desktop"}}}]}
+        """);
+    InputStream before = System.in;
+    System.setIn(new ByteArrayInputStream("Ctrl+S\n\nQ\n".getBytes(StandardCharsets.UTF_8)));
+    try {
+      List<String> lines = run("trace", "-", "--world", world.toString()).out().lines().toList();
+      assertThat(lines).hasSize(2);
+      assertThat(lines.get(0)).contains("\"action\":\"save\"");
+      assertThat(lines.get(1)).contains("\"text\":\"q\"");
+    } finally {
+      System.setIn(before);
+    }
+    Files.writeString(world, "{\"format\": \"polydex-world/7\"}");
+    assertThat(run("conflicts", "--world", world.toString()).code()).isEqualTo(Main.FILE);
+  }
+
+  @Test
   void aListIsBroughtIntoANewFileOnceAndKnownTheSecondTime() throws Exception {
     Path file = folder.resolve("mine.polydex");
     String list =
@@ -148,7 +212,7 @@ class MainTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"find", "trace", "conflicts", "import"})
+  @ValueSource(strings = {"find", "trace", "conflicts", "import", "reach", "plan"})
   void everyCommandHasHelpWithItsExitCodes(String command) {
     Ran help = run(command, "--help");
     assertThat(help.code()).isEqualTo(Main.DONE);
@@ -257,5 +321,68 @@ class MainTest {
     Path mine = Files.writeString(folder.resolve("mine.json"), layout.out());
     assertThat(run("import", mine.toString(), "--file", file).out()).contains("48 keys");
     assertThat(run("layout", "mine", "--file", file).out()).contains("dead ´");
+  }
+
+  @Test
+  void answersAreReplayedIntoTheStateOfEveryItem() throws Exception {
+    String answers =
+        list(
+            """
+            seconds,at,environment,action,gesture,verdict
+            1.4,2031-01-01T08:00:00Z,app,save,Ctrl+S,right
+            1.0,2031-01-01T08:01:00Z,app,save,Ctrl+S,wrong
+            1.2,2031-01-05T01:08:52.8Z,app,save,Ctrl+S,right
+            1.0,2031-01-05T09:00:00+01:00,app,find,Ctrl+F,timed-out
+            """);
+    JsonNode items = run("drill", "--replay", answers, "--json").json();
+    assertThat(items).hasSize(2);
+    // The worked example of docs/recall.md: 3.7145 days after a first right answer, promptly.
+    JsonNode save = items.get(1);
+    assertThat(save.get("action").asText()).isEqualTo("save");
+    assertThat(save.get("difficulty").asDouble()).isCloseTo(4.2921, within(1e-4));
+    assertThat(save.get("stability").asDouble()).isCloseTo(33.59, within(0.05));
+    assertThat(save.get("answers").asInt()).isEqualTo(3);
+    assertThat(save.get("isDue").asBoolean()).isFalse();
+    assertThat(items.get(0).get("stability").asDouble()).isEqualTo(0.4872);
+    JsonNode due =
+        run("drill", "--replay", answers, "--due", "--json", "--now", "2031-01-07T00:00:00Z")
+            .json();
+    assertThat(due).hasSize(1);
+    assertThat(due.get(0).get("action").asText()).isEqualTo("find");
+    Ran ahead = run("drill", "--replay", answers, "--forecast", "3");
+    assertThat(ahead.out().lines()).hasSize(3);
+    assertThat(ahead.out()).contains("2031-01-05");
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "at,environment\n2031-01-01T08:00:00Z,app\n | no column action, gesture, verdict, seconds",
+        "at,environment,action,gesture,verdict,seconds\nnow,app,a,F2,right,1\n | line 2 has the time",
+        "at,environment,action,gesture,verdict,seconds\n2031-01-01T08:00:00Z,app,a,Foo+X,right,1\n | a gesture that can't be read",
+        "at,environment,action,gesture,verdict,seconds\n2031-01-01T08:00:00Z,app,a,F2,maybe,1\n | there are right, corrected",
+        "at,environment,action,gesture,verdict,seconds\n2031-01-01T08:00:00Z,app,a,F2,right,-1\n | not a number from 0",
+        "at,environment,action,gesture,verdict,seconds\n2031-01-01T08:00:00Z,app,a\n | line 2 has 3 fields",
+        "at,environment,action,gesture,verdict,seconds\n2031-01-01T08:00:00Z,\"a | not well-formed",
+      })
+  void answersThatSaySomethingImpossibleAreRefusedByLine(String given) throws Exception {
+    String[] parts = given.split(" \\| ");
+    Ran ran = run("drill", "--replay", list(parts[0]));
+    assertThat(ran.code()).isEqualTo(Main.FILE);
+    assertThat(ran.err()).contains(parts[1], "Nothing was taken.");
+    assertThat(ran.out()).isEmpty();
+  }
+
+  @Test
+  void theDemosAnswersCanBeTakenOutAndReplayedToTheSame() throws Exception {
+    String csv = run("drill", "--demo", "--answers").out();
+    assertThat(csv.lines()).hasSizeGreaterThan(2_000).noneMatch(l -> l.matches(".*,[=+@-].*"));
+    String now = DemoHistory.NOW.toString();
+    assertThat(run("drill", "--replay", list(csv), "--json", "--now", now).json())
+        .isEqualTo(run("drill", "--demo", "--json").json());
+    assertThat(run("drill", "--demo", "--due").out()).contains("now");
+    assertThat(run("drill", "--demo", "--retention", "0.5").code()).isEqualTo(Main.USAGE);
+    assertThat(run("drill", "--demo", "--forecast", "0").code()).isEqualTo(Main.USAGE);
+    assertThat(run("drill").code()).isEqualTo(Main.USAGE);
   }
 }

@@ -9,6 +9,7 @@ import polydex.keys.Key;
 import polydex.keys.Modifier;
 import polydex.keys.Modifiers;
 import polydex.keys.Physical;
+import polydex.keys.PointerAct;
 
 /**
  * Makes presses of keys that go down and up: a key with what is held, or a tap when modifiers are
@@ -47,6 +48,13 @@ public final class PressRecorder {
     boolean stillHeld = usedSinceAllUp && !down.isEmpty();
     usedSinceAllUp = true;
     return Optional.of(new Made(new Physical.Press(Held.of(held()), key), stillHeld));
+  }
+
+  /** The pointer does something. */
+  public Made pointed(PointerAct act) {
+    boolean stillHeld = usedSinceAllUp && !down.isEmpty();
+    usedSinceAllUp = true;
+    return new Made(new Physical.PointerPress(Held.of(held()), act), stillHeld);
   }
 
   /** Any other key goes up. */

@@ -114,7 +114,10 @@ public sealed interface Presses {
     return press.held().equals(held) && !(press instanceof Physical.ModifierTap);
   }
 
-  /** The name of a key on a layout: its own, or the character that it types plainly. */
+  /**
+   * The name of a key on a layout: its own, or the character that it types plainly, unless another
+   * key is the one that is meant by that character.
+   */
   static KeyRef name(Key key, Layout layout) {
     if (key.keyName().isPresent()) {
       return new KeyRef.Placed(key);
@@ -122,6 +125,7 @@ public sealed interface Presses {
     return layout
         .typed(key, Modifiers.NONE)
         .filter(s -> !s.dead() && !Character.isWhitespace(s.codePoint()))
+        .filter(s -> layout.typing(s.codePoint()).filter(t -> t.key() == key).isPresent())
         .<KeyRef>map(s -> new KeyRef.Typed(s.codePoint()))
         .orElseGet(() -> new KeyRef.Placed(key));
   }

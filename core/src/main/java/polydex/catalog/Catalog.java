@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -20,6 +21,12 @@ public final class Catalog {
   private final Map<String, Action> actions;
   private final Map<String, Environment> environments;
   private final Map<String, List<Binding>> bindings;
+
+  /** By environment and action, made when an environment is first asked about. */
+  private final Map<String, Map<String, List<Binding>>> byAction = new ConcurrentHashMap<>();
+
+  /** By environment and id, made in the same way. */
+  private final Map<String, Map<String, Binding>> byId = new ConcurrentHashMap<>();
 
   private Catalog(
       List<Action> actions, List<Environment> environments, Map<String, List<Binding>> bindings) {
@@ -76,7 +83,21 @@ public final class Catalog {
 
   /** The bindings of an action in an environment, the preferred one first. */
   public List<Binding> bindings(String environment, String action) {
-    return bindings(environment).stream().filter(b -> b.action().equals(action)).toList();
+    return byAction
+        .computeIfAbsent(
+            environment, e -> bindings(e).stream().collect(Collectors.groupingBy(Binding::action)))
+        .getOrDefault(action, List.of());
+  }
+
+  /** A binding of an environment by its id. */
+  public Optional<Binding> binding(String environment, String id) {
+    return Optional.ofNullable(
+        byId.computeIfAbsent(
+                environment,
+                e ->
+                    bindings(e).stream()
+                        .collect(Collectors.toMap(Binding::id, Function.identity(), (a, _) -> a)))
+            .get(id));
   }
 
   /** How many bindings there are in all. */

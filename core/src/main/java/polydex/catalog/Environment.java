@@ -111,6 +111,8 @@ public record Environment(
    * @param typing modifiers that type symbols here, as AltGr does
    * @param primary the modifier that most gestures of its applications hold
    * @param ownBindings its rules for bindings of the user's own, where they are known
+   * @param menuForms how its applications' menus are opened by their access keys; empty where they
+   *     are not
    */
   public record Platform(
       Map<Modifier, String> modifierNames,
@@ -118,11 +120,13 @@ public record Environment(
       boolean altGrIsCtrlAlt,
       Set<Modifier> typing,
       Modifier primary,
-      Optional<OwnBindingRules> ownBindings)
+      Optional<OwnBindingRules> ownBindings,
+      Set<MenuForm> menuForms)
       implements Kind {
     /** Nothing special about it. */
     public static final Platform PLAIN =
-        new Platform(Map.of(), List.of(), false, Set.of(), Modifier.CTRL, Optional.empty());
+        new Platform(
+            Map.of(), List.of(), false, Set.of(), Modifier.CTRL, Optional.empty(), Set.of());
 
     /** One with Ctrl as its primary modifier, and no rules that are known. */
     public Platform(
@@ -130,7 +134,14 @@ public record Environment(
         List<Reserved> reserved,
         boolean altGrIsCtrlAlt,
         Set<Modifier> typing) {
-      this(modifierNames, reserved, altGrIsCtrlAlt, typing, Modifier.CTRL, Optional.empty());
+      this(
+          modifierNames,
+          reserved,
+          altGrIsCtrlAlt,
+          typing,
+          Modifier.CTRL,
+          Optional.empty(),
+          Set.of());
     }
 
     /** Copies the collections. */
@@ -138,7 +149,16 @@ public record Environment(
       modifierNames = Map.copyOf(modifierNames);
       reserved = List.copyOf(reserved);
       typing = Set.copyOf(typing);
+      menuForms = Set.copyOf(menuForms);
     }
+  }
+
+  /** How a menu is opened by its access key. */
+  public enum MenuForm {
+    /** Alt is held with the key: {@code Alt+F S}. */
+    HELD,
+    /** Alt is tapped, and the key follows: {@code Alt F S}. */
+    TAPPED
   }
 
   /** What a binding of the user's own can be for. */

@@ -2,29 +2,35 @@ package polydex.conflict;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import polydex.keys.Gesture;
 import polydex.route.Layer;
-import polydex.route.TracedBinding;
+import polydex.route.Trace.Acted;
+import polydex.route.Trace.Nothing;
+import polydex.route.Trace.Outcome;
+import polydex.route.Trace.Typed;
 
 /**
- * A binding that does not do in a setup what it says.
+ * A binding that does not do in a setup, or in a person's habits, what it says.
  *
  * @param kind what is wrong
- * @param setup the id of the setup
+ * @param setup the id of the setup; none for habits
  * @param loser the binding that loses
- * @param winner who takes the gesture
- * @param winnerEnvironment the id of the platform or application that takes it
- * @param instead the id of the action that happens
- * @param stillWorks gestures that do reach the losing action here, the easiest first
+ * @param winner the binding that takes the gesture, where one does; of habits the other one
+ * @param at the layer where it goes wrong; none for habits
+ * @param instead what happens
+ * @param cause the same for all conflicts that one thing brings about, whatever the setup
+ * @param stillWorks gestures that do reach the losing action on its machine, the easiest first
  * @param severity 0 to 100
  */
 public record Conflict(
     Kind kind,
-    String setup,
-    TracedBinding loser,
-    Layer winner,
-    String winnerEnvironment,
-    String instead,
+    Optional<String> setup,
+    Party loser,
+    Optional<Party> winner,
+    Optional<Layer> at,
+    Outcome instead,
+    String cause,
     List<Gesture> stillWorks,
     int severity) {
 
@@ -32,9 +38,62 @@ public record Conflict(
   public enum Kind {
     /** Two actions on one gesture in the same context of one keymap. */
     DUPLICATE,
-    /** An outer layer takes the gesture and does something else. */
-    INTERCEPTED
+    /** Two contexts that can be active together bind one gesture to different actions. */
+    AMBIGUOUS,
+    /** Something shorter fires before the gesture is complete. */
+    PREFIX,
+    /** A layer that is asked before takes the gesture and does something else. */
+    INTERCEPTED,
+    /** The platform never lets it through. */
+    RESERVED,
+    /** A remap or translation changes it. */
+    ALTERED,
+    /** The session window neither captures nor forwards it. */
+    BLOCKED,
+    /** It can't be pressed here, or only as another stroke. */
+    UNTYPABLE,
+    /** The stroke is how one types a character here. */
+    TYPES_TEXT,
+    /** The board gives the key only with Fn. */
+    NEEDS_FN,
+    /** It starts with a tap that a session window keeps longer than the user waits. */
+    DELAYED_TAP,
+    /** The keymap's version or options in this setup do not have it. */
+    VERSION,
+    /** One of the user's own that breaks rules, or is too slight, or covers what all share. */
+    THIN,
+    /** One gesture, different actions, in two environments of one person. */
+    CROSSED_HABIT,
+    /** One action, different gestures, in two environments of one person. */
+    SPLIT_HABIT;
+
+    /** As it is written in files and on the command line. */
+    public String written() {
+      return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
   }
+
+  /**
+   * One side of a conflict.
+   *
+   * @param environment the id of the platform or application
+   * @param context the id of the context in it
+   * @param action the id of what it does
+   * @param documented the gesture as the keymap has it, perhaps a family
+   * @param gesture what is pressed of it
+   * @param binding the id of the binding; empty for a reserved stroke
+   * @param own whether it is one of the user's own
+   * @param depth of the machine, 0 the outermost
+   */
+  public record Party(
+      String environment,
+      String context,
+      String action,
+      Gesture documented,
+      Gesture gesture,
+      String binding,
+      boolean own,
+      int depth) {}
 
   /** Copies the list. */
   public Conflict {
@@ -45,13 +104,38 @@ public record Conflict(
   public String id() {
     return String.join(
         "|",
-        kind.name().toLowerCase(Locale.ROOT),
-        setup,
-        loser.environment(),
-        loser.binding().context(),
-        loser.binding().action(),
+        kind.written(),
+        setup.orElse(""),
+        loser.depth() == 0 ? loser.environment() : loser.environment() + "@" + loser.depth(),
+        loser.context(),
+        loser.action(),
         loser.gesture().toString(),
-        winnerEnvironment,
-        instead);
+        winner
+            .map(Party::environment)
+            .or(() -> at.map(l -> l.kind().name().toLowerCase(Locale.ROOT) + " " + l.title()))
+            .orElse(""),
+        what(instead));
+  }
+
+  /**
+   * What the two sides say: while it is the same, whoever accepted the conflict has accepted this
+   * one.
+   */
+  public String sides() {
+    return side(loser) + " / " + winner.map(Conflict::side).orElse("") + " / " + what(instead);
+  }
+
+  private static String side(Party party) {
+    return "%s %s %s %s"
+        .formatted(party.environment(), party.context(), party.action(), party.documented());
+  }
+
+  /** An outcome as a word: the action, the text or nothing. */
+  public static String what(Outcome outcome) {
+    return switch (outcome) {
+      case Acted a -> a.action();
+      case Typed t -> "types " + t.text();
+      case Nothing _ -> "nothing";
+    };
   }
 }

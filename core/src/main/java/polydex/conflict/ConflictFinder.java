@@ -3,122 +3,362 @@ package polydex.conflict;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.ToDoubleFunction;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+import polydex.boards.Board;
 import polydex.boards.Layout;
 import polydex.boards.Presses;
-import polydex.catalog.Action.Harm;
+import polydex.catalog.Catalog;
+import polydex.catalog.Context;
+import polydex.catalog.Environment;
+import polydex.catalog.MenuKeys;
+import polydex.conflict.Conflict.Kind;
+import polydex.conflict.Conflict.Party;
 import polydex.keys.Gesture;
 import polydex.keys.Physical;
+import polydex.keys.Step;
 import polydex.route.Layer;
 import polydex.route.Machine;
+import polydex.route.Reach;
 import polydex.route.SetupTraces;
 import polydex.route.Trace.Acted;
+import polydex.route.Trace.Nothing;
+import polydex.route.Trace.Outcome;
 import polydex.route.TracedBinding;
 import polydex.route.World;
 
 /**
  * Finds the conflicts of a setup by tracing every binding that it can show.
  *
- * <p>Method: a binding is intercepted when its trace ends at a layer further out than its own, in
- * another action; two bindings are duplicates when they stand in one context of one keymap with the
- * same presses and different actions, which a hash of the presses finds. O(bindings · layers).
+ * <p>Method: what keeps a binding from its action is the first cause in its trace; what is wrong
+ * although it works (Fn, a delayed tap, text) is asked of its presses; two bindings on the same
+ * presses are found by a hash of them. O(bindings · layers). The kinds are defined in {@code
+ * docs/route.md}.
  */
 public final class ConflictFinder {
 
   private record Place(Layer layer, boolean own, String context, List<Physical> presses) {}
 
   private final World world;
+  private final Catalog catalog;
   private final SetupTraces traces;
-  private final ToDoubleFunction<String> usesPerDay;
-  private final Map<String, List<TracedBinding>> reach;
-  private final List<Layer> layers;
+  private final Person person;
+  private final Reach reach;
+  private final Board board;
+  private final List<TracedBinding> all;
+  private final List<Conflict> found = new ArrayList<>();
 
-  private ConflictFinder(World world, SetupTraces traces, ToDoubleFunction<String> usesPerDay) {
-    this.world = world;
+  private final boolean withWays;
+
+  private final Predicate<Kind> kinds;
+
+  private ConflictFinder(
+      SetupTraces traces, Person person, boolean withWays, Predicate<Kind> kinds) {
+    this.kinds = kinds;
+    this.withWays = withWays;
+    this.world = traces.world();
+    this.catalog = world.catalog();
     this.traces = traces;
-    this.usesPerDay = usesPerDay;
-    this.reach = traces.reach();
-    this.layers = traces.tracer().layers();
+    this.all = traces.all();
+    this.person = person;
+    this.reach = new Reach(traces);
+    this.board = world.boards().get(traces.setup().board());
+  }
+
+  /** The conflicts, the worst first. */
+  public static List<Conflict> find(SetupTraces traces, Person person) {
+    return new ConflictFinder(traces, person, true, _ -> true).find();
+  }
+
+  /** Only those of some kinds, where not all are of interest; at less cost. */
+  public static List<Conflict> find(SetupTraces traces, Person person, Predicate<Kind> kinds) {
+    return new ConflictFinder(traces, person, true, kinds).find();
   }
 
   /**
-   * The conflicts, the worst first.
-   *
-   * @param usesPerDay of an action by its id, a working day; see {@link
-   *     Severity#UNKNOWN_USES_PER_DAY}
+   * The same conflicts, of which nobody has asked what else still works, so that all count as if
+   * nothing did: for whoever only compares what there is with what there was.
    */
-  public static List<Conflict> find(
-      World world, SetupTraces traces, ToDoubleFunction<String> usesPerDay) {
-    return new ConflictFinder(world, traces, usesPerDay).find();
+  public static List<Conflict> withoutWays(SetupTraces traces, Person person) {
+    return new ConflictFinder(traces, person, false, _ -> true).find();
   }
 
   private List<Conflict> find() {
-    List<Conflict> found = new ArrayList<>();
     Map<Place, TracedBinding> first = new HashMap<>();
-    for (TracedBinding traced : traces.all()) {
-      intercepted(traced).ifPresent(found::add);
-      Optional<TracedBinding> before =
-          place(traced).flatMap(p -> Optional.ofNullable(first.putIfAbsent(p, traced)));
-      before
-          .filter(b -> !b.binding().action().equals(traced.binding().action()))
-          .ifPresent(b -> found.add(duplicate(traced, b)));
+    for (TracedBinding traced : all) {
+      FirstCause.of(traces, traced).ifPresent(c -> add(traced, c));
+      place(traced)
+          .ifPresent(
+              p -> {
+                TracedBinding before = first.putIfAbsent(p, traced);
+                if (before != null && differ(before, traced)) {
+                  add(Kind.DUPLICATE, traced, before);
+                }
+              });
+      beside(traced);
     }
-    found.sort(Comparator.<Conflict>comparingInt(c -> -c.severity()).thenComparing(Conflict::id));
-    return found;
+    if (kinds.test(Kind.AMBIGUOUS)) {
+      ambiguous(first);
+    }
+    if (kinds.test(Kind.VERSION)) {
+      traces.absent().stream().filter(t -> !t.works()).forEach(this::version);
+    }
+    if (kinds.test(Kind.THIN)) {
+      new ThinBindings(traces).forEach(this::thin);
+    }
+    Map<String, Conflict> byId = new LinkedHashMap<>();
+    found.forEach(c -> byId.putIfAbsent(c.id(), c));
+    return byId.entrySet().stream()
+        .sorted(
+            Comparator.comparingInt((Map.Entry<String, Conflict> e) -> -e.getValue().severity())
+                .thenComparing(Map.Entry.comparingByKey()))
+        .map(Map.Entry::getValue)
+        .toList();
   }
 
-  private Optional<Conflict> intercepted(TracedBinding traced) {
-    return traced
-        .trace()
-        .acted()
-        .filter(a -> !a.action().equals(traced.binding().action()))
-        .filter(a -> layers.indexOf(a.layer()) < layers.indexOf(traced.layer()))
-        .map(a -> conflict(Conflict.Kind.INTERCEPTED, traced, a));
+  private static boolean differ(TracedBinding a, TracedBinding b) {
+    return !a.binding().action().equals(b.binding().action());
   }
 
-  private Conflict duplicate(TracedBinding traced, TracedBinding before) {
-    return conflict(
-        Conflict.Kind.DUPLICATE,
-        traced,
+  /** What is wrong with a gesture although it ends where it should. */
+  private void beside(TracedBinding traced) {
+    Layout fingers = traces.tracer().layout();
+    Optional<List<Physical>> presses = Presses.physical(traced.gesture(), fingers);
+    if (presses.isEmpty()) {
+      return;
+    }
+    boolean needsFn =
+        presses.get().stream()
+            .flatMap(p -> p.pressedKey().stream())
+            .anyMatch(k -> !board.has(k) && board.withFn(k).isPresent());
+    if (needsFn) {
+      Layer at = traces.tracer().layers().getFirst();
+      add(Kind.NEEDS_FN, traced, Optional.empty(), at, new Nothing("Fn must be held as well."));
+    }
+    if (traced.works() && presses.get().getFirst() instanceof Physical.ModifierTap) {
+      delayedTap(traced, presses.get().size());
+    }
+    if (traced.works()) {
+      TypedStrokes.at(
+              traces,
+              traced,
+              presses.get().get(Math.min(traced.opening(), presses.get().size() - 1)))
+          .ifPresent(
+              _ ->
+                  add(
+                      Kind.TYPES_TEXT,
+                      traced,
+                      Optional.of(party(traced)),
+                      traced.layer(),
+                      traced.outcome()));
+    }
+  }
+
+  private void delayedTap(TracedBinding traced, int presses) {
+    if (presses < 2) {
+      return;
+    }
+    List<Machine> machines = traces.setup().machines();
+    for (int depth = 0; depth < traced.layer().depth(); depth++) {
+      if (machines.get(depth).focus() instanceof Machine.Session s
+          && s.tapDelayMillis() > person.pauseMillis()) {
+        Layer at = layer(depth, Layer.Kind.SESSION);
+        Outcome rest =
+            withoutFirst(traced.gesture())
+                .map(g -> traced.tracer().results(g).getLast())
+                .orElseGet(() -> new Nothing("The next step comes before it."));
+        add(Kind.DELAYED_TAP, traced, Optional.empty(), at, rest);
+        return;
+      }
+    }
+  }
+
+  /** A gesture without its first press; none where that was all. */
+  static Optional<Gesture> withoutFirst(Gesture gesture) {
+    List<Step> steps = new ArrayList<>(gesture.steps());
+    if (steps.getFirst() instanceof Step.Tap t && t.times() > 1) {
+      steps.set(0, new Step.Tap(t.modifiers(), t.times() - 1));
+    } else {
+      steps.removeFirst();
+    }
+    return steps.isEmpty() ? Optional.empty() : Optional.of(new Gesture(steps));
+  }
+
+  /** Contexts on different branches that can be active together. */
+  private void ambiguous(Map<Place, TracedBinding> first) {
+    Machine machine = traces.setup().innermost();
+    if (!(machine.focus() instanceof Machine.Running running)) {
+      return;
+    }
+    Layer layer = layer(traces.setup().machines().size() - 1, Layer.Kind.APPLICATION);
+    Environment environment = catalog.environment(running.application()).orElseThrow();
+    List<String> asked = new ArrayList<>(running.contexts());
+    environment.contexts().stream()
+        .map(Context::id)
+        .filter(c -> !asked.contains(c))
+        .forEach(asked::add);
+    for (int i = 0; i < asked.size(); i++) {
+      for (int j = i + 1; j < asked.size(); j++) {
+        if (together(environment, running, asked.get(i), asked.get(j))) {
+          ambiguous(first, layer, asked.get(i), asked.get(j));
+        }
+      }
+    }
+  }
+
+  private void ambiguous(
+      Map<Place, TracedBinding> first, Layer layer, String before, String after) {
+    for (TracedBinding loser : all) {
+      if (loser.layer().equals(layer) && loser.binding().context().equals(after)) {
+        place(loser)
+            .map(p -> first.get(new Place(layer, false, before, p.presses())))
+            .filter(winner -> differ(winner, loser))
+            .ifPresent(winner -> add(Kind.AMBIGUOUS, loser, winner));
+      }
+    }
+  }
+
+  /** Both active in the setup, or said to go together; and neither inside the other. */
+  private static boolean together(
+      Environment environment, Machine.Running running, String one, String other) {
+    if (environment.outward(one).contains(other) || environment.outward(other).contains(one)) {
+      return false;
+    }
+    boolean active = running.contexts().contains(one) && running.contexts().contains(other);
+    return active || goesWith(environment, one, other) || goesWith(environment, other, one);
+  }
+
+  private static boolean goesWith(Environment environment, String one, String other) {
+    return environment.context(one).filter(c -> c.together().contains(other)).isPresent();
+  }
+
+  private void version(TracedBinding traced) {
+    Optional<Party> winner =
+        traced.outcome() instanceof Acted a ? Optional.of(party(traced, a)) : Optional.empty();
+    add(Kind.VERSION, traced, winner, traced.layer(), traced.outcome());
+  }
+
+  private void thin(TracedBinding traced, ThinBindings.Fault fault) {
+    Outcome instead =
+        fault == ThinBindings.Fault.COVERS
+            ? new Acted(
+                traced.layer(),
+                traced.environment(),
+                traced.binding().action(),
+                Optional.of(traced.binding().id()),
+                true)
+            : new Nothing(fault.sentence());
+    add(Kind.THIN, traced, Optional.empty(), traced.layer(), instead);
+  }
+
+  private void add(Kind kind, TracedBinding loser, TracedBinding winner) {
+    Acted acted =
         new Acted(
-            before.layer(),
-            before.environment(),
-            before.binding().action(),
-            Optional.of(before.binding().id()),
-            before.own()));
+            winner.layer(),
+            winner.environment(),
+            winner.binding().action(),
+            Optional.of(winner.binding().id()),
+            winner.own());
+    add(kind, loser, Optional.of(party(winner)), winner.layer(), acted);
   }
 
-  private Conflict conflict(Conflict.Kind kind, TracedBinding loser, Acted winner) {
+  private void add(TracedBinding loser, FirstCause.Cause cause) {
+    add(cause.kind(), loser, cause.winner(), cause.at(), cause.instead());
+  }
+
+  private void add(
+      Kind kind, TracedBinding loser, Optional<Party> winner, Layer at, Outcome instead) {
+    if (!kinds.test(kind)) {
+      return;
+    }
     String action = loser.binding().action();
-    List<Gesture> stillWorks =
-        reach.getOrDefault(action, List.of()).stream()
-            .filter(other -> isWayOut(other, loser))
-            .map(TracedBinding::gesture)
-            .distinct()
-            .toList();
-    Harm harm = world.catalog().action(winner.action()).map(a -> a.harm()).orElse(Harm.VISIBLE);
-    return new Conflict(
-        kind,
-        traces.setup().id(),
-        loser,
-        winner.layer(),
-        winner.environment(),
-        winner.action(),
-        stillWorks,
-        Severity.of(harm, !stillWorks.isEmpty(), usesPerDay.applyAsDouble(action)));
+    List<Gesture> stillWorks = withWays ? stillWorks(loser) : List.of();
+    String by = winner.map(w -> w.environment() + " " + w.binding()).orElse("");
+    boolean itself = kind == Kind.NEEDS_FN || kind == Kind.THIN;
+    found.add(
+        new Conflict(
+            kind,
+            Optional.of(traces.setup().id()),
+            party(loser),
+            winner,
+            Optional.of(at),
+            instead,
+            String.join(
+                "|",
+                kind.written(),
+                at.machine(),
+                at.kind().name(),
+                at.title(),
+                itself ? "" : by,
+                kind == Kind.VERSION || by.isEmpty() ? loser.environment() : ""),
+            stillWorks,
+            Severity.of(
+                Severity.harm(instead, catalog),
+                !stillWorks.isEmpty(),
+                person.usesPerDay().applyAsDouble(action))));
+  }
+
+  /** Documented gestures that work, and what comes out as those that do not. */
+  private List<Gesture> stillWorks(TracedBinding loser) {
+    return reach.bindings(loser.binding().action()).stream()
+        .filter(other -> isWayOut(other, loser))
+        .flatMap(
+            other ->
+                other.works() && !other.equals(loser)
+                    ? Stream.of(other.gesture())
+                    : reach.of(other).stream().map(Reach.Way::gesture))
+        .filter(g -> !g.equals(loser.gesture()))
+        .distinct()
+        .sorted(Comparator.comparingDouble(g -> reach.effort(g).orElse(Double.MAX_VALUE)))
+        .toList();
   }
 
   /** On the same machine, and not merely another member of the losing family. */
   private static boolean isWayOut(TracedBinding other, TracedBinding loser) {
     return other.layer().depth() == loser.layer().depth()
-        && !other.binding().equals(loser.binding());
+        && (!other.binding().equals(loser.binding()) || other.gesture().equals(loser.gesture()));
+  }
+
+  private Layer layer(int depth, Layer.Kind kind) {
+    return traces.tracer().layers().stream()
+        .filter(l -> l.depth() == depth && l.kind() == kind)
+        .findFirst()
+        .orElseThrow();
+  }
+
+  static Party party(TracedBinding t) {
+    return new Party(
+        t.environment(),
+        t.binding().context(),
+        t.binding().action(),
+        t.binding().gesture(),
+        t.gesture(),
+        t.binding().id(),
+        t.own(),
+        t.layer().depth());
+  }
+
+  private static Party party(TracedBinding pressed, Acted acted) {
+    return new Party(
+        acted.environment(),
+        Context.ANYWHERE.id(),
+        acted.action(),
+        pressed.gesture(),
+        pressed.gesture(),
+        acted.binding().orElse(""),
+        acted.own(),
+        acted.layer().depth());
   }
 
   /** Where a binding stands, by presses on its own machine's layout; none where untypable there. */
   private Optional<Place> place(TracedBinding traced) {
+    if (MenuKeys.isOne(traced.binding())) {
+      return Optional.empty();
+    }
     Machine machine = traces.setup().machines().get(traced.layer().depth());
     Layout layout = world.layouts().get(machine.layout());
     return Presses.physical(traced.gesture(), layout)

@@ -1,6 +1,11 @@
 package polydex.conflict;
 
 import polydex.catalog.Action.Harm;
+import polydex.catalog.Catalog;
+import polydex.route.Trace.Acted;
+import polydex.route.Trace.Nothing;
+import polydex.route.Trace.Outcome;
+import polydex.route.Trace.Typed;
 
 /** How bad a conflict is, from 0 to 100: harm, way out and use, each a factor from 0 to 1. */
 public final class Severity {
@@ -9,6 +14,9 @@ public final class Severity {
 
   /** Something visible happens instead. */
   public static final double HARM_VISIBLE = 0.5;
+
+  /** Nothing happens instead. */
+  public static final double HARM_NONE = 0.2;
 
   /** Another gesture reaches the action in the same setup. */
   public static final double OTHER_WAY = 0.3;
@@ -24,14 +32,28 @@ public final class Severity {
   /**
    * The severity.
    *
-   * @param instead what the action that happens instead does
+   * @param harm of what happens instead, one of the three
    * @param otherWay whether another gesture reaches the losing action
    * @param usesPerDay of the losing action, a working day; 0 or more
    */
-  public static int of(Harm instead, boolean otherWay, double usesPerDay) {
-    double harm = instead == Harm.LOSES_WORK ? HARM_LOSES_WORK : HARM_VISIBLE;
+  public static int of(double harm, boolean otherWay, double usesPerDay) {
     double wayOut = otherWay ? OTHER_WAY : 1;
     double use = 1 - 1 / (1 + usesPerDay / HALF_USE_PER_DAY);
     return (int) Math.round(100 * harm * wayOut * use);
+  }
+
+  /** The harm of what happens instead. */
+  public static double harm(Outcome instead, Catalog catalog) {
+    return switch (instead) {
+      case Acted a -> harm(a.action(), catalog);
+      case Typed _ -> HARM_VISIBLE;
+      case Nothing _ -> HARM_NONE;
+    };
+  }
+
+  /** The harm of an action that happens unasked. */
+  public static double harm(String action, Catalog catalog) {
+    Harm harm = catalog.action(action).map(a -> a.harm()).orElse(Harm.VISIBLE);
+    return harm == Harm.LOSES_WORK ? HARM_LOSES_WORK : HARM_VISIBLE;
   }
 }

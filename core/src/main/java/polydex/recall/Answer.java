@@ -1,6 +1,7 @@
 package polydex.recall;
 
 import java.time.Instant;
+import java.util.Optional;
 import polydex.keys.Gesture;
 
 /**
@@ -8,36 +9,90 @@ import polydex.keys.Gesture;
  *
  * @param item what was asked
  * @param at when the answer ended
+ * @param kind how it was asked
  * @param verdict whether it was right
- * @param seconds from the painted prompt to the last key
+ * @param timing how long it took
  * @param asked the gesture that was wanted
  * @param pressed what was pressed, in notation; may be empty
+ * @param mistakenFor whose gesture was pressed instead, where it is somebody's
  */
 public record Answer(
-    DrillItem item, Instant at, Verdict verdict, double seconds, Gesture asked, String pressed) {
+    DrillItem item,
+    Instant at,
+    Kind kind,
+    Verdict verdict,
+    Timing timing,
+    Gesture asked,
+    String pressed,
+    Optional<DrillItem> mistakenFor) {
+
+  /** How something is asked. */
+  public enum Kind {
+    /** The action is told, the gesture is pressed. */
+    DO,
+    /** The gesture is shown, the action is named; it trains, but says nothing of the hand. */
+    SAY,
+    /** Several actions in order, timed as a whole. */
+    CHAIN,
+    /** Two that are mistaken for each other, in turn. */
+    CONTRAST,
+    /** Fluent ones only, for speed. */
+    SPRINT
+  }
 
   /** How an answer ended. */
   public enum Verdict {
     RIGHT,
+    /** Right after modifiers that were let go again and not wanted. */
+    CORRECTED,
     WRONG,
-    HINTED
+    HINTED,
+    TIMED_OUT;
+
+    /** Whether the gesture was pressed in the end, without help. */
+    public boolean isRight() {
+      return this == RIGHT || this == CORRECTED;
+    }
   }
 
-  /** What it says about memory. */
+  /**
+   * How long an answer took.
+   *
+   * @param seconds from the painted prompt to the last key
+   * @param counts whether it says something: not where the window lost the focus meanwhile
+   * @param expected seconds that the person's own pace gave for the gesture then
+   */
+  public record Timing(double seconds, boolean counts, double expected) {
+    /** The time up to which an answer is fluent, in seconds. */
+    public double goal() {
+      return Pace.FLUENT_WITHIN * expected;
+    }
+  }
+
+  /** Whether it says something about memory: naming what a gesture does is another skill. */
+  public boolean countsForMemory() {
+    return kind != Kind.SAY;
+  }
+
+  /** What it says about memory. Without a time that counts, right is neither quick nor slow. */
   public Grade grade() {
-    double expected = ExpectedTime.of(asked);
-    if (verdict != Verdict.RIGHT) {
-      return Grade.MISSED;
-    }
-    if (seconds > 2 * expected) {
-      return Grade.LABOURED;
-    }
-    return seconds > expected ? Grade.RIGHT : Grade.PROMPT;
+    return switch (verdict) {
+      case WRONG, HINTED, TIMED_OUT -> Grade.MISSED;
+      case CORRECTED -> Grade.LABOURED;
+      case RIGHT -> {
+        if (!timing.counts()) {
+          yield Grade.RIGHT;
+        }
+        if (timing.seconds() > 2 * timing.expected()) {
+          yield Grade.LABOURED;
+        }
+        yield timing.seconds() > timing.expected() ? Grade.RIGHT : Grade.PROMPT;
+      }
+    };
   }
 
   /** Whether it was right and as fast as fluency asks. */
   public boolean isFluent() {
-    return verdict == Verdict.RIGHT
-        && seconds <= ExpectedTime.FLUENT_WITHIN * ExpectedTime.of(asked);
+    return verdict.isRight() && timing.counts() && timing.seconds() <= timing.goal();
   }
 }

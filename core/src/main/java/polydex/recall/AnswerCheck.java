@@ -2,17 +2,29 @@ package polydex.recall;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Predicate;
 import polydex.boards.Layout;
 import polydex.boards.Presses;
 import polydex.boards.Presses.Made;
 import polydex.keys.Gesture;
+import polydex.keys.Modifiers;
+import polydex.keys.Physical;
 
 /**
  * Follows an answer press by press, so that a wrong one is known at once and a right one at its
  * last key. Steps of a sequence may be pressed with the modifiers kept down, as hands do; steps of
  * a hold must be. Sides of modifiers are not compared, since keyboards do not always tell.
+ * Modifiers that are let go again before anything was pressed with them are a correction, unless
+ * tapping them does something here.
  */
 public final class AnswerCheck {
+  /** A step that comes later than this after the one before is said to be slow, in seconds. */
+  public static final double SLOW_STEP = 1.0;
+
+  /** A longer wait than this is an interruption: the time says nothing then, in seconds. */
+  public static final double INTERRUPTED = 20;
 
   /** How far an answer has come. */
   public enum State {
@@ -24,15 +36,23 @@ public final class AnswerCheck {
 
   private final List<List<Made>> wanted;
   private final Layout layout;
+  private final Predicate<Modifiers> tapDoesSomething;
   private final List<Made> made = new ArrayList<>();
+  private double lastAt;
+  private double slowest;
+  private double longestWait;
+  private Modifiers letGo = Modifiers.NONE;
+  private boolean corrected;
 
   /**
    * A check against any of several gestures.
    *
    * @param gestures each typable on the layout, or it can't be answered
+   * @param tapDoesSomething whether tapping these modifiers is somebody's gesture
    */
-  public AnswerCheck(List<Gesture> gestures, Layout layout) {
+  public AnswerCheck(List<Gesture> gestures, Layout layout, Predicate<Modifiers> tapDoesSomething) {
     this.layout = layout;
+    this.tapDoesSomething = tapDoesSomething;
     wanted =
         gestures.stream()
             .flatMap(g -> g.expand().stream())
@@ -42,19 +62,41 @@ public final class AnswerCheck {
             .toList();
   }
 
-  /** Takes in one press. */
-  public State add(Made press) {
+  /**
+   * Takes in one press.
+   *
+   * @param at seconds since the prompt was painted
+   */
+  public State add(Made press, double at) {
+    longestWait = Math.max(longestWait, at - lastAt);
     made.add(press);
     boolean goesOn = false;
+    boolean done = false;
     for (List<Made> one : wanted) {
-      if (begins(one)) {
-        if (one.size() == made.size()) {
-          return State.RIGHT;
-        }
-        goesOn = true;
-      }
+      boolean begins = begins(one);
+      done |= begins && one.size() == made.size();
+      goesOn |= begins;
+    }
+    if (!goesOn && isStray(press)) {
+      made.removeLast();
+      corrected = true;
+      letGo = press.what().held().modifiers();
+      lastAt = at;
+      return State.GOES_ON;
+    }
+    if (made.size() > 1) {
+      slowest = Math.max(slowest, at - lastAt);
+    }
+    lastAt = at;
+    if (done) {
+      return State.RIGHT;
     }
     return goesOn ? State.GOES_ON : State.WRONG;
+  }
+
+  private boolean isStray(Made press) {
+    return press.what() instanceof Physical.ModifierTap(Modifiers modifiers)
+        && !tapDoesSomething.test(modifiers.eitherSide());
   }
 
   /** What was pressed so far. */
@@ -65,6 +107,33 @@ public final class AnswerCheck {
   /** What was pressed so far as a gesture, as it was asked where it was right. */
   public Gesture gesture() {
     return Presses.gesture(made, layout);
+  }
+
+  /** Whether modifiers were pressed and let go again on the way. */
+  public boolean corrected() {
+    return corrected;
+  }
+
+  /** Whether there was a wait so long that the time says nothing. */
+  public boolean interrupted() {
+    return longestWait > INTERRUPTED;
+  }
+
+  /** The longest wait between two steps, in seconds, if it was longer than {@link #SLOW_STEP}. */
+  public OptionalDouble slowStep() {
+    return slowest > SLOW_STEP ? OptionalDouble.of(slowest) : OptionalDouble.empty();
+  }
+
+  /** What is wrong with the last press, given that it was. */
+  public Optional<Mistake> mistake() {
+    if (made.isEmpty() || wanted.stream().anyMatch(this::begins)) {
+      return Optional.empty();
+    }
+    Made last = made.removeLast();
+    List<Made> nearest =
+        wanted.stream().filter(this::begins).findFirst().orElseGet(wanted::getFirst);
+    made.add(last);
+    return Optional.of(Mistake.of(nearest, made, letGo));
   }
 
   private boolean begins(List<Made> one) {

@@ -1,82 +1,93 @@
 package polydex.recall;
 
-import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDate;
-import java.time.ZoneId;
-import java.util.ArrayList;
-import java.util.List;
-import java.util.Optional;
 
 /**
  * What all answers to an item come to; a running total, so that no answer is read twice.
  *
  * @param memory after the last answer that counted
- * @param lastCounted when that was; only the first answer of a day counts for memory
- * @param recent the last three first answers of a day
+ * @param counted when that was; only the first answer of a day counts for memory
+ * @param day the day of it
+ * @param fluentInARow how many of the last first answers of a day, up to {@link #FLUENT_ANSWERS},
+ *     were right and fast enough without a break; as each is of a day of its own, three are of more
+ *     than the two days that fluency asks
  * @param answers how many in all
+ * @param right how many of them were right
+ * @param begun when the first answer ever was given
  */
-public record ItemState(Memory memory, Instant lastCounted, List<First> recent, int answers) {
+public record ItemState(
+    Memory memory,
+    Instant counted,
+    long day,
+    int fluentInARow,
+    int answers,
+    int right,
+    Instant begun) {
   /** The stability that a fluent item has at least, in days. */
   public static final double FLUENT_STABILITY = 21;
 
-  private static final int FLUENT_ANSWERS = 3;
-  private static final double SECONDS_PER_DAY = Duration.ofDays(1).toSeconds();
+  /** How many first answers fluency looks at. */
+  public static final int FLUENT_ANSWERS = 3;
 
-  /**
-   * The first answer of a day.
-   *
-   * @param day when
-   * @param fluent whether it was right and fast enough
-   */
-  public record First(LocalDate day, boolean fluent) {}
+  private static final double NANOS_A_DAY = 86_400e9;
 
-  /** Copies the list. */
-  public ItemState {
-    recent = List.copyOf(recent);
+  /** After the first answer ever. */
+  static ItemState first(Answer answer, long day) {
+    return new ItemState(
+        Memory.first(answer.grade()),
+        answer.at(),
+        day,
+        inARow(0, answer),
+        1,
+        answer.verdict().isRight() ? 1 : 0,
+        answer.at());
   }
 
-  /** After one more answer, which is not older than those before. */
-  public static ItemState after(Optional<ItemState> before, Answer answer, ZoneId zone) {
-    First first = new First(answer.at().atZone(zone).toLocalDate(), answer.isFluent());
-    if (before.isEmpty()) {
-      return new ItemState(Memory.first(answer.grade()), answer.at(), List.of(first), 1);
-    }
-    ItemState state = before.get();
-    if (state.lastCounted.atZone(zone).toLocalDate().equals(first.day())) {
-      return new ItemState(state.memory, state.lastCounted, state.recent, state.answers + 1);
-    }
-    List<First> recent = new ArrayList<>(state.recent);
-    recent.add(first);
-    if (recent.size() > FLUENT_ANSWERS) {
-      recent.removeFirst();
+  /** After one more answer, which is not older than those before, on this day. */
+  ItemState next(Answer answer, long today) {
+    int rightNow = right + (answer.verdict().isRight() ? 1 : 0);
+    if (today == day) {
+      return new ItemState(memory, counted, day, fluentInARow, answers + 1, rightNow, begun);
     }
     return new ItemState(
-        state.memory.next(answer.grade(), state.days(answer.at())),
+        memory.next(answer.grade(), Days.between(counted, answer.at())),
         answer.at(),
-        recent,
-        state.answers + 1);
+        today,
+        inARow(fluentInARow, answer),
+        answers + 1,
+        rightNow,
+        begun);
   }
 
-  /** The chance of recall at a moment. */
+  /** An interruption voids the time, not the answer: it neither adds to the row nor ends it. */
+  private static int inARow(int before, Answer answer) {
+    if (answer.isFluent()) {
+      return Math.min(FLUENT_ANSWERS, before + 1);
+    }
+    return answer.verdict().isRight() && !answer.timing().counts() ? before : 0;
+  }
+
+  /** The chance of recall at a moment, 0 to 1. */
   public double retrievability(Instant now) {
-    return memory.retrievability(days(now));
+    return memory.retrievability(Days.between(counted, now));
+  }
+
+  /**
+   * When the chance of recall falls to the wanted one.
+   *
+   * @param wantedRetention 0.80 to 0.97
+   */
+  public Instant due(double wantedRetention) {
+    return counted.plusNanos((long) (memory.daysUntil(wantedRetention) * NANOS_A_DAY));
   }
 
   /** Whether the chance of recall has fallen to the wanted one. */
-  public boolean isDue(Instant now) {
-    return retrievability(now) <= Memory.WANTED_RETENTION;
+  public boolean isDue(Instant now, double wantedRetention) {
+    return retrievability(now) <= wantedRetention;
   }
 
-  /** Whether the hand knows it: the last three right and fast, over two days, and stable. */
+  /** Whether the hand knows it: the last three first answers right and fast, and stable. */
   public boolean isFluent() {
-    return recent.size() == FLUENT_ANSWERS
-        && recent.stream().allMatch(First::fluent)
-        && recent.stream().map(First::day).distinct().count() >= 2
-        && memory.stability() >= FLUENT_STABILITY;
-  }
-
-  private double days(Instant now) {
-    return Math.max(0, Duration.between(lastCounted, now).toSeconds() / SECONDS_PER_DAY);
+    return fluentInARow == FLUENT_ANSWERS && memory.stability() >= FLUENT_STABILITY;
   }
 }

@@ -1,7 +1,5 @@
 package polydex.recall;
 
-import java.util.List;
-
 /**
  * What is kept of an item: a power forgetting curve with a stability that grows with each success.
  *
@@ -21,16 +19,16 @@ public record Memory(double difficulty, double stability) {
   /** The greatest stability, in days: a hundred years. */
   public static final double GREATEST_STABILITY = 36500;
 
-  /** The chance of recall at which an item is due. */
-  public static final double WANTED_RETENTION = 0.90;
-
+  /** So that R(S) = 0.9; the decay of the curve is a square root. */
   private static final double FACTOR = 19.0 / 81;
-  private static final double DECAY = -0.5;
 
-  private static final List<Double> W =
-      List.of(
-          0.4872, 1.4003, 3.7145, 13.8206, 5.1618, 1.2298, 0.8975, 0.031, 1.6474, 0.1367, 1.0461,
-          2.1072, 0.0793, 0.3246, 1.587, 0.2272, 2.8755);
+  /** w0 to w16 of the formulas. */
+  private static final double[] W = {
+    0.4872, 1.4003, 3.7145, 13.8206, 5.1618, 1.2298, 0.8975, 0.031, 1.6474, 0.1367, 1.0461, 2.1072,
+    0.0793, 0.3246, 1.587, 0.2272, 2.8755
+  };
+
+  private static final double EASE = Math.exp(W[8]);
 
   /** Keeps both in their ranges. */
   public Memory {
@@ -40,7 +38,7 @@ public record Memory(double difficulty, double stability) {
 
   /** After the first answer ever. */
   public static Memory first(Grade grade) {
-    return new Memory(firstDifficulty(grade.number()), W.get(grade.number() - 1));
+    return new Memory(firstDifficulty(grade.number()), W[grade.number() - 1]);
   }
 
   /**
@@ -50,12 +48,12 @@ public record Memory(double difficulty, double stability) {
    * @return 0 to 1
    */
   public double retrievability(double days) {
-    return Math.pow(1 + FACTOR * Math.max(0, days) / stability, DECAY);
+    return 1 / Math.sqrt(1 + FACTOR * Math.max(0, days) / stability);
   }
 
   /** Days after an answer until the chance of recall has fallen to the wanted one. */
   public double daysUntil(double wantedRetention) {
-    return stability / FACTOR * (Math.pow(wantedRetention, 1 / DECAY) - 1);
+    return stability / FACTOR * (1 / (wantedRetention * wantedRetention) - 1);
   }
 
   /**
@@ -65,27 +63,22 @@ public record Memory(double difficulty, double stability) {
    */
   public Memory next(Grade grade, double days) {
     double r = retrievability(days);
-    double d =
-        W.get(7) * firstDifficulty(3)
-            + (1 - W.get(7)) * (difficulty - W.get(6) * (grade.number() - 3));
+    double d = W[7] * firstDifficulty(3) + (1 - W[7]) * (difficulty - W[6] * (grade.number() - 3));
     double s = grade == Grade.MISSED ? afterMiss(r) : afterSuccess(r, grade);
     return new Memory(d, s);
   }
 
   private static double firstDifficulty(int grade) {
-    return Math.clamp(W.get(4) - W.get(5) * (grade - 3), 1, 10);
+    return Math.clamp(W[4] - W[5] * (grade - 3), 1, 10);
   }
 
   private double afterSuccess(double r, Grade grade) {
     double growth =
-        Math.exp(W.get(8))
-            * (11 - difficulty)
-            * Math.pow(stability, -W.get(9))
-            * (Math.exp(W.get(10) * (1 - r)) - 1);
+        EASE * (11 - difficulty) * Math.pow(stability, -W[9]) * (Math.exp(W[10] * (1 - r)) - 1);
     double effort =
         switch (grade) {
-          case LABOURED -> W.get(15);
-          case PROMPT -> W.get(16);
+          case LABOURED -> W[15];
+          case PROMPT -> W[16];
           case RIGHT, MISSED -> 1;
         };
     return stability * (1 + growth * effort);
@@ -93,10 +86,10 @@ public record Memory(double difficulty, double stability) {
 
   private double afterMiss(double r) {
     double fallen =
-        W.get(11)
-            * Math.pow(difficulty, -W.get(12))
-            * (Math.pow(stability + 1, W.get(13)) - 1)
-            * Math.exp(W.get(14) * (1 - r));
+        W[11]
+            * Math.pow(difficulty, -W[12])
+            * (Math.pow(stability + 1, W[13]) - 1)
+            * Math.exp(W[14] * (1 - r));
     return Math.min(stability, fallen);
   }
 }

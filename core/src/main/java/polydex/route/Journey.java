@@ -4,17 +4,16 @@ import java.util.ArrayList;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Optional;
-import polydex.boards.Board;
+import org.jspecify.annotations.Nullable;
 import polydex.boards.Layout;
 import polydex.boards.Presses;
 import polydex.catalog.Environment.Reserved;
 import polydex.catalog.Environment.WhenBroken;
-import polydex.keys.Gesture;
 import polydex.keys.Key;
 import polydex.keys.Modifier;
 import polydex.keys.Modifiers;
 import polydex.keys.Physical;
-import polydex.keys.Step;
+import polydex.route.Passage.Reason;
 import polydex.route.Passage.Verb;
 import polydex.route.Scope.Bound;
 import polydex.route.Scope.Node;
@@ -23,7 +22,12 @@ import polydex.route.Trace.Nothing;
 import polydex.route.Trace.Outcome;
 import polydex.route.Trace.Typed;
 
-/** One gesture on its way: what the takers remember between its presses. Used once. */
+/**
+ * One gesture on its way: what the takers remember between its presses. Used once.
+ *
+ * <p>Whoever only asks how a gesture ends leaves the passages out, which is most of the work; what
+ * takers remember is made when one begins to, since most gestures are a single press.
+ */
 final class Journey {
 
   /** A sequence that a taker is in the middle of. */
@@ -33,23 +37,36 @@ final class Journey {
   private record Open(Scope scope, Modifiers held, String title) {}
 
   private final Layer boardLayer;
-  private final Board board;
+  private final BoardKeys board;
   private final List<Station> stations;
-  private final IdentityHashMap<Taker, Pending> pending = new IdentityHashMap<>();
-  private final IdentityHashMap<Taker, Open> open = new IdentityHashMap<>();
+  private final IdentityHashMap<Taker, Pending> pending = new IdentityHashMap<>(4);
+  private final IdentityHashMap<Taker, Open> open = new IdentityHashMap<>(4);
+  private final boolean told;
   private final List<Passage> passages = new ArrayList<>();
-  private final List<Outcome> results = new ArrayList<>();
+  private final List<Outcome> results = new ArrayList<>(2);
   private int index;
 
-  Journey(Layer boardLayer, Board board, List<Station> stations) {
+  /**
+   * Ready for one gesture.
+   *
+   * @param told whether the passages are wanted, or only what comes of it
+   */
+  Journey(Layer boardLayer, BoardKeys board, List<Station> stations, boolean told) {
     this.boardLayer = boardLayer;
     this.board = board;
     this.stations = stations;
+    this.told = told;
   }
 
-  Trace follow(Gesture gesture, List<Presses.Made> made) {
+  /** A taker has already come so far in a longer gesture when this one begins. */
+  void begin(Taker taker, List<Node> at) {
+    pending.put(taker, new Pending(at, List.of()));
+  }
+
+  /** What comes of these presses, in order. */
+  List<Outcome> follow(List<Presses.Made> made) {
     for (Presses.Made press : made) {
-      if (!press.stillHeld()) {
+      if (!press.stillHeld() && !open.isEmpty()) {
         open.clear();
       }
       if (passesBoard(press.what())) {
@@ -57,34 +74,60 @@ final class Journey {
       }
       index++;
     }
-    pending.forEach(
-        (taker, p) ->
-            results.add(new Nothing(taker.layer().title() + " waits for the next step.")));
-    return new Trace(gesture, passages, results);
+    for (Taker taker : pending.keySet()) {
+      results.add(new Nothing(taker.layer().title() + " waits for the next step."));
+    }
+    return results;
+  }
+
+  List<Passage> passages() {
+    return passages;
   }
 
   private boolean passesBoard(Physical press) {
-    Layout layout = stations.getFirst().layout;
-    Optional<Key> missing = press.pressedKey().filter(k -> !board.has(k));
-    Optional<Key> withFn = missing.flatMap(board::withFn);
-    if (withFn.isPresent()) {
-      Step pressed =
-          Presses.describe(
-              new Physical.Press(
-                  press.held().with(press.held().modifiers().and(Modifier.FN)), withFn.get()),
-              layout);
-      Step given = Presses.describe(press, layout);
-      passages.add(
-          new Passage(
-              index, boardLayer, pressed, Optional.of(given), Verb.CHANGES, "Fn gives this key."));
+    Key key = press instanceof Physical.Press p ? p.key() : null;
+    if (key != null && !board.has(key)) {
+      Layout layout = stations.getFirst().layout;
+      Optional<Key> withFn = board.withFn(key);
+      if (withFn.isEmpty()) {
+        drop(boardLayer, layout, press, Reason.NO_SUCH_KEY);
+        return false;
+      }
+      Modifiers withFnHeld = press.held().modifiers().and(Modifier.FN);
+      tell(
+          boardLayer,
+          layout,
+          new Physical.Press(press.held().with(withFnHeld), withFn.get()),
+          press,
+          Verb.CHANGES,
+          Reason.FN,
+          null);
       return true;
     }
-    if (missing.isPresent()) {
-      drop(boardLayer, layout, press, "This board has no such key.");
-      return false;
-    }
-    pass(boardLayer, layout, press, press, "");
+    pass(boardLayer, stations.getFirst().layout, press, press, Reason.NOTHING_SPECIAL);
     return true;
+  }
+
+  private void tell(
+      Layer layer,
+      Layout layout,
+      Physical in,
+      @Nullable Physical out,
+      Verb verb,
+      Reason why,
+      @Nullable Outcome came) {
+    if (told) {
+      passages.add(
+          new Passage(
+              index,
+              layer,
+              layout,
+              in,
+              Optional.ofNullable(out),
+              verb,
+              why,
+              Optional.ofNullable(came)));
+    }
   }
 
   private void deliver(int depth, Physical arriving) {
@@ -106,16 +149,16 @@ final class Journey {
               reserved.get().action(),
               Optional.empty(),
               false),
-          "Reserved: nothing further in ever sees it.");
+          Reason.NEVER_LET_THROUGH);
       return;
     }
-    pass(station.reservedLayer, station.layout, press, press, "");
+    pass(station.reservedLayer, station.layout, press, press, Reason.NOTHING_SPECIAL);
     if (goesToHolder(station, press)) {
       return;
     }
     boolean captured = isCaptured(station, press);
     if (captured) {
-      pass(station.desktop.layer(), station.layout, press, press, "The window captures it.");
+      pass(station.desktop.layer(), station.layout, press, press, Reason.CAPTURED);
     } else if (offer(station, station.desktop, press)) {
       return;
     }
@@ -128,10 +171,10 @@ final class Journey {
       Layer layer = station.remapLayers.get(i);
       Remapping.Result result = station.remappings.get(i).apply(press);
       if (result.out().isEmpty()) {
-        drop(layer, station.layout, press, "This key is switched off here.");
+        drop(layer, station.layout, press, Reason.SWITCHED_OFF);
         return Optional.empty();
       }
-      pass(layer, station.layout, press, result.out().get(), "");
+      pass(layer, station.layout, press, result.out().get(), Reason.NOTHING_SPECIAL);
       press = result.out().get();
       if (result.last()) {
         break;
@@ -142,6 +185,9 @@ final class Journey {
 
   /** While a sequence or hold is open on this machine, the next press goes to its holder first. */
   private boolean goesToHolder(Station station, Physical press) {
+    if (pending.isEmpty() && open.isEmpty()) {
+      return false;
+    }
     if (isBusy(station.desktop)) {
       return offer(station, station.desktop, press);
     }
@@ -174,7 +220,7 @@ final class Journey {
     Layer window = station.focused.orElseThrow().layer();
     if (!session.forwards() || station.keeps(press)) {
       if (!captured || !offer(station, station.desktop, press)) {
-        drop(window, station.layout, press, "The window does not hand it on.");
+        drop(window, station.layout, press, Reason.NOT_HANDED_ON);
       }
       return;
     }
@@ -183,26 +229,23 @@ final class Journey {
             ? station.translation.get().apply(press).out()
             : Optional.of(press);
     if (inward.isEmpty()) {
-      drop(window, station.layout, press, "The window leaves this key out.");
+      drop(window, station.layout, press, Reason.LEFT_OUT);
       return;
     }
-    pass(window, station.layout, press, inward.get(), "Handed to the machine inside.");
+    pass(window, station.layout, press, inward.get(), Reason.HANDED_IN);
     deliver(station.depth + 1, inward.get());
   }
 
   private void type(Station station, Physical press) {
     Optional<Layout.Symbol> symbol = station.typed(press);
-    Step in = Presses.describe(press, station.layout);
     if (symbol.isPresent()) {
       String text = Character.toString(symbol.get().codePoint());
-      String why =
-          symbol.get().dead()
-              ? "A dead key: it waits for the letter to sit on."
-              : "Nobody takes it, so it types \u201c" + text + "\u201d.";
-      passages.add(new Passage(index, station.typingLayer, in, Optional.empty(), Verb.TYPES, why));
-      results.add(new Typed(text));
+      Typed typed = new Typed(text);
+      Reason why = symbol.get().dead() ? Reason.DEAD_KEY : Reason.TYPED;
+      tell(station.typingLayer, station.layout, press, null, Verb.TYPES, why, typed);
+      results.add(typed);
     } else {
-      drop(station.typingLayer, station.layout, press, "Nobody takes it, and it types nothing.");
+      drop(station.typingLayer, station.layout, press, Reason.TYPES_NOTHING);
     }
   }
 
@@ -230,7 +273,7 @@ final class Journey {
     }
     if (taker.layer().kind() != Layer.Kind.SESSION) {
       // A session window says itself what it does with what its own keymap leaves.
-      pass(taker.layer(), station.layout, press, press, "");
+      pass(taker.layer(), station.layout, press, press, Reason.NOTHING_SPECIAL);
     }
     return false;
   }
@@ -247,22 +290,16 @@ final class Journey {
               winner.binding().action(),
               Optional.of(winner.binding().id()),
               winner.own());
-      take(station, taker.layer(), press, acted, winner.own() ? "One of your own bindings." : "");
+      take(
+          station, taker.layer(), press, acted, winner.own() ? Reason.OWN : Reason.NOTHING_SPECIAL);
       winner.binding().heldContext().ifPresent(c -> openHold(taker, c, press));
       return true;
     }
-    if (nodes.stream().anyMatch(Node::isPrefix)) {
+    if (Scope.goesOn(nodes)) {
       List<Physical> presses = new ArrayList<>(before);
       presses.add(press);
       pending.put(taker, new Pending(nodes, presses));
-      passages.add(
-          new Passage(
-              index,
-              taker.layer(),
-              Presses.describe(press, station.layout),
-              Optional.empty(),
-              Verb.HOLDS,
-              "It begins a longer gesture here."));
+      tell(taker.layer(), station.layout, press, null, Verb.HOLDS, Reason.LONGER, null);
       return true;
     }
     return false;
@@ -284,7 +321,7 @@ final class Journey {
     }
     Optional<Bound> bound = Scope.bound(hold.scope().first(matched.with(rest)));
     if (bound.isEmpty()) {
-      drop(taker.layer(), station.layout, press, "Not used while the modifiers are held.");
+      drop(taker.layer(), station.layout, press, Reason.NOT_IN_HOLD);
       return true;
     }
     Bound winner = bound.get();
@@ -298,16 +335,16 @@ final class Journey {
             winner.binding().action(),
             Optional.of(winner.binding().id()),
             winner.own()),
-        "");
+        Reason.NOTHING_SPECIAL);
     return true;
   }
 
   private void breakOff(Station station, Taker taker, Pending before) {
     for (Physical held : before.presses()) {
       if (taker.whenBroken() == WhenBroken.SWALLOW) {
-        drop(taker.layer(), station.layout, held, "The longer gesture did not go on.");
+        drop(taker.layer(), station.layout, held, Reason.BROKEN_OFF);
       } else {
-        pass(taker.layer(), station.layout, held, held, "The longer gesture did not go on.");
+        pass(taker.layer(), station.layout, held, held, Reason.BROKEN_OFF);
         boolean captured = isCaptured(station, held);
         if (taker.layer().kind() == Layer.Kind.DESKTOP) {
           afterDesktop(station, held, captured);
@@ -318,27 +355,20 @@ final class Journey {
     }
   }
 
-  private void pass(Layer layer, Layout layout, Physical in, Physical out, String why) {
-    Verb verb = in.equals(out) ? Verb.PASSES : Verb.CHANGES;
-    passages.add(
-        new Passage(
-            index,
-            layer,
-            Presses.describe(in, layout),
-            Optional.of(Presses.describe(out, layout)),
-            verb,
-            why));
+  private void pass(Layer layer, Layout layout, Physical in, Physical out, Reason why) {
+    if (told) {
+      tell(layer, layout, in, out, in.equals(out) ? Verb.PASSES : Verb.CHANGES, why, null);
+    }
   }
 
-  private void drop(Layer layer, Layout layout, Physical press, String why) {
-    Step in = Presses.describe(press, layout);
-    passages.add(new Passage(index, layer, in, Optional.empty(), Verb.DROPS, why));
-    results.add(new Nothing(why));
+  private void drop(Layer layer, Layout layout, Physical press, Reason why) {
+    Nothing nothing = new Nothing(why.sentence());
+    tell(layer, layout, press, null, Verb.DROPS, why, nothing);
+    results.add(nothing);
   }
 
-  private void take(Station station, Layer layer, Physical press, Acted acted, String why) {
-    Step in = Presses.describe(press, station.layout);
-    passages.add(new Passage(index, layer, in, Optional.empty(), Verb.TAKES, why));
+  private void take(Station station, Layer layer, Physical press, Acted acted, Reason why) {
+    tell(layer, station.layout, press, null, Verb.TAKES, why, acted);
     results.add(acted);
   }
 }

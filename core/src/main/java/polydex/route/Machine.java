@@ -3,6 +3,8 @@ package polydex.route;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
 import polydex.catalog.Binding;
 import polydex.catalog.Version;
 import polydex.keys.Gesture;
@@ -103,6 +105,74 @@ public record Machine(
           other);
     }
 
+    /** The same in full screen, or not. */
+    public Session inFullScreen(boolean full) {
+      return new Session(
+          application,
+          version,
+          capture,
+          full,
+          kept,
+          sent,
+          forwards,
+          translation,
+          tapDelayMillis,
+          inner);
+    }
+
+    /** The same capturing at other times. */
+    public Session capturing(Capture when) {
+      return new Session(
+          application,
+          version,
+          when,
+          fullScreen,
+          kept,
+          sent,
+          forwards,
+          translation,
+          tapDelayMillis,
+          inner);
+    }
+
+    /** The same with a stroke sent in, or kept by the host, and in no other list. */
+    public Session directing(Gesture stroke, boolean in) {
+      return new Session(
+          application,
+          version,
+          capture,
+          fullScreen,
+          in ? without(kept, stroke) : and(kept, stroke),
+          in ? and(sent, stroke) : without(sent, stroke),
+          forwards || in,
+          translation,
+          tapDelayMillis,
+          inner);
+    }
+
+    /** The same keeping taps of modifiers back for so many milliseconds. */
+    public Session delayingTaps(int millis) {
+      return new Session(
+          application,
+          version,
+          capture,
+          fullScreen,
+          kept,
+          sent,
+          forwards,
+          translation,
+          millis,
+          inner);
+    }
+
+    private static List<Gesture> and(List<Gesture> list, Gesture more) {
+      return Stream.concat(list.stream(), Stream.of(more)).distinct().toList();
+    }
+
+    private static List<Gesture> without(List<Gesture> list, Gesture less) {
+      return list.stream().filter(Predicate.not(less::equals)).toList();
+    }
+
     boolean capturesNow() {
       return capture == Capture.ALWAYS || (capture == Capture.FULL_SCREEN && fullScreen);
     }
@@ -135,6 +205,17 @@ public record Machine(
   /** The same with other built-in bindings switched off, by their ids. */
   public Machine withSwitchedOff(Set<String> ids) {
     return new Machine(title, platform, version, layout, remaps, own, ids, options, focus);
+  }
+
+  /** The same with other bindings of the user's own. */
+  public Machine withOwn(List<Binding> others) {
+    return new Machine(
+        title, platform, version, layout, remaps, others, switchedOff, options, focus);
+  }
+
+  /** The same with other remaps. */
+  public Machine withRemaps(List<Remap> others) {
+    return new Machine(title, platform, version, layout, others, own, switchedOff, options, focus);
   }
 
   /** The same with something else in focus. */

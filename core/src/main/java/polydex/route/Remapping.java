@@ -1,8 +1,11 @@
 package polydex.route;
 
 import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import polydex.boards.Layout;
 import polydex.boards.Presses;
 import polydex.keys.Held;
@@ -37,6 +40,33 @@ final class Remapping {
       }
     }
     keyRules = remap.keyRules();
+  }
+
+  /** Whether a rule is about the left or the right modifier only. */
+  boolean tellsSides() {
+    return keyRules.stream()
+            .anyMatch(
+                r -> r.from() instanceof ModifierPart(var _, Side side) && side != Side.EITHER)
+        || strokes.stream()
+            .map(s -> s.from().held().modifiers())
+            .anyMatch(m -> !m.equals(m.eitherSide()));
+  }
+
+  List<KeyRule> keyRules() {
+    return keyRules;
+  }
+
+  /** The strokes that a rule about whole strokes makes into one of these. */
+  Set<Physical> strokesTo(Set<Physical> wanted) {
+    Set<Physical> plain = new HashSet<>();
+    wanted.forEach(p -> plain.add(p.eitherSide()));
+    Set<Physical> found = new LinkedHashSet<>();
+    for (Stroke stroke : strokes) {
+      if (plain.contains(stroke.to().eitherSide())) {
+        found.addAll(Undo.withSides(stroke.from()));
+      }
+    }
+    return found;
   }
 
   Result apply(Physical in) {

@@ -1,12 +1,12 @@
 package polydex.route;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import polydex.catalog.Binding;
+import polydex.keys.Modifiers;
 import polydex.keys.Physical;
 
 /**
@@ -28,10 +28,6 @@ final class Scope {
 
     private Node(Physical required) {
       this.required = required;
-    }
-
-    boolean isPrefix() {
-      return !next.isEmpty();
     }
   }
 
@@ -70,6 +66,9 @@ final class Scope {
 
   /** Where a press leads from these places. */
   static List<Node> next(List<Node> from, Physical press) {
+    if (from.size() == 1) {
+      return matching(from.getFirst().next, press);
+    }
     List<Node> found = new ArrayList<>();
     for (Node node : from) {
       found.addAll(matching(node.next, press));
@@ -79,7 +78,23 @@ final class Scope {
 
   /** What is bound to exactly what led here; of several the first in the keymap. */
   static Optional<Bound> bound(List<Node> nodes) {
-    return nodes.stream().flatMap(n -> n.here.stream()).min(Comparator.comparingInt(Bound::rank));
+    Bound first = null;
+    for (Node node : nodes) {
+      if (!node.here.isEmpty() && (first == null || node.here.getFirst().rank() < first.rank())) {
+        first = node.here.getFirst();
+      }
+    }
+    return Optional.ofNullable(first);
+  }
+
+  /** Whether something longer begins with what led here. */
+  static boolean goesOn(List<Node> nodes) {
+    for (Node node : nodes) {
+      if (!node.next.isEmpty()) {
+        return true;
+      }
+    }
+    return false;
   }
 
   private static List<Node> matching(Map<Physical, List<Node>> level, Physical press) {
@@ -87,8 +102,16 @@ final class Scope {
     if (nodes == null) {
       return List.of();
     }
-    return nodes.stream()
-        .filter(n -> press.held().modifiers().satisfy(n.required.held().modifiers()))
-        .toList();
+    Modifiers held = press.held().modifiers();
+    List<Node> found = nodes;
+    for (int i = 0; i < nodes.size(); i++) {
+      boolean fits = held.satisfy(nodes.get(i).required.held().modifiers());
+      if (!fits && found == nodes) {
+        found = new ArrayList<>(nodes.subList(0, i));
+      } else if (fits && found != nodes) {
+        found.add(nodes.get(i));
+      }
+    }
+    return found;
   }
 }

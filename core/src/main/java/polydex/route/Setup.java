@@ -43,6 +43,28 @@ public record Setup(String id, String title, String board, Machine machine) {
     return new Setup(id, title, board, withContexts(machine, contexts));
   }
 
+  /** Whether a window that holds a machine stands on the way. */
+  public boolean hasWindow() {
+    return machine.focus() instanceof Machine.Session;
+  }
+
+  /** Whether any window on the way fills the screen. */
+  public boolean fillsTheScreen() {
+    return machines().stream()
+        .anyMatch(m -> m.focus() instanceof Machine.Session s && s.fullScreen());
+  }
+
+  /** The same with all windows that hold machines in full screen, or none. */
+  public Setup withFullScreen(boolean full) {
+    return new Setup(id, title, board, withFullScreen(machine, full));
+  }
+
+  private static Machine withFullScreen(Machine machine, boolean full) {
+    return machine.focus() instanceof Machine.Session s
+        ? machine.with(s.inFullScreen(full).with(withFullScreen(s.inner(), full)))
+        : machine;
+  }
+
   private static Machine withContexts(Machine machine, List<String> contexts) {
     return switch (machine.focus()) {
       case Machine.Bare _ -> machine;

@@ -3,32 +3,36 @@ package polydex.route;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
-import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import polydex.catalog.Binding;
 import polydex.catalog.Environment;
+import polydex.catalog.MenuKeys;
 import polydex.catalog.Version;
 import polydex.keys.Gesture;
 import polydex.keys.Held;
 import polydex.keys.Step;
+import polydex.route.Trace.Outcome;
 
 /**
  * Every binding that a setup can show, traced from the fingers: what conflicts and reach are read
  * from.
  *
  * <p>Bindings of a context of the focused application are traced with that context active; inner
- * steps of a hold are traced behind the stroke that opens it. O(bindings · layers).
+ * steps of a hold are traced behind the stroke that opens it. Only the ends are kept, since of
+ * nearly all bindings nobody asks for the way. O(bindings · layers).
  */
 public final class SetupTraces {
   private final Tracer tracer;
   private final World world;
   private final Setup setup;
   private final List<TracedBinding> all = new ArrayList<>();
+  private final List<TracedBinding> absent = new ArrayList<>();
 
   private SetupTraces(Setup setup, World world) {
     this.setup = setup;
@@ -39,15 +43,13 @@ public final class SetupTraces {
       Machine machine = machines.get(depth);
       Layer desktop = layer(depth, Layer.Kind.DESKTOP);
       for (Binding binding : machine.own()) {
-        add(tracer, desktop, machine.platform(), binding, true);
+        add(all, tracer, desktop, machine.platform(), binding, true);
       }
-      addKeymap(
-          _ -> tracer,
-          desktop,
-          machine.platform(),
-          b ->
-              !machine.switchedOff().contains(b.id())
-                  && exists(b, machine.version(), machine.options()));
+      List<Binding> on =
+          world.catalog().bindings(machine.platform()).stream()
+              .filter(b -> !machine.switchedOff().contains(b.id()))
+              .toList();
+      addKeymap(_ -> tracer, desktop, machine.platform(), on, machine.version(), machine.options());
       addFocused(depth, machine);
     }
   }
@@ -71,9 +73,22 @@ public final class SetupTraces {
     return setup;
   }
 
-  /** Every binding, in the order of the layers and of their keymaps. */
+  /** What the setup is made of. */
+  public World world() {
+    return world;
+  }
+
+  /** Every binding, in the order of the layers and of their keymaps; access keys of menus last. */
   public List<TracedBinding> all() {
     return List.copyOf(all);
+  }
+
+  /**
+   * Bindings of the keymaps that do not exist in the versions or with the options of this setup,
+   * with what their gestures do here instead.
+   */
+  public List<TracedBinding> absent() {
+    return List.copyOf(absent);
   }
 
   /** For each action that can be caused here the bindings that cause it, the easiest first. */
@@ -88,27 +103,32 @@ public final class SetupTraces {
     return gesture.presses() + gesture.modifierPresses();
   }
 
-  private static boolean exists(Binding binding, Version version, Set<String> options) {
-    return binding.when().holds(version, options);
-  }
-
   private void addFocused(int depth, Machine machine) {
     switch (machine.focus()) {
       case Machine.Bare _ -> {}
       case Machine.Running r -> {
         Map<String, Tracer> tracers = new HashMap<>();
+        Layer layer = layer(depth, Layer.Kind.APPLICATION);
         addKeymap(
             context -> tracers.computeIfAbsent(context, c -> tracer.withContexts(List.of(c))),
-            layer(depth, Layer.Kind.APPLICATION),
+            layer,
             r.application(),
-            b -> exists(b, r.version(), r.options()));
+            world.catalog().bindings(r.application()),
+            r.version(),
+            r.options());
+        Environment application = world.catalog().environment(r.application()).orElseThrow();
+        for (Binding key : MenuKeys.of(application, tracer.stations().get(depth).platform)) {
+          add(all, tracer, layer, r.application(), key, false);
+        }
       }
       case Machine.Session s ->
           addKeymap(
               _ -> tracer,
               layer(depth, Layer.Kind.SESSION),
               s.application(),
-              b -> exists(b, s.version(), Set.of()));
+              world.catalog().bindings(s.application()),
+              s.version(),
+              Set.of());
     }
   }
 
@@ -116,39 +136,71 @@ public final class SetupTraces {
       Function<String, Tracer> tracers,
       Layer layer,
       String environmentId,
-      Predicate<Binding> isOn) {
+      List<Binding> bindings,
+      Version version,
+      Set<String> options) {
     Environment environment = world.catalog().environment(environmentId).orElseThrow();
-    List<Binding> bindings = world.catalog().bindings(environmentId).stream().filter(isOn).toList();
-    Map<String, Binding> openers =
-        bindings.stream()
-            .filter(b -> b.heldContext().isPresent())
-            .collect(Collectors.toMap(b -> b.heldContext().orElseThrow(), b -> b, (a, _) -> a));
+    Map<String, Binding> openers = new LinkedHashMap<>();
     for (Binding binding : bindings) {
+      if (binding.heldContext().isPresent() && binding.when().holds(version, options)) {
+        openers.putIfAbsent(binding.heldContext().get(), binding);
+      }
+    }
+    for (Binding binding : bindings) {
+      List<TracedBinding> into = binding.when().holds(version, options) ? all : absent;
       Binding opener = openers.get(binding.context());
       if (opener == null) {
-        add(tracers.apply(binding.context()), layer, environmentId, binding, false);
+        add(into, tracers.apply(binding.context()), layer, environmentId, binding, false);
       } else if (environment.context(opener.context()).isPresent()) {
-        addInner(tracers.apply(opener.context()), layer, environmentId, opener, binding);
+        addInner(into, tracers.apply(opener.context()), layer, environmentId, opener, binding);
       }
     }
   }
 
-  private void add(Tracer with, Layer layer, String environment, Binding binding, boolean own) {
+  private static void add(
+      List<TracedBinding> into,
+      Tracer with,
+      Layer layer,
+      String environment,
+      Binding binding,
+      boolean own) {
     for (Gesture member : binding.gesture().expand()) {
-      all.add(new TracedBinding(layer, environment, binding, own, member, with.trace(member)));
+      into.add(traced(with, layer, environment, binding, own, member, 0));
     }
   }
 
-  private void addInner(
-      Tracer with, Layer layer, String environment, Binding opener, Binding binding) {
+  private static void addInner(
+      List<TracedBinding> into,
+      Tracer with,
+      Layer layer,
+      String environment,
+      Binding opener,
+      Binding binding) {
     for (Gesture member : binding.gesture().expand()) {
       inside(opener.gesture().expand().getFirst(), member)
-          .ifPresent(
-              whole ->
-                  all.add(
-                      new TracedBinding(
-                          layer, environment, binding, false, whole, with.trace(whole))));
+          .ifPresent(whole -> into.add(traced(with, layer, environment, binding, false, whole, 1)));
     }
+  }
+
+  private static TracedBinding traced(
+      Tracer with,
+      Layer layer,
+      String environment,
+      Binding binding,
+      boolean own,
+      Gesture gesture,
+      int opening) {
+    List<Outcome> results = with.results(gesture);
+    return new TracedBinding(
+        layer,
+        environment,
+        binding,
+        own,
+        gesture,
+        opening,
+        with,
+        results.getLast(),
+        results.size() == 1 + opening);
   }
 
   /** The hold that makes inner steps after the stroke that opens it. */

@@ -19,6 +19,7 @@ import polydex.catalog.Context;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.Platform;
 import polydex.catalog.Environment.Reserved;
+import polydex.catalog.MenuKeys;
 import polydex.catalog.Version;
 import polydex.keys.Gesture;
 import polydex.keys.Modifier;
@@ -42,6 +43,11 @@ final class Station {
   final Optional<Taker> focused;
 
   final Optional<Remapping> translation;
+  private Optional<Scope> menus = Optional.empty();
+
+  /** Whether a binding or a remap here tells the left modifier from the right one. */
+  private boolean sides;
+
   private final Map<Physical, Reserved> reserved;
   private final Set<Physical> kept;
   private final Set<Physical> sent;
@@ -85,7 +91,8 @@ final class Station {
                     r.application(),
                     r.version(),
                     r.options(),
-                    r.contexts()));
+                    r.contexts(),
+                    true));
         translation = Optional.empty();
       }
       case Machine.Session s -> {
@@ -96,12 +103,24 @@ final class Station {
                     s.application(),
                     s.version(),
                     Set.of(),
-                    List.of(Context.ANYWHERE.id())));
+                    List.of(Context.ANYWHERE.id()),
+                    false));
         translation = s.translation().map(t -> new Remapping(t, layout));
         s.kept().forEach(g -> single(g).ifPresent(kept::add));
         s.sent().forEach(g -> single(g).ifPresent(sent::add));
       }
     }
+  }
+
+  private static boolean namesASide(Physical press) {
+    Modifiers m = press.held().modifiers();
+    return !m.equals(m.eitherSide());
+  }
+
+  boolean tellsSides() {
+    return sides
+        || remappings.stream().anyMatch(Remapping::tellsSides)
+        || translation.filter(Remapping::tellsSides).isPresent();
   }
 
   /** The layers from the outside in. */
@@ -118,15 +137,17 @@ final class Station {
   }
 
   Optional<Reserved> reserved(Physical press) {
-    return Optional.ofNullable(reserved.get(matched(press).eitherSide()));
+    return reserved.isEmpty()
+        ? Optional.empty()
+        : Optional.ofNullable(reserved.get(matched(press).eitherSide()));
   }
 
   boolean keeps(Physical press) {
-    return kept.contains(matched(press).eitherSide());
+    return !kept.isEmpty() && kept.contains(matched(press).eitherSide());
   }
 
   boolean sends(Physical press) {
-    return sent.contains(matched(press).eitherSide());
+    return !sent.isEmpty() && sent.contains(matched(press).eitherSide());
   }
 
   /** The press as keymaps of this platform see it: AltGr may be Ctrl and Alt to them. */
@@ -173,10 +194,42 @@ final class Station {
   }
 
   private Taker application(
-      Layer layer, String id, Version version, Set<String> options, List<String> contexts) {
+      Layer layer,
+      String id,
+      Version version,
+      Set<String> options,
+      List<String> contexts,
+      boolean withMenus) {
     Environment environment = catalog.environment(id).orElseThrow();
     Map<String, Scope> scopes = scopes(environment, b -> b.when().holds(version, options));
-    return new Taker(layer, asked(environment, scopes, contexts), scopes, environment.whenBroken());
+    List<Scope> asked = asked(environment, scopes, contexts);
+    menus = withMenus ? menus(environment) : Optional.empty();
+    return new Taker(
+        layer,
+        Stream.concat(asked.stream(), menus.stream()).toList(),
+        scopes,
+        environment.whenBroken());
+  }
+
+  /** The access keys of the menus, which are asked after everything else. */
+  private Optional<Scope> menus(Environment application) {
+    List<Binding> keys = MenuKeys.of(application, platform);
+    if (keys.isEmpty()) {
+      return Optional.empty();
+    }
+    Scope scope = new Scope();
+    keys.forEach(k -> index(scope, application, k, false));
+    return Optional.of(scope);
+  }
+
+  /** Where these presses lead in the menus. */
+  List<Scope.Node> inMenus(List<Physical> presses) {
+    List<Scope.Node> at = List.of();
+    for (int i = 0; i < presses.size(); i++) {
+      Physical press = matched(presses.get(i));
+      at = i == 0 ? menus.map(m -> m.first(press)).orElse(List.of()) : Scope.next(at, press);
+    }
+    return at;
   }
 
   /** The scopes of these contexts and of those around them, the outermost last. */
@@ -210,15 +263,23 @@ final class Station {
     kept = other.kept;
     sent = other.sent;
     catalog = other.catalog;
+    menus = other.menus;
+    sides = other.sides;
     focused =
         other.focused.map(
             taker ->
                 new Taker(
                     taker.layer(),
-                    asked(
-                        catalog.environment(machine.application().orElseThrow()).orElseThrow(),
-                        taker.heldContexts(),
-                        contexts),
+                    Stream.concat(
+                            asked(
+                                catalog
+                                    .environment(machine.application().orElseThrow())
+                                    .orElseThrow(),
+                                taker.heldContexts(),
+                                contexts)
+                                .stream(),
+                            menus.stream())
+                        .toList(),
                     taker.heldContexts(),
                     taker.whenBroken()));
   }
@@ -242,9 +303,11 @@ final class Station {
       // What the layout can't type is never pressed here, so it has no place in the index.
       Presses.physical(member, layout)
           .ifPresent(
-              list ->
-                  scope.add(
-                      list.stream().map(this::matched).toList(), environment.id(), binding, own));
+              list -> {
+                sides |= list.stream().anyMatch(Station::namesASide);
+                scope.add(
+                    list.stream().map(this::matched).toList(), environment.id(), binding, own);
+              });
     }
   }
 

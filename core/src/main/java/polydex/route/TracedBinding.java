@@ -2,6 +2,8 @@ package polydex.route;
 
 import polydex.catalog.Binding;
 import polydex.keys.Gesture;
+import polydex.route.Trace.Acted;
+import polydex.route.Trace.Outcome;
 
 /**
  * A binding of a setup with what happens when its gesture is pressed there.
@@ -10,14 +12,33 @@ import polydex.keys.Gesture;
  * @param environment the id of the platform or application that has it
  * @param binding the binding
  * @param own whether it is one of the user's own
- * @param gesture what is pressed: the binding's, or one member of its family
- * @param trace what happens
+ * @param gesture what is pressed: the binding's, or one member of its family; inner steps of a hold
+ *     behind the stroke that opens it
+ * @param opening how many presses of it only open the hold in which the binding's own are made
+ * @param tracer follows it, with the binding's context active
+ * @param outcome what came of it at the end
+ * @param alone whether nothing else came of it before, but what the opening presses do
  */
 public record TracedBinding(
-    Layer layer, String environment, Binding binding, boolean own, Gesture gesture, Trace trace) {
+    Layer layer,
+    String environment,
+    Binding binding,
+    boolean own,
+    Gesture gesture,
+    int opening,
+    Tracer tracer,
+    Outcome outcome,
+    boolean alone) {
 
-  /** Whether pressing it ends in its action. */
+  /** Whether pressing it ends in its action, on the machine of its layer. */
   public boolean works() {
-    return trace.does(binding.action());
+    return outcome instanceof Acted a
+        && a.action().equals(binding.action())
+        && a.layer().depth() == layer.depth();
+  }
+
+  /** The way that it takes, followed anew. */
+  public Trace trace() {
+    return tracer.trace(gesture);
   }
 }

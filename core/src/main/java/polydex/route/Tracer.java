@@ -2,11 +2,16 @@ package polydex.route;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import polydex.boards.Board;
 import polydex.boards.Layout;
 import polydex.boards.Presses;
+import polydex.catalog.Environment.Platform;
 import polydex.keys.Gesture;
+import polydex.keys.Physical;
 import polydex.route.Layer.Kind;
+import polydex.route.Scope.Node;
+import polydex.route.Trace.Outcome;
 
 /**
  * Follows gestures through one setup.
@@ -18,22 +23,28 @@ import polydex.route.Layer.Kind;
  */
 public final class Tracer {
   private final Setup setup;
-  private final Board board;
+  private final BoardKeys board;
   private final Layer boardLayer;
   private final List<Station> stations;
 
+  /** What the focused application has seen already: nothing, or the opening of a menu. */
+  private final List<Node> begun;
+
   private Tracer(Setup setup, World world) {
     this.setup = setup;
-    this.board = world.boards().get(setup.board());
-    this.boardLayer = new Layer(0, Kind.BOARD, board.title(), setup.machine().title());
+    Board under = world.boards().get(setup.board());
+    this.board = new BoardKeys(under);
+    this.boardLayer = new Layer(0, Kind.BOARD, under.title(), setup.machine().title());
     this.stations = Station.of(setup, world);
+    this.begun = List.of();
   }
 
-  private Tracer(Setup setup, Board board, Layer boardLayer, List<Station> stations) {
+  private Tracer(Tracer like, Setup setup, List<Station> stations, List<Node> begun) {
     this.setup = setup;
-    this.board = board;
-    this.boardLayer = boardLayer;
+    this.board = like.board;
+    this.boardLayer = like.boardLayer;
     this.stations = stations;
+    this.begun = begun;
   }
 
   /**
@@ -60,7 +71,22 @@ public final class Tracer {
     if (setup.innermost().focus() instanceof Machine.Running) {
       changed.set(changed.size() - 1, changed.getLast().withContexts(contexts));
     }
-    return new Tracer(setup.withContexts(contexts), board, boardLayer, List.copyOf(changed));
+    return new Tracer(this, setup.withContexts(contexts), List.copyOf(changed), List.of());
+  }
+
+  /**
+   * A tracer for the same setup while a menu of the focused application stands open, which goes on
+   * with what is pressed before anyone else on its machine.
+   *
+   * @param opener what opens it, as {@link polydex.catalog.MenuKeys#openers} says
+   */
+  public Tracer withMenuOpen(Gesture opener) {
+    Station last = stations.getLast();
+    List<Node> at =
+        Presses.physical(opener, last.layout)
+            .map(presses -> last.inMenus(presses))
+            .orElse(List.of());
+    return new Tracer(this, setup, stations, at);
   }
 
   /** The setup that is traced. */
@@ -88,10 +114,47 @@ public final class Tracer {
    */
   public Trace trace(Gesture gesture) {
     return switch (Presses.of(gesture, layout())) {
-      case Presses.Typable(List<Presses.Made> made) ->
-          new Journey(boardLayer, board, stations).follow(gesture, made);
+      case Presses.Typable(List<Presses.Made> made) -> {
+        Journey journey = journey(true);
+        List<Outcome> results = journey.follow(made);
+        yield new Trace(gesture, journey.passages(), results);
+      }
       case Presses.Untypable(String reason) ->
           new Trace(gesture, List.of(), List.of(new Trace.Nothing(reason)));
     };
+  }
+
+  /** What comes of a gesture, in order, without the path; at a fraction of the cost. */
+  public List<Outcome> results(Gesture gesture) {
+    return switch (Presses.of(gesture, layout())) {
+      case Presses.Typable(List<Presses.Made> made) -> results(made);
+      case Presses.Untypable(String reason) -> List.of(new Trace.Nothing(reason));
+    };
+  }
+
+  List<Outcome> results(List<Presses.Made> made) {
+    return journey(false).follow(made);
+  }
+
+  private Journey journey(boolean told) {
+    Journey journey = new Journey(boardLayer, board, stations, told);
+    if (!begun.isEmpty()) {
+      stations.getLast().focused.ifPresent(t -> journey.begin(t, begun));
+    }
+    return journey;
+  }
+
+  /** What the layout of a machine would type for a press there, if nobody took it. */
+  public Optional<Layout.Symbol> typing(int depth, Physical press) {
+    return stations.get(depth).typed(press);
+  }
+
+  /** The platform of a machine. */
+  public Platform platform(int depth) {
+    return stations.get(depth).platform;
+  }
+
+  List<Station> stations() {
+    return stations;
   }
 }

@@ -10,6 +10,9 @@ import java.util.Set;
 import polydex.boards.Board;
 import polydex.boards.Layout;
 import polydex.catalog.Catalog;
+import polydex.conflict.Accepted;
+import polydex.conflict.Situation;
+import polydex.recall.Learning;
 import polydex.route.Setup;
 import polydex.route.World;
 
@@ -20,16 +23,25 @@ import polydex.route.World;
  * @param setups by id, in the order in which they are shown
  * @param current the id of the setup in use; none where there is no setup
  * @param remembered what was learnt while lists were brought in
+ * @param learning what was said about what to learn
+ * @param accepted conflicts that the person lives with
  */
 public record Workspace(
-    World world, Map<String, Setup> setups, Optional<String> current, Remembered remembered) {
+    World world,
+    Map<String, Setup> setups,
+    Optional<String> current,
+    Remembered remembered,
+    Learning learning,
+    Accepted accepted) {
   /** Nothing yet. */
   public static final Workspace EMPTY =
       new Workspace(
           new World(Catalog.EMPTY, Map.of(), Map.of()),
           Map.of(),
           Optional.empty(),
-          Remembered.NOTHING);
+          Remembered.NOTHING,
+          Learning.NOTHING,
+          Accepted.NONE);
 
   /** Keeps the order of the setups, and lets go of a choice that is no longer there. */
   public Workspace {
@@ -50,7 +62,9 @@ public record Workspace(
         new World(catalog, boardsById, layoutsById),
         setupsById,
         Optional.empty(),
-        Remembered.NOTHING);
+        Remembered.NOTHING,
+        Learning.NOTHING,
+        Accepted.NONE);
   }
 
   /** Keymaps of platforms and applications. */
@@ -70,27 +84,58 @@ public record Workspace(
     return used;
   }
 
+  /** The setups in which an environment stands. */
+  public List<Setup> setupsWith(String environment) {
+    return setups.values().stream().filter(s -> s.environments().contains(environment)).toList();
+  }
+
   /** The same with other keymaps. */
   public Workspace with(Catalog catalog) {
     return new Workspace(
-        new World(catalog, world.boards(), world.layouts()), setups, current, remembered);
+        new World(catalog, world.boards(), world.layouts()),
+        setups,
+        current,
+        remembered,
+        learning,
+        accepted);
   }
 
   /** The same with a setup added, or replaced where its id is known. */
   public Workspace with(Setup setup) {
     Map<String, Setup> more = new LinkedHashMap<>(setups);
     more.put(setup.id(), setup);
-    return new Workspace(world, more, current, remembered);
+    return new Workspace(world, more, current, remembered, learning, accepted);
   }
 
   /** The same with another setup in use. */
   public Workspace using(Optional<String> setupId) {
-    return new Workspace(world, setups, setupId, remembered);
+    return new Workspace(world, setups, setupId, remembered, learning, accepted);
   }
 
   /** The same with something else remembered. */
   public Workspace with(Remembered other) {
-    return new Workspace(world, setups, current, other);
+    return new Workspace(world, setups, current, other, learning, accepted);
+  }
+
+  /** The same with something else said about learning. */
+  public Workspace with(Learning other) {
+    return new Workspace(world, setups, current, remembered, other, accepted);
+  }
+
+  /** The same with other conflicts accepted. */
+  public Workspace with(Accepted other) {
+    return new Workspace(world, setups, current, remembered, learning, other);
+  }
+
+  /** What fixes of conflicts change. */
+  public Situation situation() {
+    return new Situation(world, setups);
+  }
+
+  /** The same with other keymaps and setups. */
+  public Workspace with(Situation situation) {
+    return new Workspace(
+        situation.world(), situation.setups(), current, remembered, learning, accepted);
   }
 
   /** The same with a board added, or replaced where its id is known. */
@@ -98,7 +143,12 @@ public record Workspace(
     Map<String, Board> more = new LinkedHashMap<>(world.boards());
     more.put(board.id(), board);
     return new Workspace(
-        new World(world.catalog(), more, world.layouts()), setups, current, remembered);
+        new World(world.catalog(), more, world.layouts()),
+        setups,
+        current,
+        remembered,
+        learning,
+        accepted);
   }
 
   /** The same with a layout added, or replaced where its id is known. */
@@ -106,6 +156,11 @@ public record Workspace(
     Map<String, Layout> more = new LinkedHashMap<>(world.layouts());
     more.put(layout.id(), layout);
     return new Workspace(
-        new World(world.catalog(), world.boards(), more), setups, current, remembered);
+        new World(world.catalog(), world.boards(), more),
+        setups,
+        current,
+        remembered,
+        learning,
+        accepted);
   }
 }

@@ -36,7 +36,7 @@ class ComparisonTest {
         new Version("1"),
         List.of(Context.ANYWHERE),
         WhenBroken.SWALLOW,
-        new Platform(Map.of(), List.of(), false, Set.of(), primary, Optional.empty()));
+        new Platform(Map.of(), List.of(), false, Set.of(), primary, Optional.empty(), Set.of()));
   }
 
   private static Environment app(String id, String platform) {

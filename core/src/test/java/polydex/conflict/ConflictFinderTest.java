@@ -11,7 +11,6 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import polydex.catalog.Action.Harm;
 import polydex.catalog.Binding;
 import polydex.keys.Gesture;
 import polydex.route.Machine;
@@ -24,7 +23,7 @@ import polydex.route.Worlds;
 class ConflictFinderTest {
 
   private static List<Conflict> find(World world, Setup setup) {
-    return ConflictFinder.find(world, SetupTraces.of(setup, world), _ -> 5);
+    return ConflictFinder.find(SetupTraces.of(setup, world), Person.of(_ -> 5));
   }
 
   private static List<String> said(World world, Setup setup) {
@@ -34,10 +33,10 @@ class ConflictFinderTest {
                 "%s %s %s: %s by %s"
                     .formatted(
                         c.kind(),
-                        c.loser().binding().action(),
+                        c.loser().action(),
                         c.loser().gesture(),
-                        c.instead(),
-                        c.winnerEnvironment()))
+                        Conflict.what(c.instead()),
+                        c.winner().map(Conflict.Party::environment).orElse("-")))
         .toList();
   }
 
@@ -50,8 +49,7 @@ class ConflictFinderTest {
             .build();
     assertThat(said(world, setup(machine("desk", in("app")))))
         .containsExactlyInAnyOrder(
-            "INTERCEPTED duplicate Ctrl+D: show by desk",
-            "INTERCEPTED quit Ctrl+Q: reserved by desk");
+            "INTERCEPTED duplicate Ctrl+D: show by desk", "RESERVED quit Ctrl+Q: reserved by desk");
   }
 
   @Test
@@ -65,19 +63,20 @@ class ConflictFinderTest {
         Worlds.withOwn(
             machine("desk", in("app")), Binding.of("own", "stamp", Gesture.parse("Ctrl+D")));
     assertThat(find(world, setup(m)))
+        .filteredOn(c -> c.kind() == Conflict.Kind.INTERCEPTED)
         .singleElement()
         .satisfies(
             c -> {
-              assertThat(c.instead()).isEqualTo("stamp");
+              assertThat(Conflict.what(c.instead())).isEqualTo("stamp");
               assertThat(ConflictSentence.of(c, world.catalog()))
                   .isEqualTo(
-                      "Ctrl+D: You want “duplicate” in app, but desk takes it for “stamp”."
+                      "Ctrl+D: You want “duplicate” in app, but desk takes it: “stamp” happens."
                           + " No other gesture reaches it here.");
             });
   }
 
   @Test
-  void aHostThatIsCapturedInterceptsNothing() {
+  void aHostThatIsCapturedLosesItsOwn() {
     World world =
         new Worlds()
             .platform("host", plain(), "Ctrl+D = show")
@@ -87,7 +86,7 @@ class ConflictFinderTest {
             .build();
     Machine guest = machine("guest", in("app"));
     assertThat(said(world, setup(machine("host", session("remote", Capture.ALWAYS, guest)))))
-        .isEmpty();
+        .containsExactly("INTERCEPTED show Ctrl+D: duplicate by -");
     assertThat(said(world, setup(machine("host", session("remote", Capture.NEVER, guest)))))
         .containsExactly("INTERCEPTED duplicate Ctrl+D: show by host");
   }
@@ -152,14 +151,15 @@ class ConflictFinderTest {
   @ParameterizedTest
   @CsvSource({
     // 100 * harm * way out * (1 - 1 / (1 + u / 5))
-    "LOSES_WORK, false, 5, 50",
-    "VISIBLE, false, 5, 25",
-    "VISIBLE, true, 5, 8",
-    "VISIBLE, false, 1, 8",
-    "LOSES_WORK, false, 0, 0",
-    "LOSES_WORK, false, 45, 90",
+    "1, false, 5, 50",
+    "0.5, false, 5, 25",
+    "0.5, true, 5, 8",
+    "0.5, false, 1, 8",
+    "0.2, false, 5, 10",
+    "1, false, 0, 0",
+    "1, false, 45, 90",
   })
-  void severityIsHarmTimesWayOutTimesUse(Harm harm, boolean way, double uses, int severity) {
+  void severityIsHarmTimesWayOutTimesUse(double harm, boolean way, double uses, int severity) {
     assertThat(Severity.of(harm, way, uses)).isEqualTo(severity);
   }
 }

@@ -6,19 +6,17 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.Random;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import polydex.boards.Keyboards;
 import polydex.boards.Presses;
 import polydex.keys.Gesture;
+import polydex.keys.Modifier;
+import polydex.keys.Modifiers;
 import polydex.recall.Answer.Verdict;
 
 class DrillTest {
@@ -26,11 +24,24 @@ class DrillTest {
   private static final Gesture SAVE = Gesture.parse("Ctrl+S");
 
   private static Answer answer(String action, Instant at, Verdict verdict, double seconds) {
-    return new Answer(new DrillItem("app", action), at, verdict, seconds, SAVE, "Ctrl+S");
+    return answer(action, at, verdict, seconds, true);
   }
 
-  private static Prompt prompt(String action) {
-    return new Prompt(new DrillItem("app", action), List.of(SAVE), false);
+  private static Answer answer(
+      String action, Instant at, Verdict verdict, double seconds, boolean counts) {
+    return new Answer(
+        new DrillItem("app", action),
+        at,
+        Answer.Kind.DO,
+        verdict,
+        new Answer.Timing(seconds, counts, Pace.UNKNOWN.expected(SAVE)),
+        SAVE,
+        "Ctrl+S",
+        Optional.empty());
+  }
+
+  private static ItemState add(Progress progress, Answer answer) {
+    return progress.add(answer).orElseThrow();
   }
 
   @ParameterizedTest
@@ -42,6 +53,8 @@ class DrillTest {
     "RIGHT, 2.61, LABOURED, false",
     "WRONG, 0.50, MISSED, false",
     "HINTED, 0.50, MISSED, false",
+    "TIMED_OUT, 9.00, MISSED, false",
+    "CORRECTED, 1.20, LABOURED, true",
   })
   void anAnswerIsGradedByBehaviourAlone(
       Verdict verdict, double seconds, Grade grade, boolean fluent) {
@@ -53,12 +66,12 @@ class DrillTest {
   @Test
   void onlyTheFirstAnswerOfADayMovesMemory() {
     Progress progress = new Progress(ZoneOffset.UTC);
-    ItemState first = progress.add(answer("save", DAY, Verdict.WRONG, 1));
+    ItemState first = add(progress, answer("save", DAY, Verdict.WRONG, 1));
     ItemState second =
-        progress.add(answer("save", DAY.plus(Duration.ofHours(2)), Verdict.RIGHT, 1));
+        add(progress, answer("save", DAY.plus(Duration.ofHours(2)), Verdict.RIGHT, 1));
     assertThat(second.memory()).isEqualTo(first.memory()).isEqualTo(Memory.first(Grade.MISSED));
     assertThat(second.answers()).isEqualTo(2);
-    ItemState next = progress.add(answer("save", DAY.plus(Duration.ofDays(1)), Verdict.RIGHT, 1));
+    ItemState next = add(progress, answer("save", DAY.plus(Duration.ofDays(1)), Verdict.RIGHT, 1));
     assertThat(next.memory()).isEqualTo(Memory.first(Grade.MISSED).next(Grade.PROMPT, 1));
   }
 
@@ -66,86 +79,62 @@ class DrillTest {
   void fluentNeedsThreeFastDaysAndAStableMemory() {
     Progress progress = new Progress(ZoneOffset.UTC);
     Instant at = DAY;
-    ItemState state = progress.add(answer("save", at, Verdict.RIGHT, 1));
+    ItemState state = add(progress, answer("save", at, Verdict.RIGHT, 1));
     for (int i = 0; i < 2; i++) {
       assertThat(state.isFluent()).isFalse();
       at = at.plus(Duration.ofDays(14));
-      state = progress.add(answer("save", at, Verdict.RIGHT, 1));
+      state = add(progress, answer("save", at, Verdict.RIGHT, 1));
     }
     assertThat(state.memory().stability()).isGreaterThan(ItemState.FLUENT_STABILITY);
     assertThat(state.isFluent()).isTrue();
-    state = progress.add(answer("save", at.plus(Duration.ofDays(1)), Verdict.RIGHT, 5));
+    // An interruption voids the time only.
+    state = add(progress, answer("save", at.plus(Duration.ofDays(1)), Verdict.RIGHT, 90, false));
+    assertThat(state.isFluent()).isTrue();
+    state = add(progress, answer("save", at.plus(Duration.ofDays(2)), Verdict.RIGHT, 5));
     assertThat(state.isFluent()).isFalse();
-  }
-
-  @Test
-  void whatIsDueComesFirstThenAtMostThreeNewOnes() {
-    Progress progress = new Progress(ZoneOffset.UTC);
-    progress.add(answer("due", DAY, Verdict.WRONG, 1));
-    progress.add(answer("known", DAY, Verdict.RIGHT, 1));
-    Instant now = DAY.plus(Duration.ofDays(2));
-    List<Prompt> candidates =
-        List.of("new1", "new2", "new3", "new4", "known", "due").stream()
-            .map(DrillTest::prompt)
-            .toList();
-    List<Prompt> three = DrillPlan.choose(candidates, progress, now, 3, new Random(1));
-    assertThat(three).containsExactlyInAnyOrder(prompt("due"), prompt("new1"), prompt("new2"));
-    List<Prompt> ten = DrillPlan.choose(candidates, progress, now, 10, new Random(1));
-    assertThat(ten).hasSize(10).contains(prompt("known")).doesNotContain(prompt("new4"));
-    assertThat(DrillPlan.choose(List.of(), progress, now, 10, new Random(1))).isEmpty();
-  }
-
-  @Property(tries = 300)
-  void aPlanIsFullAndNeverRepeatsItselfInTurn(
-      @ForAll @IntRange(min = 1, max = 15) int candidates,
-      @ForAll @IntRange(min = 0, max = 15) int answered,
-      @ForAll long seed) {
-    Progress progress = new Progress(ZoneOffset.UTC);
-    List<Prompt> prompts = new ArrayList<>();
-    for (int i = 0; i < candidates; i++) {
-      prompts.add(prompt("a" + i));
-      if (i < answered) {
-        progress.add(answer("a" + i, DAY.plusSeconds(i), Verdict.RIGHT, 1));
-      }
-    }
-    List<Prompt> chosen =
-        DrillPlan.choose(prompts, progress, DAY.plus(Duration.ofDays(9)), 10, new Random(seed));
-    assertThat(chosen).hasSize(10);
-    assertThat(prompts).containsAll(chosen);
-    if (new HashSet<>(chosen).size() >= 3) {
-      for (int i = 1; i < chosen.size(); i++) {
-        assertThat(chosen.get(i)).isNotEqualTo(chosen.get(i - 1));
-      }
-    }
   }
 
   private static String check(String wanted, String pressed) {
     AnswerCheck check =
         new AnswerCheck(
-            List.of(wanted.split(" or ")).stream().map(Gesture::parse).toList(), Keyboards.US);
+            List.of(wanted.split(" or ")).stream().map(Gesture::parse).toList(),
+            Keyboards.US,
+            Modifiers.of(Modifier.META)::equals);
     List<String> states = new ArrayList<>();
+    double at = 1;
     for (Presses.Made made :
         ((Presses.Typable) Presses.of(Gesture.parse(pressed), Keyboards.US)).list()) {
-      states.add(check.add(made).name());
+      states.add(check.add(made, at).name());
+      at += 0.4;
     }
-    return String.join(" ", states);
+    check.mistake().ifPresent(m -> states.add(m.say(Map.of(Modifier.CTRL, "Control"))));
+    return String.join(" ", states) + (check.corrected() ? " corrected" : "");
   }
 
   @ParameterizedTest
   @CsvSource({
     "Ctrl+S, Ctrl+S, RIGHT",
-    "Ctrl+S, Ctrl+D, WRONG",
-    "Ctrl+S, Ctrl+Shift+S, WRONG",
+    "Ctrl+S, Ctrl+D, WRONG Another key.",
+    "Ctrl+S, Ctrl+Shift+S, WRONG Shift too many.",
+    "Ctrl+Shift+S, Shift+S, WRONG Without Control.",
+    "Ctrl+S, Alt+S, WRONG With Alt instead.",
+    "Ctrl+S, Ctrl Ctrl+S, GOES_ON RIGHT corrected",
+    "Ctrl+S, Ctrl S, GOES_ON WRONG Control let go too early. corrected",
+    "Meta+S, Meta, WRONG Meta let go too early.",
+    "Ctrl+K Ctrl+S, Ctrl+S, WRONG The right steps in another order.",
+    "Ctrl+Click, Ctrl+Click, RIGHT",
+    "Ctrl+Click, Click, WRONG Without Control.",
+    "'\"no\"', n o, GOES_ON RIGHT",
     "Ctrl+?, Ctrl+Shift+/, RIGHT",
     "Ctrl+Y or Ctrl+Shift+Z, Ctrl+Shift+Z, RIGHT",
     "Ctrl+K Ctrl+S, Ctrl+K Ctrl+S, GOES_ON RIGHT",
     "Ctrl+K Ctrl+S, Ctrl(K S), GOES_ON RIGHT",
-    "Ctrl+K Ctrl+S, Ctrl+K S, GOES_ON WRONG",
+    "Ctrl+K Ctrl+S, Ctrl+K S, GOES_ON WRONG Without Control.",
     "Alt(Tab Q), Alt(Tab Q), GOES_ON RIGHT",
-    "Alt(Tab Q), Alt+Tab Alt+Q, GOES_ON WRONG",
+    "Alt(Tab Q), Alt+Tab Alt+Q, GOES_ON WRONG Alt let go too early.",
     "Shift*2, Shift*2, GOES_ON RIGHT",
     "Alt+{1..3}, Alt+2, RIGHT",
-    "Alt+{1..3}, Alt+4, WRONG",
+    "Alt+{1..3}, Alt+4, WRONG Another key.",
     "RightCtrl+S, Ctrl+S, RIGHT",
     "Ctrl+<KeyS>, Ctrl+S, RIGHT",
   })
@@ -155,12 +144,14 @@ class DrillTest {
 
   @Test
   void whatWasPressedIsKeptAsAGesture() {
-    AnswerCheck check = new AnswerCheck(List.of(SAVE), Keyboards.US);
+    AnswerCheck check = new AnswerCheck(List.of(SAVE), Keyboards.US, _ -> false);
     ((Presses.Typable) Presses.of(Gesture.parse("Ctrl+Shift+D"), Keyboards.US))
         .list()
-        .forEach(check::add);
+        .forEach(m -> check.add(m, 25));
     assertThat(check.gesture()).hasToString("Ctrl+Shift+D");
     assertThat(check.made()).hasSize(1);
+    assertThat(check.interrupted()).isTrue();
+    assertThat(check.slowStep()).isEmpty();
   }
 
   @Test

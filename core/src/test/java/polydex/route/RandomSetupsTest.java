@@ -4,198 +4,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.Random;
-import java.util.Set;
 import net.jqwik.api.EdgeCasesMode;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.statistics.Statistics;
-import polydex.catalog.Binding;
-import polydex.catalog.Environment.Application;
-import polydex.catalog.Environment.Platform;
-import polydex.catalog.Environment.Reserved;
-import polydex.catalog.Environment.WhenBroken;
-import polydex.keys.Gesture;
-import polydex.keys.Modifier;
-import polydex.route.Machine.Capture;
 
 /** The engine against the plain reference, on setups in which everything collides. */
 class RandomSetupsTest {
-  private static final List<String> STROKES =
-      List.of(
-          "A",
-          "B",
-          "Ctrl+A",
-          "Ctrl+B",
-          "Alt+A",
-          "Ctrl+Alt+A",
-          "AltGr+Q",
-          "Ctrl+Alt+Q",
-          "Meta+A",
-          "Meta+B",
-          "Shift+A",
-          "Ctrl+[",
-          "Alt+Tab",
-          "Tab",
-          "Home",
-          "LeftCtrl+A",
-          "RightCtrl+A",
-          "Z",
-          "Ctrl+Z",
-          "Ctrl+?");
-  private static final List<String> LONGER =
-      List.of(
-          "A B",
-          "A A",
-          "Ctrl+A B",
-          "Ctrl+A Ctrl+B",
-          "Alt(Tab Tab)",
-          "Alt(Tab A)",
-          "Shift*2",
-          "Meta",
-          "Ctrl",
-          "Ctrl+{A,B}",
-          "RightCtrl+A B",
-          "Ctrl+Click",
-          "\"ab\"",
-          "A B A",
-          "<CapsLock>+A",
-          "<CapsLock>");
-  private static final List<String> KEY_RULES =
-      List.of(
-          "Ctrl -> Meta",
-          "Meta -> Ctrl",
-          "CapsLock -> Ctrl",
-          "KeyA -> KeyB",
-          "KeyB -> KeyA",
-          "Alt -> off",
-          "RightCtrl -> Alt",
-          "Ctrl -> Escape",
-          "KeyB -> Shift",
-          "KeyZ -> off");
-
-  private static <T> T any(Random random, List<T> list) {
-    return list.get(random.nextInt(list.size()));
-  }
-
-  private static String gesture(Random random) {
-    return random.nextInt(3) > 0 ? any(random, STROKES) : any(random, LONGER);
-  }
-
-  private static String[] lines(Random random, String name, boolean contexts) {
-    List<String> lines = new ArrayList<>();
-    for (int i = random.nextInt(7); i > 0; i--) {
-      String context =
-          contexts && random.nextInt(3) == 0 ? any(random, List.of("c1: ", "c2: ")) : "";
-      String opens = random.nextInt(5) == 0 ? " > c2" : "";
-      lines.add(context + gesture(random) + " = " + name + random.nextInt(4) + opens);
-    }
-    lines.add("c1: A = " + name + "9");
-    lines.add("c2: Tab = " + name + "8");
-    return lines.toArray(new String[0]);
-  }
-
-  private static Platform platform(Random random) {
-    List<Reserved> reserved =
-        random.nextInt(3) == 0
-            ? List.of(new Reserved(Gesture.parse(any(random, STROKES)), "reserved"))
-            : List.of();
-    return new Platform(
-        Map.of(),
-        reserved,
-        random.nextBoolean(),
-        random.nextInt(3) == 0 ? Set.of(Modifier.ALT) : Set.of());
-  }
-
-  private static Remap remap(Random random) {
-    if (random.nextInt(3) == 0) {
-      return Worlds.strokes(any(random, STROKES) + " -> " + any(random, STROKES));
-    }
-    Remap keys = Worlds.keys(any(random, KEY_RULES), any(random, KEY_RULES));
-    Optional<String> only =
-        random.nextInt(4) == 0
-            ? Optional.of(any(random, List.of("app", "remote")))
-            : Optional.empty();
-    return new Remap(keys.title(), only, keys.strokeRules(), keys.keyRules());
-  }
-
-  private static Machine machine(Random random, int depth) {
-    Machine.Focus focus =
-        depth == 0
-            ? random.nextInt(8) == 0
-                ? new Machine.Bare()
-                : Worlds.in("app", any(random, List.of("c1", "c2", "anywhere")))
-            : new Machine.Session(
-                "remote",
-                Worlds.ONE,
-                any(random, List.of(Capture.values())),
-                random.nextBoolean(),
-                random.nextBoolean() ? List.of(Gesture.parse(any(random, STROKES))) : List.of(),
-                random.nextBoolean() ? List.of(Gesture.parse(any(random, STROKES))) : List.of(),
-                random.nextInt(5) > 0,
-                random.nextBoolean()
-                    ? Optional.of(Worlds.keys(any(random, KEY_RULES), any(random, KEY_RULES)))
-                    : Optional.empty(),
-                0,
-                machine(random, depth - 1));
-    List<Remap> remaps = new ArrayList<>();
-    for (int i = random.nextInt(3); i > 0; i--) {
-      remaps.add(remap(random));
-    }
-    String id = any(random, List.of("p1", "p2"));
-    Machine made =
-        new Machine(
-            id,
-            id,
-            Worlds.ONE,
-            any(random, List.of("us", "central")),
-            remaps,
-            List.of(),
-            random.nextInt(3) == 0 ? Set.of("b0") : Set.of(),
-            Set.of(),
-            focus);
-    return random.nextBoolean()
-        ? made
-        : Worlds.withOwn(made, Binding.of("own", "p10", Gesture.parse(gesture(random))));
-  }
-
-  private record Case(World world, Setup setup, Gesture pressed) {}
-
-  private static Case make(long seed) {
-    Random random = new Random(seed);
-    World world =
-        new Worlds()
-            .environment("p1", platform(random), broken(random), lines(random, "p1", true))
-            .environment("p2", platform(random), broken(random), lines(random, "p2", true))
-            .environment(
-                "remote",
-                new Application(List.of(), true),
-                broken(random),
-                lines(random, "r", false))
-            .environment(
-                "app", new Application(List.of(), false), broken(random), lines(random, "a", true))
-            .app("holder", "F24 = p10")
-            .build();
-    Setup setup =
-        new Setup(
-            "s", "s", any(random, List.of("full", "small")), machine(random, random.nextInt(4)));
-    StringBuilder pressed = new StringBuilder(gesture(random));
-    for (int i = random.nextInt(3); i > 0; i--) {
-      pressed.append(' ').append(gesture(random));
-    }
-    return new Case(world, setup, Gesture.parse(pressed.toString()).expand().getFirst());
-  }
-
-  private static WhenBroken broken(Random random) {
-    return random.nextBoolean() ? WhenBroken.SWALLOW : WhenBroken.REPLAY;
-  }
-
   @Property(tries = 20_000, edgeCases = EdgeCasesMode.NONE)
   void theEngineAgreesWithThePlainReference(@ForAll long seed) {
-    Case c = make(seed);
-    String engine = Worlds.outcomes(Tracer.of(c.setup(), c.world()).trace(c.pressed()));
+    RandomSetups.Case c = RandomSetups.make(seed);
+    String engine = Worlds.outcomesAtDepth(Tracer.of(c.setup(), c.world()).trace(c.pressed()));
     String reference = new ReferenceTracer(c.world(), c.setup()).outcomes(c.pressed());
     assertThat(engine).as("%s in %s", c.pressed(), c.setup()).isEqualTo(reference);
     Statistics.label("kinds of outcome")
@@ -209,7 +29,7 @@ class RandomSetupsTest {
 
   @Property(tries = 500)
   void anEmptyRemapChangesNothing(@ForAll long seed) {
-    Case c = make(seed);
+    RandomSetups.Case c = RandomSetups.make(seed);
     Machine m = c.setup().machine();
     List<Remap> more = new ArrayList<>(m.remaps());
     more.addFirst(new Remap("nothing", Optional.empty(), List.of(), List.of()));
@@ -218,7 +38,7 @@ class RandomSetupsTest {
 
   @Property(tries = 500)
   void aSwapDoneTwiceChangesNothing(@ForAll long seed) {
-    Case c = make(seed);
+    RandomSetups.Case c = RandomSetups.make(seed);
     Remap swap = Worlds.keys("Ctrl -> Meta", "Meta -> Ctrl", "KeyA -> KeyB", "KeyB -> KeyA");
     List<Remap> more = new ArrayList<>(c.setup().machine().remaps());
     more.addFirst(swap);
@@ -229,19 +49,9 @@ class RandomSetupsTest {
     }
   }
 
-  private static void assertSameOutcome(Case c, List<Remap> remaps) {
+  private static void assertSameOutcome(RandomSetups.Case c, List<Remap> remaps) {
     Machine m = c.setup().machine();
-    Machine changed =
-        new Machine(
-            m.title(),
-            m.platform(),
-            m.version(),
-            m.layout(),
-            remaps,
-            m.own(),
-            m.switchedOff(),
-            m.options(),
-            m.focus());
+    Machine changed = m.withRemaps(remaps);
     Setup with = new Setup("s", "s", c.setup().board(), changed);
     assertThat(Worlds.outcomes(Tracer.of(with, c.world()).trace(c.pressed())))
         .isEqualTo(Worlds.outcomes(Tracer.of(c.setup(), c.world()).trace(c.pressed())));
@@ -249,7 +59,7 @@ class RandomSetupsTest {
 
   @Property(tries = 300)
   void whatReachesAnActionEndsInIt(@ForAll long seed) {
-    Case c = make(seed);
+    RandomSetups.Case c = RandomSetups.make(seed);
     SetupTraces traces = SetupTraces.of(c.setup(), c.world());
     traces
         .reach()

@@ -11,6 +11,7 @@ import polydex.boards.Layout;
 import polydex.boards.Presses;
 import polydex.catalog.Binding;
 import polydex.catalog.Environment;
+import polydex.catalog.Environment.MenuForm;
 import polydex.catalog.Environment.Platform;
 import polydex.catalog.Environment.Reserved;
 import polydex.catalog.Environment.WhenBroken;
@@ -28,9 +29,17 @@ import polydex.route.Remap.Part;
  * What docs/route.md says, as plainly as it can be programmed: no index, every list read from its
  * beginning every time. It shares nothing with the engine but the model's values.
  */
-final class ReferenceTracer {
+public final class ReferenceTracer {
   private record Rule(
-      String environment, String action, List<Physical> presses, Optional<String> opens) {}
+      String environment,
+      String action,
+      List<Physical> presses,
+      Optional<String> opens,
+      boolean own) {}
+
+  /** What was seen of a press at a layer: enough to say what went wrong there. */
+  public record Seen(
+      int press, int depth, String kind, String verb, String reason, Physical in, String came) {}
 
   private final World world;
   private final Setup setup;
@@ -38,13 +47,38 @@ final class ReferenceTracer {
   private final Map<String, String> openContext = new HashMap<>();
   private final Map<String, Modifiers> openModifiers = new HashMap<>();
   private final List<String> results = new ArrayList<>();
+  private final List<Seen> log = new ArrayList<>();
+  private int index;
 
-  ReferenceTracer(World world, Setup setup) {
+  public ReferenceTracer(World world, Setup setup) {
     this.world = world;
     this.setup = setup;
   }
 
-  String outcomes(Gesture gesture) {
+  /** What was seen on the way, after {@link #outcomes}. */
+  public List<Seen> log() {
+    return log;
+  }
+
+  private void end(int depth, String kind, String verb, String reason, Physical in, String came) {
+    results.add(came);
+    log.add(new Seen(index, depth, kind, verb, reason, in, came));
+  }
+
+  private void see(int depth, String kind, String verb, String reason, Physical in) {
+    log.add(new Seen(index, depth, kind, verb, reason, in, ""));
+  }
+
+  private String focusKind(int depth) {
+    return machine(depth).focus() instanceof Machine.Session ? "session" : "application";
+  }
+
+  private String kindOf(int depth, String taker) {
+    return taker.equals("desktop") ? "desktop" : focusKind(depth);
+  }
+
+  /** What comes of it, joined by commas; an action ends with the depth of its machine. */
+  public String outcomes(Gesture gesture) {
     Presses presses = Presses.of(gesture, layout(0));
     if (!(presses instanceof Presses.Typable typable)) {
       return "nothing";
@@ -61,10 +95,11 @@ final class ReferenceTracer {
               && !world.boards().get(setup.board()).has(key.get())
               && world.boards().get(setup.board()).withFn(key.get()).isEmpty();
       if (lacks) {
-        results.add("nothing");
+        end(0, "board", "drops", "", press, "nothing");
       } else {
         deliver(0, press);
       }
+      index++;
     }
     begun.values().forEach(_ -> results.add("nothing"));
     return String.join(", ", results);
@@ -95,19 +130,31 @@ final class ReferenceTracer {
       }
       Optional<Physical> replaced = strokeRule(remap, press, depth);
       if (replaced.isPresent()) {
+        if (!replaced.get().equals(press)) {
+          see(depth, "remap", "changes", "", press);
+        }
         press = replaced.get();
         break;
       }
       Optional<Physical> changed = keyRules(remap, press);
       if (changed.isEmpty()) {
-        results.add("nothing");
+        end(depth, "remap", "drops", "", press, "nothing");
         return;
+      }
+      if (!changed.get().equals(press)) {
+        see(depth, "remap", "changes", "", press);
       }
       press = changed.get();
     }
     for (Reserved reserved : platform(depth).reserved()) {
       if (sameStroke(reserved.gesture(), press, depth)) {
-        results.add(machine.platform() + "." + reserved.action());
+        end(
+            depth,
+            "reserved",
+            "takes",
+            "",
+            press,
+            machine.platform() + "." + reserved.action() + "@" + depth);
         return;
       }
     }
@@ -121,6 +168,9 @@ final class ReferenceTracer {
       }
     }
     boolean captured = captured(depth, press);
+    if (captured) {
+      see(depth, "desktop", "passes", "captured", press);
+    }
     if (!captured && offer(depth, "desktop", press)) {
       return;
     }
@@ -150,16 +200,17 @@ final class ReferenceTracer {
     boolean kept = s.kept().stream().anyMatch(g -> sameStroke(g, press, depth));
     if (kept || !s.forwards()) {
       if (!captured || !offer(depth, "desktop", press)) {
-        results.add("nothing");
+        end(depth, "session", "drops", "not handed on", press, "nothing");
       }
       return;
     }
     Optional<Physical> inward =
         s.translation().isPresent() ? keyRules(s.translation().get(), press) : Optional.of(press);
     if (inward.isPresent()) {
+      see(depth, "session", inward.get().equals(press) ? "passes" : "changes", "", press);
       deliver(depth + 1, inward.get());
     } else {
-      results.add("nothing");
+      end(depth, "session", "drops", "left out", press, "nothing");
     }
   }
 
@@ -177,7 +228,8 @@ final class ReferenceTracer {
     if (press instanceof Physical.Press p && p.held().keys().isEmpty()) {
       symbol = layout(depth).typed(p.key(), m);
     }
-    results.add(symbol.map(s -> "types " + Character.toString(s.codePoint())).orElse("nothing"));
+    String came = symbol.map(s -> "types " + Character.toString(s.codePoint())).orElse("nothing");
+    end(depth, "typing", symbol.isPresent() ? "types" : "drops", "", press, came);
   }
 
   private boolean offer(int depth, String taker, Physical press) {
@@ -189,14 +241,13 @@ final class ReferenceTracer {
         rest = rest.without(m);
       }
       Physical inner = seen.with(rest);
-      String result = "nothing";
       for (Rule rule : rules(depth, taker, openContext.get(name))) {
         if (rule.presses().size() == 1 && is(rule.presses().getFirst(), inner)) {
-          result = rule.environment() + "." + rule.action();
-          break;
+          took(depth, taker, rule, press);
+          return true;
         }
       }
-      results.add(result);
+      end(depth, kindOf(depth, taker), "drops", "hold", press, "nothing");
       return true;
     }
     List<Physical> before = begun.remove(name);
@@ -212,7 +263,7 @@ final class ReferenceTracer {
       }
       for (Rule rule : scope) {
         if (rule.presses().size() == all.size() && starts(rule, all)) {
-          results.add(rule.environment() + "." + rule.action());
+          took(depth, taker, rule, press);
           rule.opens()
               .filter(c -> !rules(depth, taker, c).isEmpty())
               .ifPresent(
@@ -227,6 +278,7 @@ final class ReferenceTracer {
         List<Physical> now = new ArrayList<>(before == null ? List.of() : before);
         now.add(press);
         begun.put(name, now);
+        see(depth, kindOf(depth, taker), "holds", "", press);
         return true;
       }
       if (before != null) {
@@ -235,8 +287,20 @@ final class ReferenceTracer {
     }
     if (before != null) {
       breakOff(depth, taker, before);
+    } else if (!kindOf(depth, taker).equals("session")) {
+      see(depth, kindOf(depth, taker), "passes", "", press);
     }
     return false;
+  }
+
+  private void took(int depth, String taker, Rule rule, Physical press) {
+    end(
+        depth,
+        kindOf(depth, taker),
+        "takes",
+        rule.own() ? "own" : "",
+        press,
+        rule.environment() + "." + rule.action() + "@" + depth);
   }
 
   private void breakOff(int depth, String taker, List<Physical> before) {
@@ -246,10 +310,12 @@ final class ReferenceTracer {
             : machine(depth).application().orElseThrow();
     for (Physical held : before) {
       if (environment(id).whenBroken() == WhenBroken.SWALLOW) {
-        results.add("nothing");
+        end(depth, kindOf(depth, taker), "drops", "broken", held, "nothing");
       } else if (taker.equals("desktop")) {
+        see(depth, "desktop", "passes", "broken", held);
         afterDesktop(depth, held, captured(depth, held));
       } else {
+        see(depth, focusKind(depth), "passes", "broken", held);
         afterFocus(depth, held, captured(depth, held));
       }
     }
@@ -291,7 +357,7 @@ final class ReferenceTracer {
     List<List<Rule>> scopes = new ArrayList<>();
     if (taker.equals("desktop")) {
       List<Rule> own = new ArrayList<>();
-      machine.own().forEach(b -> own.addAll(rules(depth, machine.platform(), b)));
+      machine.own().forEach(b -> own.addAll(rules(depth, machine.platform(), b, true)));
       scopes.add(own);
       scopes.add(rules(depth, taker, "anywhere"));
       return scopes;
@@ -312,7 +378,37 @@ final class ReferenceTracer {
     }
     active.add("anywhere");
     active.forEach(c -> scopes.add(rules(depth, taker, c)));
+    if (machine.focus() instanceof Machine.Running r) {
+      scopes.add(menus(depth, environment(r.application())));
+    }
     return scopes;
+  }
+
+  /** Menus of one level: Alt+F S and Alt F S, as the platform has it. */
+  private List<Rule> menus(int depth, Environment application) {
+    List<Rule> rules = new ArrayList<>();
+    Set<MenuForm> forms = platform(depth).menuForms();
+    for (MenuForm form : List.of(MenuForm.HELD, MenuForm.TAPPED)) {
+      for (Environment.MenuItem menu : application.menus()) {
+        for (Environment.MenuItem item : menu.items()) {
+          if (forms.contains(form)) {
+            Gesture keys =
+                Gesture.parse(
+                    (form == MenuForm.HELD ? "Alt+" : "Alt ")
+                        + menu.accessKey().orElseThrow()
+                        + " "
+                        + item.accessKey().orElseThrow());
+            rules.addAll(
+                rules(
+                    depth,
+                    application.id(),
+                    Binding.of("menu", item.action().orElseThrow(), keys),
+                    false));
+          }
+        }
+      }
+    }
+    return rules;
   }
 
   private List<Rule> rules(int depth, String taker, String context) {
@@ -321,14 +417,15 @@ final class ReferenceTracer {
     List<Rule> rules = new ArrayList<>();
     for (Binding binding : world.catalog().bindings(id)) {
       boolean off = taker.equals("desktop") && machine.switchedOff().contains(binding.id());
-      if (!off && binding.context().equals(context)) {
-        rules.addAll(rules(depth, id, binding));
+      boolean is = binding.when().holds(Worlds.ONE, Set.of());
+      if (!off && is && binding.context().equals(context)) {
+        rules.addAll(rules(depth, id, binding, false));
       }
     }
     return rules;
   }
 
-  private List<Rule> rules(int depth, String environment, Binding binding) {
+  private List<Rule> rules(int depth, String environment, Binding binding, boolean own) {
     List<Rule> rules = new ArrayList<>();
     for (Gesture member : binding.gesture().expand()) {
       Presses.physical(member, layout(depth))
@@ -339,7 +436,8 @@ final class ReferenceTracer {
                           environment,
                           binding.action(),
                           list.stream().map(p -> seen(depth, p)).toList(),
-                          binding.heldContext())));
+                          binding.heldContext(),
+                          own)));
     }
     return rules;
   }
@@ -356,7 +454,7 @@ final class ReferenceTracer {
   }
 
   private static Optional<Physical> keyRules(Remap remap, Physical press) {
-    if (press instanceof Physical.PointerPress) {
+    if (press instanceof Physical.PointerPress || remap.keyRules().isEmpty()) {
       return Optional.of(press);
     }
     List<Part> held = new ArrayList<>();

@@ -13,13 +13,17 @@ import static polydex.route.Worlds.setup;
 import static polydex.route.Worlds.strokes;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import polydex.catalog.Binding;
 import polydex.catalog.Environment.Application;
+import polydex.catalog.Environment.MenuForm;
+import polydex.catalog.Environment.Platform;
 import polydex.catalog.Environment.WhenBroken;
 import polydex.keys.Gesture;
+import polydex.keys.Modifier;
 import polydex.route.Machine.Capture;
 import polydex.route.Passage.Verb;
 
@@ -344,5 +348,33 @@ class TracerTest {
         .extracting(t -> t.gesture().toString())
         .containsExactly("Alt(Tab Q)");
     assertThat(traces.reach().get("tab")).hasSize(3);
+  }
+
+  @Test
+  void anOpenMenuGoesOnAsIfItsOpeningHadBeenPressed() {
+    Platform both =
+        new Platform(
+            Map.of(),
+            List.of(),
+            false,
+            Set.of(),
+            Modifier.CTRL,
+            Optional.empty(),
+            Set.of(MenuForm.values()));
+    World world =
+        new Worlds()
+            .platform("desk", both, "S = shout")
+            .app("app", "Ctrl+S = save")
+            .menus("app", "F S = save", "E S = select")
+            .build();
+    Tracer tracer = Tracer.of(setup(machine("desk", in("app"))), world);
+    for (String opener : List.of("Alt+E", "Alt E")) {
+      Tracer open = tracer.withMenuOpen(Gesture.parse(opener));
+      assertThat(outcomes(open.trace(Gesture.parse("S")))).isEqualTo("app.select");
+      assertThat(outcomes(tracer.trace(Gesture.parse(opener + " S")))).isEqualTo("app.select");
+      // What is not in the menu is everyone's again.
+      assertThat(outcomes(open.trace(Gesture.parse("Ctrl+S")))).isEqualTo("app.save");
+    }
+    assertThat(outcomes(tracer.trace(Gesture.parse("S")))).isEqualTo("desk.shout");
   }
 }

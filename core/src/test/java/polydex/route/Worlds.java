@@ -13,6 +13,7 @@ import polydex.catalog.Catalog;
 import polydex.catalog.Context;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.Application;
+import polydex.catalog.Environment.MenuItem;
 import polydex.catalog.Environment.Platform;
 import polydex.catalog.Environment.Reserved;
 import polydex.catalog.Environment.WhenBroken;
@@ -37,7 +38,9 @@ public final class Worlds {
     return environment(id, new Application(List.of(), false), WhenBroken.SWALLOW, lines);
   }
 
-  /** Lines are "[context:] gesture = action [> held context]"; contexts lie in anywhere. */
+  /**
+   * Lines are "[context:] gesture = action [> held context] [@ since]"; contexts lie in anywhere.
+   */
   public Worlds environment(
       String id, Environment.Kind kind, WhenBroken whenBroken, String... lines) {
     Map<String, Context> contexts = new LinkedHashMap<>();
@@ -48,7 +51,8 @@ public final class Worlds {
       String context = colon < 0 ? "anywhere" : line.substring(0, colon);
       String rest = colon < 0 ? line : line.substring(colon + 2);
       String[] parts = rest.split(" = ");
-      String[] does = parts[1].split(" > ");
+      String[] since = parts[1].split(" @ ");
+      String[] does = since[0].split(" > ");
       contexts.computeIfAbsent(context, c -> new Context(c, c, Optional.of("anywhere")));
       action(does[0]);
       Optional<String> held = does.length > 1 ? Optional.of(does[1]) : Optional.empty();
@@ -60,7 +64,13 @@ public final class Worlds {
               does[0],
               Gesture.parse(parts[0]),
               context,
-              Binding.Condition.ALWAYS,
+              since.length == 1
+                  ? Binding.Condition.ALWAYS
+                  : new Binding.Condition(
+                      Optional.of(new Version(since[1])),
+                      Optional.empty(),
+                      Optional.empty(),
+                      Optional.empty()),
               held,
               Binding.Remarks.NONE));
     }
@@ -70,6 +80,52 @@ public final class Worlds {
     environments.put(
         id, new Environment(id, id, ONE, List.copyOf(contexts.values()), whenBroken, kind));
     bindings.put(id, list);
+    return this;
+  }
+
+  /** Menus of an application: "F S = action" is the entry S of the menu F. */
+  public Worlds menus(String app, String... lines) {
+    Map<String, List<MenuItem>> byMenu = new LinkedHashMap<>();
+    for (String line : lines) {
+      String[] parts = line.split(" = ");
+      String[] keys = parts[0].split(" ");
+      action(parts[1]);
+      byMenu
+          .computeIfAbsent(keys[0], _ -> new ArrayList<>())
+          .add(new MenuItem(keys[1], Optional.of(keys[1]), Optional.of(parts[1]), List.of()));
+    }
+    List<MenuItem> menus = new ArrayList<>();
+    byMenu.forEach(
+        (key, items) -> menus.add(new MenuItem(key, Optional.of(key), Optional.empty(), items)));
+    Environment e = environments.get(app);
+    environments.put(
+        app,
+        new Environment(
+            e.id(),
+            e.title(),
+            e.version(),
+            e.contexts(),
+            e.whenBroken(),
+            e.kind(),
+            e.pointerRoutes(),
+            menus,
+            e.source()));
+    return this;
+  }
+
+  /** Two contexts of an environment that can be active together. */
+  public Worlds together(String id, String one, String other) {
+    Environment e = environments.get(id);
+    environments.put(
+        id,
+        e.withContexts(
+            e.contexts().stream()
+                .map(
+                    c ->
+                        c.id().equals(one)
+                            ? new Context(c.id(), c.title(), c.parent(), Set.of(other))
+                            : c)
+                .toList()));
     return this;
   }
 
@@ -119,16 +175,7 @@ public final class Worlds {
   }
 
   public static Machine withOwn(Machine m, Binding... own) {
-    return new Machine(
-        m.title(),
-        m.platform(),
-        m.version(),
-        m.layout(),
-        m.remaps(),
-        List.of(own),
-        m.switchedOff(),
-        m.options(),
-        m.focus());
+    return m.withOwn(List.of(own));
   }
 
   public static Machine.Running in(String app, String... contexts) {
@@ -181,17 +228,21 @@ public final class Worlds {
     return outcomes(Tracer.of(setup, world).trace(Gesture.parse(gesture)));
   }
 
+  static String outcomesAtDepth(Trace trace) {
+    return String.join(", ", trace.results().stream().map(r -> outcome(r, true)).toList());
+  }
+
   static String outcomes(Trace trace) {
-    return String.join(
-        ", ",
-        trace.results().stream()
-            .map(
-                r ->
-                    switch (r) {
-                      case Trace.Acted a -> a.environment() + "." + a.action();
-                      case Trace.Typed t -> "types " + t.text();
-                      case Trace.Nothing _ -> "nothing";
-                    })
-            .toList());
+    return String.join(", ", trace.results().stream().map(r -> outcome(r, false)).toList());
+  }
+
+  /** One of what came of a gesture: "environment.action[@depth]", "types x" or "nothing". */
+  public static String outcome(Trace.Outcome outcome, boolean depth) {
+    return switch (outcome) {
+      case Trace.Acted a ->
+          a.environment() + "." + a.action() + (depth ? "@" + a.layer().depth() : "");
+      case Trace.Typed t -> "types " + t.text();
+      case Trace.Nothing _ -> "nothing";
+    };
   }
 }

@@ -182,7 +182,15 @@ class BindingIntakeTest {
     Workspace gone = HERE.using(Optional.of("nowhere"));
     assertThat(gone.current()).contains("setup");
     assertThat(Workspace.EMPTY.setup()).isEmpty();
-    assertThat(new Workspace(HERE.world(), Map.of(), HERE.current(), Remembered.NOTHING).current())
+    assertThat(
+            new Workspace(
+                    HERE.world(),
+                    Map.of(),
+                    HERE.current(),
+                    Remembered.NOTHING,
+                    HERE.learning(),
+                    HERE.accepted())
+                .current())
         .isEmpty();
   }
 

@@ -22,7 +22,10 @@ import polydex.files.demo.DemoFile;
 import polydex.files.demo.DemoHistory;
 import polydex.files.store.Store;
 
-/** Opens the window: {@code --demo}, {@code --file FILE} or {@code --shots FOLDER}. */
+/**
+ * Opens the window: {@code --demo}, {@code --file FILE}, or for ourselves {@code --shots FOLDER}
+ * and {@code --latency}.
+ */
 public final class Main extends Application {
   private static final int REFUSED = 3;
   private static final double WIDTH = 1280;
@@ -49,6 +52,10 @@ public final class Main extends Application {
       stage.setTitle("Polydex: " + store.file().getFileName());
       if (args.getFirst().equals("--shots")) {
         new Shots(stage, made, Path.of(args.get(1)), args.subList(2, args.size())).take();
+        return;
+      }
+      if (args.getFirst().equals("--latency")) {
+        new Latency(stage, made).measure();
         return;
       }
       show(stage, made.scene(WIDTH, HEIGHT));
@@ -78,8 +85,8 @@ public final class Main extends Application {
     if (args.size() == 2 && args.getFirst().equals("--file")) {
       return DemoFile.openOrStart(Path.of(args.get(1)), Instant.now());
     }
-    boolean shots = !args.isEmpty() && args.getFirst().equals("--shots");
-    if (!shots && !args.equals(List.of("--demo"))) {
+    boolean self = !args.isEmpty() && List.of("--shots", "--latency").contains(args.getFirst());
+    if (!self && !args.equals(List.of("--demo"))) {
       throw new FileProblem("Say --demo, or --file and the path of a file.");
     }
     try {

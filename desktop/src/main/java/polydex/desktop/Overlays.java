@@ -1,13 +1,10 @@
 package polydex.desktop;
 
-import java.util.ArrayList;
 import java.util.List;
-import java.util.function.Consumer;
-import java.util.stream.IntStream;
+import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
-import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
@@ -19,6 +16,7 @@ import polydex.catalog.ActionSearch;
 import polydex.catalog.Catalog;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.NumberedChoices;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.places.Desk;
 import polydex.mouse.Use.Device;
@@ -37,8 +35,6 @@ final class Overlays {
    */
   record Overlay(Node node, Node focus) {}
 
-  private record Numbered(int number, String action) {}
-
   private Overlays() {}
 
   /** "I used the mouse for this": a digit notes it; words find what is not among the nine. */
@@ -46,95 +42,38 @@ final class Overlays {
     Catalog catalog = desk.session().workspace().get().catalog();
     ActionSearch search = ActionSearch.of(catalog.actions());
     List<String> likely = desk.session().likelyToNote();
-    ListView<Numbered> list =
-        Lists.of(
-            "What it was",
-            (box, row) -> tallyRow(desk, box, row),
-            row -> catalog.title(row.action()),
-            Texts.quiet("Nothing has these words."));
-    list.setFocusTraversable(false);
-    list.getStyleClass().add("nine-rows");
-    TextField words = new TextField();
-    words.setPromptText("Something else: type its words");
-    words.setAccessibleText("What the mouse was used for");
-    Consumer<String> show =
-        typed -> {
-          List<String> ids = new ArrayList<>();
-          if (typed.isBlank()) {
-            ids.addAll(likely);
-          } else {
-            search.find(typed).stream().limit(NUMBERED).map(Action::id).forEach(ids::add);
-          }
-          list.getItems()
-              .setAll(
-                  IntStream.range(0, ids.size())
-                      .mapToObj(i -> new Numbered(i + 1, ids.get(i)))
-                      .toList());
-          list.getSelectionModel().selectFirst();
-        };
-    words.textProperty().addListener((_, _, typed) -> show.accept(typed));
-    show.accept("");
-    words.addEventFilter(
-        KeyEvent.KEY_PRESSED,
-        event -> {
-          int index = index(event, list);
-          if (index >= 0 && index < list.getItems().size()) {
-            event.consume();
-            String action = list.getItems().get(index).action();
-            close.run();
-            desk.session().note(action, event.isShiftDown() ? Device.KEYS : Device.POINTER);
-          } else {
-            moveIn(list, event);
-          }
-        });
+    NumberedChoices<String> choices =
+        new NumberedChoices<>(
+            "What the mouse was used for",
+            catalog::title,
+            (row, action) -> gesture(desk, action).ifPresent(row.getChildren()::add),
+            typed ->
+                typed.isBlank()
+                    ? likely
+                    : search.find(typed).stream().limit(NUMBERED).map(Action::id).toList(),
+            (action, key) -> {
+              close.run();
+              desk.session().note(action, key.isShiftDown() ? Device.KEYS : Device.POINTER);
+            });
+    choices.list().getStyleClass().add("nine-rows");
     VBox box =
         new VBox(
             Texts.heading("I used the mouse for"),
-            list,
-            words,
+            choices,
             Texts.quiet(
                 "A digit notes it. With Shift: I did it by keys. Esc: nothing, after all."));
     box.getStyleClass().add("tally");
     box.setMaxHeight(Region.USE_PREF_SIZE);
-    return new Overlay(box, words);
+    return new Overlay(box, choices.focus());
   }
 
-  /** The row that a key stands for: a digit its number, Enter the one that is chosen. */
-  private static int index(KeyEvent event, ListView<?> list) {
-    if (event.isControlDown() || event.isAltDown()) {
-      return -1;
-    }
-    if (event.getCode() == KeyCode.ENTER) {
-      return list.getSelectionModel().getSelectedIndex();
-    }
-    String digit = event.getCode().getChar();
-    return event.getCode().isDigitKey() && !digit.equals("0") ? digit.charAt(0) - '1' : -1;
-  }
-
-  private static void moveIn(ListView<?> list, KeyEvent event) {
-    if (event.getCode() == KeyCode.DOWN) {
-      list.getSelectionModel().selectNext();
-      event.consume();
-    } else if (event.getCode() == KeyCode.UP) {
-      list.getSelectionModel().selectPrevious();
-      event.consume();
-    }
-  }
-
-  private static void tallyRow(Desk desk, HBox box, Numbered row) {
-    Catalog catalog = desk.session().workspace().get().catalog();
-    Label title = Texts.styled(catalog.title(row.action()), "row-title");
-    HBox.setHgrow(title, Priority.ALWAYS);
-    title.setMaxWidth(Double.MAX_VALUE);
-    box.getChildren().addAll(GestureView.cap(String.valueOf(row.number())), title);
-    desk.analyst()
+  /** The easiest gesture of an action in the setup in use. */
+  private static Optional<Node> gesture(Desk desk, String action) {
+    return desk.analyst()
         .found()
         .get()
-        .flatMap(
-            a ->
-                a.reach().getOrDefault(row.action(), List.<TracedBinding>of()).stream().findFirst())
-        .ifPresent(
-            t -> box.getChildren().add(new GestureView(t.gesture(), desk.words(t.environment()))));
+        .flatMap(a -> a.reach().getOrDefault(action, List.<TracedBinding>of()).stream().findFirst())
+        .map(t -> new GestureView(t.gesture(), desk.words(t.environment())));
   }
 
   /** Which setup the program is to speak of. */

@@ -26,6 +26,7 @@ import javafx.scene.layout.VBox;
 import polydex.boards.Layout;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.KeyRail;
+import polydex.desktop.controls.OnceShown;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCapture;
 import polydex.desktop.keys.KeyCommand;
@@ -38,8 +39,10 @@ import polydex.desktop.places.Place;
 import polydex.desktop.places.RoutePlace;
 import polydex.desktop.places.SheetsPlace;
 import polydex.desktop.state.Analyst;
+import polydex.desktop.state.Drills;
 import polydex.desktop.state.Session;
 import polydex.keys.Gesture;
+import polydex.keys.PointerAct;
 import polydex.route.Setup;
 
 /**
@@ -69,6 +72,12 @@ public final class Shell implements Desk.Keys {
   private Optional<Node> focusBefore = Optional.empty();
   private Optional<Node> veil = Optional.empty();
 
+  /** What holding Esc does while every key is captured. */
+  private Optional<String> captured = Optional.empty();
+
+  /** The rail follows one frame behind, so that what a key did is painted before what it may do. */
+  private final OnceShown railTimer = new OnceShown(this::showRailNow);
+
   /** Whether the key that is down did something, so that its character is not typed as well. */
   private boolean keyIsSpent;
 
@@ -86,7 +95,7 @@ public final class Shell implements Desk.Keys {
     table = new KeyTable(() -> keyboard);
     capture = new KeyCapture(() -> underTheFingers(keyboard));
     look = new Look(root, session);
-    desk = new Desk(session, analyst, this, look.narrow());
+    desk = new Desk(session, analyst, new Drills(session, analyst), this, look.narrow());
     lookUp = new LookUpPlace(desk);
     places =
         List.of(
@@ -102,8 +111,8 @@ public final class Shell implements Desk.Keys {
     status.setTextOverrun(OverrunStyle.ELLIPSIS);
     frame.setBottom(new VBox(rail, statusLine));
     root.getChildren().addAll(frame, badges);
-    table.active().addListener((_, _, commands) -> rail.show(commands, look.narrow().get()));
-    look.narrow().addListener((_, _, narrow) -> rail.show(table.active().get(), narrow));
+    table.active().addListener((_, _, _) -> showRail());
+    look.narrow().addListener((_, _, _) -> showRail());
     table.anywhere(anywhere());
     session.status().addListener((_, _, s) -> show(s));
     session.workspace().addListener((_, _, _) -> showSetup());
@@ -339,6 +348,15 @@ public final class Shell implements Desk.Keys {
     }
   }
 
+  private void showRail() {
+    railTimer.start();
+  }
+
+  private void showRailNow() {
+    captured.ifPresentOrElse(
+        rail::showCapture, () -> rail.show(table.active().get(), look.narrow().get()));
+  }
+
   @Override
   public void changed() {
     table.near(current.commands());
@@ -347,18 +365,25 @@ public final class Shell implements Desk.Keys {
   @Override
   public void capture(KeyCapture.Listener listener, boolean spelled, String leave) {
     capture.start(listener, spelled);
-    rail.showCapture(leave);
+    captured = Optional.of(leave);
+    showRail();
     // No field may look as if it had the keys, or get them by mistake.
     current.node().requestFocus();
     current.node().getStyleClass().add("capturing");
   }
 
   @Override
+  public void pointed(PointerAct act) {
+    capture.pointed(act);
+  }
+
+  @Override
   public void release() {
     capture.stop();
+    captured = Optional.empty();
     places.forEach(p -> p.node().getStyleClass().remove("capturing"));
     table.near(current.commands());
-    rail.show(table.active().get(), look.narrow().get());
+    showRail();
   }
 
   @Override
@@ -368,6 +393,7 @@ public final class Shell implements Desk.Keys {
 
   /** Stops what is being found out, and closes the session. */
   public void end() {
+    current.hidden();
     analyst.close();
     session.close();
   }

@@ -9,15 +9,12 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
 import java.util.Map;
-import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.image.PixelReader;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.DataFormat;
-import javafx.scene.input.KeyCode;
-import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
@@ -50,7 +47,7 @@ final class Shots {
   private final Deque<Step> steps = new ArrayDeque<>();
   private final double width;
   private final double height;
-  private final Robot robot = new Robot();
+  private final Fingers fingers = new Fingers();
 
   Shots(Stage stage, Shell shell, Path folder, List<String> options) {
     this.stage = stage;
@@ -88,16 +85,23 @@ final class Shots {
         new Step("compare", List.of("ESCAPE", "CONTROL+E", "TAB", "TAB", "TAB", "DOWN", "DOWN")));
     steps.add(new Step("", List.of("ESCAPE")));
     steps.add(new Step("route", List.of("ALT+R", "CONTROL+K", "DOWN")));
+    steps.add(new Step("ways-out", List.of("ENTER", "WAIT")));
+    steps.add(
+        new Step(
+            "plan",
+            List.of("ESCAPE", "CONTROL+P", "WAIT", "WAIT", "WAIT", "WAIT", "WAIT", "WAIT")));
+    steps.add(new Step("", List.of("ESCAPE")));
     steps.add(new Step("mouse", List.of("ALT+M", "DOWN")));
     steps.add(new Step("tally", List.of("CONTROL+M")));
     steps.add(new Step("setups", List.of("ESCAPE", "CONTROL+U")));
-    steps.add(new Step("drill-start", List.of("ESCAPE", "ALT+D")));
-    steps.add(new Step("drill-prompt", List.of("ENTER")));
+    steps.add(new Step("drill-start", List.of("ESCAPE", "ALT+D", "ALT+N", "DOWN")));
+    steps.add(new Step("drill-progress", List.of("F7", "WAIT")));
+    steps.add(new Step("drill-item", List.of("DOWN", "DOWN", "ENTER", "WAIT")));
+    steps.add(new Step("drill-prompt", List.of("ESCAPE", "ESCAPE", "ALT+B", "HOLD SPACE")));
     steps.add(new Step("drill-answer", List.of("CONTROL+D")));
     steps.add(
-        new Step(
-            "sheets",
-            List.of("ENTER", "HOLD ESCAPE", "ALT+S", "COPIED LIST", "CONTROL+SHIFT+V", "WAIT")));
+        new Step("drill-after", List.of("ENTER", "WAIT", "F9", "ENTER", "WAIT", "HOLD ESCAPE")));
+    steps.add(new Step("sheets", List.of("ALT+S", "COPIED LIST", "CONTROL+SHIFT+V", "WAIT")));
   }
 
   private static String option(List<String> options, String name, String otherwise) {
@@ -111,13 +115,7 @@ final class Shots {
     stage.setX(0);
     stage.setY(0);
     stage.show();
-    after(Duration.seconds(2), this::next);
-  }
-
-  private static void after(Duration time, Runnable work) {
-    PauseTransition pause = new PauseTransition(time);
-    pause.setOnFinished(_ -> work.run());
-    pause.play();
+    Fingers.after(Duration.seconds(2), this::next);
   }
 
   private void next() {
@@ -130,7 +128,7 @@ final class Shots {
     press(
         new ArrayDeque<>(step.keys()),
         () ->
-            after(
+            Fingers.after(
                 SETTLED,
                 () -> {
                   if (!step.picture().isEmpty()) {
@@ -152,19 +150,10 @@ final class Shots {
       return;
     }
     if (key.equals("WAIT")) {
-      after(Duration.seconds(1), () -> press(keys, then));
+      Fingers.after(Duration.seconds(1), () -> press(keys, then));
       return;
     }
-    boolean hold = key.startsWith("HOLD ");
-    List<KeyCode> codes =
-        List.of(key.replace("HOLD ", "").split("\\+")).stream().map(KeyCode::valueOf).toList();
-    codes.forEach(robot::keyPress);
-    after(
-        Duration.millis(hold ? 1100 : 60),
-        () -> {
-          codes.reversed().forEach(robot::keyRelease);
-          after(Duration.millis(60), () -> press(keys, then));
-        });
+    fingers.press(key, () -> press(keys, then));
   }
 
   private void write(String name) {

@@ -19,8 +19,15 @@ import java.util.stream.Stream;
 @AnalyzeClasses(packages = "polydex", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
   private static final String[] CORE = {
-    "polydex.keys..", "polydex.boards..", "polydex.catalog..", "polydex.route..",
-    "polydex.conflict..", "polydex.recall..", "polydex.mouse..", "polydex.workspace.."
+    "polydex.keys..",
+    "polydex.boards..",
+    "polydex.catalog..",
+    "polydex.route..",
+    "polydex.conflict..",
+    "polydex.effort..",
+    "polydex.recall..",
+    "polydex.mouse..",
+    "polydex.workspace.."
   };
 
   @ArchTest
@@ -37,6 +44,8 @@ class ArchitectureTest {
                   "java.util..",
                   "java.time..",
                   "java.text..",
+                  "java.math..",
+                  "org.ojalgo..",
                   "org.jspecify.."));
 
   @ArchTest

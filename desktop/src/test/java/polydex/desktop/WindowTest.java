@@ -9,6 +9,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import javafx.scene.Node;
@@ -24,12 +25,8 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import polydex.catalog.Action;
-import polydex.catalog.Environment;
-import polydex.conflict.Conflict;
-import polydex.keys.Gesture;
 import polydex.mouse.Habit;
 import polydex.mouse.Use;
-import polydex.recall.Answer;
 
 /** The demo in a real window, by keys alone. */
 @ExtendWith(ApplicationExtension.class)
@@ -76,80 +73,6 @@ class WindowTest extends InWindow {
   }
 
   @Test
-  void aDrillTakesRealKeysAndStoresEveryAnswer() {
-    int before = answers().size();
-    person.keys("Alt+D");
-    person.untilShown("Begin: ten prompts");
-    person.keys("Enter");
-    int right = 0;
-    for (int i = 1; i <= 10; i++) {
-      person.untilShown(i + " of 10");
-      person.until("a prompt", () -> person.text("prompt").isPresent());
-      Optional<Gesture> gesture = asked().filter(g -> Driver.codes(g).isPresent());
-      if (gesture.isPresent()) {
-        person.keys(gesture.get().toString());
-        person.untilShown("the goal is");
-        assertThat(person.text("right")).contains("Right");
-        right++;
-      } else {
-        person.keys("Ctrl+F9");
-        person.until("an answer", () -> person.text("wrong").isPresent());
-        person.untilShown("Wanted:");
-      }
-      assertThat(answers().size()).isLessThanOrEqualTo(before + i);
-      person.keys("Enter");
-    }
-    person.untilShown(right + " of 10 right");
-    person.until("stored", () -> answers().size() == before + 10);
-    assertThat(right).isPositive();
-    List<Answer> mine = answers().subList(before, before + 10);
-    assertThat(mine).filteredOn(a -> a.verdict() == Answer.Verdict.RIGHT).hasSize(right);
-    assertThat(mine).allMatch(a -> a.seconds() > 0 && a.seconds() < 60);
-  }
-
-  /** The gesture that the prompt on the screen wants. */
-  private Optional<Gesture> asked() {
-    String title = person.text("prompt").orElseThrow();
-    String place = person.text("prompt-place").orElseThrow().substring("in ".length());
-    Environment environment =
-        catalog().environments().stream()
-            .filter(e -> e.title().equals(place))
-            .findFirst()
-            .orElseThrow();
-    return catalog().bindings(environment.id()).stream()
-        .filter(b -> catalog().title(b.action()).equals(title))
-        .map(b -> b.gesture().expand().getFirst())
-        .filter(g -> !taken(environment, g))
-        .findFirst();
-  }
-
-  /** Members of the tab family that the desktop takes do not count. */
-  private static boolean taken(Environment environment, Gesture gesture) {
-    return environment.id().equals("cue-editor-alder") && gesture.toString().matches("Alt\\+[1-4]");
-  }
-
-  @Test
-  void aWrongGestureSaysWhoseItIsAndTheDrillIsLeftByHoldingEsc() {
-    int before = answers().size();
-    person.keys("Alt+D");
-    person.keys("Enter");
-    person.untilShown("1 of 10");
-    person.keys("Ctrl+Alt+T");
-    person.until(
-        "an answer", () -> person.text("wrong").isPresent() || person.text("right").isPresent());
-    person.keys("Enter");
-    person.untilShown("2 of 10");
-    // F24 is nobody's; what is somebody's was told by the sentence before.
-    person.keys("Shift+F9");
-    person.untilShown("Shift+F9 is bound nowhere.");
-    person.keys("Enter");
-    person.untilShown("3 of 10");
-    person.holdEscUntil(
-        "the end", () -> person.shown().stream().anyMatch(t -> t.contains("of 2 right")));
-    person.until("two stored", () -> answers().size() == before + 2);
-  }
-
-  @Test
   void aGestureIsFollowedAndConflictsAreListed() {
     person.keys("Alt+R");
     person.untilShown("conflicts in this setup");
@@ -163,20 +86,110 @@ class WindowTest extends InWindow {
     person.keys("Enter");
     person.untilShown("Column 6");
     person.keys("Ctrl+K");
-    ListView<Conflict> conflicts = person.list("Conflicts of this setup");
-    assertThat(conflicts.getItems()).hasSizeGreaterThan(2);
-    for (int i = 0; i < 3; i++) {
-      Conflict chosen = conflicts.getSelectionModel().getSelectedItem();
-      person.untilShown(catalog().title(chosen.instead()));
-      TextField typed = (TextField) stage.getScene().getRoot().lookup(".gesture-field");
-      assertThat(typed.getText()).isEqualTo(chosen.loser().gesture().toString());
-      person.keys("Down");
-    }
+    assertThat(person.list("Conflicts of this setup").getItems()).hasSizeGreaterThan(2);
+    TextField typed = (TextField) stage.getScene().getRoot().lookup(".gesture-field");
+    assertThat(typed.getText()).isEqualTo("Ctrl+Shift+D");
+    person.keys("Down");
+    assertThat(typed.getText()).isEqualTo("Ctrl+Alt+Up");
     person.keys("Ctrl+L");
     person.keys("Ctrl+S");
     person.untilShown("Cue editor: “Save”");
     person.holdEscUntil(
         "keys are commands again", () -> !person.shown().contains("Every key counts now."));
+  }
+
+  @Test
+  void aConflictIsLivedWithOrFixedAndBothAreUndone() {
+    person.keys("Alt+R");
+    person.untilShown("conflicts in this setup");
+    String before = headOfConflicts();
+    person.keys("Ctrl+K");
+    person.keys("F2");
+    person.untilShown("It is out of the list");
+    person.type("rare");
+    person.keys("Enter");
+    person.untilShown("1 lived with");
+    person.keys("Ctrl+Z");
+    person.until("it is back", () -> headOfConflicts().equals(before));
+    person.keys("Ctrl+K");
+    person.keys("Home");
+    person.keys("Enter");
+    person.untilShown("makes none");
+    person.keys("Enter");
+    person.until(
+        "it is gone",
+        () -> headOfConflicts().contains("conflicts in") && !headOfConflicts().equals(before));
+    person.keys("Ctrl+Z");
+    person.until("it is back", () -> headOfConflicts().equals(before));
+    person.keys("Ctrl+E");
+    person.type("habits");
+    person.keys("Enter");
+    person.untilShown("between environments: habits, the worst first");
+  }
+
+  @Test
+  void aPlanIsMadeAtOnesOwnCostsAndUndoneAsOne() {
+    person.keys("Ctrl+U");
+    person.untilShown("Setup in use");
+    person.keys("Down");
+    person.keys("Enter");
+    person.untilShown("Timeline");
+    person.keys("Alt+R");
+    person.untilShown("conflicts in this setup");
+    String before = headOfConflicts();
+    person.keys("Ctrl+P");
+    person.untilShown("no cheaper set does it");
+    person.keys("Shift+Tab");
+    person.keys("Ctrl+A");
+    person.type("x");
+    person.keys("Enter");
+    person.untilShown("A cost is a number");
+    person.keys("Ctrl+A");
+    person.type("7");
+    person.keys("Enter");
+    person.untilShown("no cheaper set does it");
+    person.keys("Enter");
+    person.until(
+        "it is made",
+        () -> headOfConflicts().contains("in this setup") && !headOfConflicts().equals(before));
+    person.keys("Ctrl+Z");
+    person.until("as before", () -> headOfConflicts().equals(before));
+    person.keys("Ctrl+E");
+    person.type("all");
+    person.keys("Enter");
+    person.untilShown("conflicts in all setups");
+    person.keys("End");
+    person.untilShown("Ctrl+U puts that setup in use");
+  }
+
+  private String headOfConflicts() {
+    return person.shown().stream()
+        .filter(l -> l.toLowerCase(Locale.ROOT).contains("conflict") && l.contains(" in "))
+        .findFirst()
+        .orElse("");
+  }
+
+  @Test
+  void fullScreenAndWhereOneIsAreSwitchedWhileLooking() {
+    person.keys("Ctrl+U");
+    person.untilShown("Setup in use");
+    person.keys("Down");
+    person.keys("Down");
+    person.keys("Enter");
+    person.untilShown("Dome timeline");
+    person.keys("Alt+R");
+    person.untilShown("conflicts in this setup");
+    String before = headOfConflicts();
+    person.keys("F4");
+    person.until(
+        "the window captures",
+        () -> headOfConflicts().contains("conflicts in") && !headOfConflicts().equals(before));
+    person.keys("Ctrl+Z");
+    person.until("as before", () -> headOfConflicts().equals(before));
+    person.keys("F6");
+    person.untilShown("a clip");
+    person.keys("1");
+    person.untilShown("Be at “anywhere”");
   }
 
   @Test
@@ -356,8 +369,8 @@ class WindowTest extends InWindow {
     assertThat(list.getSelectionModel().getSelectedIndex()).isZero();
     person.keys("PageDown");
     assertThat(list.getSelectionModel().getSelectedIndex()).isGreaterThan(3);
-    person.type("undo");
-    person.until("Undo", () -> person.shown().stream().anyMatch(t -> t.startsWith("Undo: ")));
+    person.type("help");
+    person.until("Help", () -> person.shown().stream().anyMatch(t -> t.startsWith("Help: ")));
     person.keys("Ctrl+Z");
     person.untilShown("There is nothing to undo.");
     person.keys("Ctrl+Shift+Z");

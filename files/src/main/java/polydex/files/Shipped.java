@@ -72,9 +72,19 @@ public final class Shipped {
     }
     return Workspace.of(
         Catalog.of(actions, environments, bindings),
-        BOARDS.stream().map(b -> read("boards/" + b + ".json", Board.class)).toList(),
-        LAYOUTS.stream().map(l -> read("layouts/" + l + ".json", Layout.class)).toList(),
+        boards(),
+        layouts(),
         read(folder + "/setups.json", SetupsFile.class).setups());
+  }
+
+  /** The boards that ship. */
+  public static List<Board> boards() {
+    return BOARDS.stream().map(b -> read("boards/" + b + ".json", Board.class)).toList();
+  }
+
+  /** The layouts that ship. */
+  public static List<Layout> layouts() {
+    return LAYOUTS.stream().map(l -> read("layouts/" + l + ".json", Layout.class)).toList();
   }
 
   private static <T> T read(String name, Class<T> type) {

@@ -1,9 +1,11 @@
 package polydex.desktop.controls;
 
+import java.util.List;
 import java.util.Map;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
@@ -42,6 +44,39 @@ public final class GestureView extends HBox {
   /** Caps for a single step. */
   public static GestureView of(Step step, Map<Modifier, String> names) {
     return new GestureView(Gesture.of(step), names);
+  }
+
+  /**
+   * A sentence in which gestures stand as caps, flowing word by word.
+   *
+   * @param gestures those in the text, in order, as they are written
+   * @param width about how wide it will be, in pixels, so that a row knows its height
+   */
+  public static Region within(String text, List<Gesture> gestures, double width) {
+    FlowPane flow = new FlowPane(5, 4);
+    flow.setPrefWrapLength(width);
+    flow.setMinWidth(0);
+    flow.setAlignment(Pos.CENTER_LEFT);
+    String rest = text;
+    for (Gesture gesture : gestures) {
+      int at = rest.indexOf(gesture.toString());
+      if (at >= 0) {
+        words(flow, rest.substring(0, at));
+        flow.getChildren().add(new GestureView(gesture, Map.of()));
+        rest = rest.substring(at + gesture.toString().length());
+      }
+    }
+    words(flow, rest);
+    flow.setAccessibleText(text);
+    return flow;
+  }
+
+  private static void words(FlowPane flow, String text) {
+    for (String word : text.strip().split(" +")) {
+      if (!word.isEmpty()) {
+        flow.getChildren().add(Texts.styled(word, "words"));
+      }
+    }
   }
 
   /** An empty cap: nothing pressed yet. */

@@ -14,10 +14,13 @@ import polydex.keys.Key;
 import polydex.keys.Modifier;
 import polydex.keys.Modifiers;
 import polydex.keys.Physical;
+import polydex.keys.PointerAct;
 
 /**
- * While it is on, every key belongs to what is being recorded, Tab, Enter and Esc included. The way
- * out is to hold Esc for {@link #HOLD_TO_LEAVE}: a short press of Esc counts when it is let go.
+ * While it is on, every key belongs to what is being recorded, Tab, Enter and Esc included. What is
+ * not an answer is said by holding a key for {@link #HOLD_TO_LEAVE}: Esc to leave, and Space for a
+ * hint where there is one. A short press of such a key counts when it is let go, or when another
+ * follows.
  */
 public final class KeyCapture {
   /** How long Esc is held to leave. */
@@ -37,16 +40,24 @@ public final class KeyCapture {
 
     /** The user wants to leave. */
     void leave();
+
+    /** The user wants help; whether there is any, or Space is a key like the others. */
+    default boolean hint(boolean ask) {
+      return false;
+    }
   }
+
+  /** A key that is down and may become a long one. */
+  private record Waiting(Key key, long since) {}
 
   private final Supplier<Layout> layout;
   private final PressRecorder recorder = new PressRecorder();
-  private final PauseTransition escHeld = new PauseTransition(HOLD_TO_LEAVE);
+  private final PauseTransition held = new PauseTransition(HOLD_TO_LEAVE);
   private Optional<Listener> listener = Optional.empty();
   private boolean spelled;
-  private boolean leaving;
+  private Optional<Key> spent = Optional.empty();
   private Modifiers latched = Modifiers.NONE;
-  private Optional<Long> escDown = Optional.empty();
+  private Optional<Waiting> waiting = Optional.empty();
 
   /**
    * Off at first.
@@ -55,12 +66,21 @@ public final class KeyCapture {
    */
   public KeyCapture(Supplier<Layout> layout) {
     this.layout = layout;
-    escHeld.setOnFinished(
-        _ -> {
-          escDown = Optional.empty();
-          leaving = true;
-          recorder.reset();
-          listener.ifPresent(Listener::leave);
+    held.setOnFinished(_ -> heldLong());
+  }
+
+  private void heldLong() {
+    Optional<Key> key = waiting.map(Waiting::key);
+    waiting = Optional.empty();
+    spent = key;
+    recorder.reset();
+    listener.ifPresent(
+        l -> {
+          if (key.equals(Optional.of(Key.Escape))) {
+            l.leave();
+          } else {
+            l.hint(true);
+          }
         });
   }
 
@@ -80,22 +100,32 @@ public final class KeyCapture {
   /** Turns it off. */
   public void stop() {
     listener = Optional.empty();
-    escHeld.stop();
-    escDown = Optional.empty();
-    recorder.reset();
+    reset();
   }
 
   /** Forgets what is down, as when the window loses the focus. */
   public void reset() {
     recorder.reset();
-    escHeld.stop();
-    escDown = Optional.empty();
+    held.stop();
+    waiting = Optional.empty();
+  }
+
+  /** A pointer step, made with whatever modifiers are down. */
+  public void pointed(PointerAct act) {
+    long nanos = System.nanoTime();
+    if (listener.isPresent()) {
+      flush();
+      pressed(recorder.pointed(act), nanos);
+    }
   }
 
   /** Takes an event if it is on; whether it did. */
   public boolean handle(KeyEvent event) {
+    if (isRestOfLong(event)) {
+      return true;
+    }
     if (listener.isEmpty()) {
-      return isRestOfLeaving(event);
+      return false;
     }
     long nanos = System.nanoTime();
     event.consume();
@@ -107,34 +137,62 @@ public final class KeyCapture {
     return true;
   }
 
-  /** The Esc that was held to leave still repeats, and goes up at last: nobody else may see it. */
-  private boolean isRestOfLeaving(KeyEvent event) {
-    if (!leaving || event.getCode() != KeyCode.ESCAPE) {
-      return false;
+  /** A key that was held long still repeats, and goes up at last: nobody else may see it. */
+  private boolean isRestOfLong(KeyEvent event) {
+    boolean rest = spent.isPresent() && FxKeys.key(event.getCode(), layout.get()).equals(spent);
+    if (rest) {
+      event.consume();
+      if (event.getEventType() == KeyEvent.KEY_RELEASED) {
+        spent = Optional.empty();
+      }
     }
-    leaving = event.getEventType() != KeyEvent.KEY_RELEASED;
-    event.consume();
-    return true;
+    return rest;
+  }
+
+  private boolean mayBeLong(Key key) {
+    return recorder.held().isEmpty()
+        && latched.isEmpty()
+        && (key == Key.Escape
+            || (key == Key.Space && listener.filter(l -> l.hint(false)).isPresent()));
   }
 
   private void down(KeyCode code, long nanos) {
     Optional<Modifier> modifier = FxKeys.modifier(code);
     if (modifier.isPresent()) {
+      flush();
       recorder.down(modifier.get());
       if (spelled) {
         latched = latched.and(modifier.get());
       }
       hold();
-    } else if (code == KeyCode.ESCAPE && recorder.held().isEmpty() && latched.isEmpty()) {
-      if (escDown.isEmpty()) {
-        escDown = Optional.of(nanos);
-        escHeld.playFromStart();
-      }
-    } else {
-      FxKeys.key(code, layout.get())
-          .flatMap(recorder::down)
-          .ifPresent(made -> pressed(made, nanos));
+      return;
     }
+    FxKeys.key(code, layout.get()).ifPresent(key -> down(key, nanos));
+  }
+
+  private void down(Key key, long nanos) {
+    if (waiting.filter(w -> w.key() == key).isPresent()) {
+      return; // it repeats
+    }
+    flush();
+    if (mayBeLong(key)) {
+      waiting = Optional.of(new Waiting(key, nanos));
+      held.playFromStart();
+    } else {
+      recorder.down(key).ifPresent(made -> pressed(made, nanos));
+    }
+  }
+
+  /** What may have become a long press was a short one. */
+  private void flush() {
+    held.stop();
+    Optional<Waiting> was = waiting;
+    waiting = Optional.empty();
+    was.ifPresent(
+        w -> {
+          recorder.down(w.key()).ifPresent(made -> pressed(made, w.since()));
+          recorder.up(w.key());
+        });
   }
 
   private void up(KeyCode code, long nanos) {
@@ -145,15 +203,17 @@ public final class KeyCapture {
       if (!spelled) {
         tap.ifPresent(made -> pressed(made, nanos));
       }
-    } else if (code == KeyCode.ESCAPE && escDown.isPresent()) {
-      long since = escDown.get();
-      escHeld.stop();
-      escDown = Optional.empty();
-      recorder.down(Key.Escape).ifPresent(made -> pressed(made, since));
-      recorder.up(Key.Escape);
-    } else {
-      FxKeys.key(code, layout.get()).ifPresent(recorder::up);
+      return;
     }
+    FxKeys.key(code, layout.get())
+        .ifPresent(
+            key -> {
+              if (waiting.filter(w -> w.key() == key).isPresent()) {
+                flush();
+              } else {
+                recorder.up(key);
+              }
+            });
   }
 
   private void hold() {

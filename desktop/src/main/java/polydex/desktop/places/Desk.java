@@ -1,5 +1,6 @@
 package polydex.desktop.places;
 
+import java.util.List;
 import java.util.Map;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.scene.Node;
@@ -8,18 +9,24 @@ import polydex.catalog.Environment;
 import polydex.catalog.Environment.Application;
 import polydex.desktop.keys.KeyCapture;
 import polydex.desktop.state.Analyst;
+import polydex.desktop.state.Drills;
 import polydex.desktop.state.Session;
 import polydex.keys.Modifier;
+import polydex.keys.PointerAct;
 
 /**
  * What a place has to work with.
  *
  * @param session what is open
  * @param analyst what is found out about it
+ * @param drills what is asked about drills
  * @param keys who gets the keys
  * @param narrow whether the window is so narrow for its text that less stands side by side
  */
-public record Desk(Session session, Analyst analyst, Keys keys, ReadOnlyBooleanProperty narrow) {
+public record Desk(
+    Session session, Analyst analyst, Drills drills, Keys keys, ReadOnlyBooleanProperty narrow) {
+
+  private static final int LOOKS = 4;
 
   /** Who gets the keys. */
   public interface Keys {
@@ -33,6 +40,9 @@ public record Desk(Session session, Analyst analyst, Keys keys, ReadOnlyBooleanP
      * @param leave what holding Esc does, as the rest of "To ..."
      */
     void capture(KeyCapture.Listener listener, boolean spelled, String leave);
+
+    /** The pointer did something where a gesture is being recorded. */
+    void pointed(PointerAct act);
 
     /** Keys are commands again. */
     void release();
@@ -76,5 +86,48 @@ public record Desk(Session session, Analyst analyst, Keys keys, ReadOnlyBooleanP
         .environment(environmentId)
         .map(Environment::title)
         .orElse(environmentId);
+  }
+
+  /** An environment with the platform that it is on: "Timeline on Corvid". */
+  public String place(String environmentId) {
+    String platform = platform(environmentId);
+    return platform.equals(environmentId)
+        ? title(environmentId)
+        : title(environmentId) + " on " + title(platform);
+  }
+
+  /** The platform of an application, as far as it has just one; a platform's own id. */
+  private String platform(String environmentId) {
+    return session
+        .workspace()
+        .get()
+        .catalog()
+        .environment(environmentId)
+        .map(Environment::kind)
+        .filter(Application.class::isInstance)
+        .map(k -> ((Application) k).platforms())
+        .filter(p -> p.size() == 1)
+        .map(List::getFirst)
+        .orElse(environmentId);
+  }
+
+  /** The title of an action. */
+  public String action(String actionId) {
+    return session.workspace().get().catalog().title(actionId);
+  }
+
+  /**
+   * The style class of the caps of an environment: each platform has a look of its own, so that
+   * where one is can be told from the keys.
+   */
+  public String caps(String environmentId) {
+    Catalog catalog = session.workspace().get().catalog();
+    String platform = platform(environmentId);
+    List<String> platforms =
+        catalog.environments().stream()
+            .filter(e -> e.kind() instanceof Environment.Platform)
+            .map(Environment::id)
+            .toList();
+    return "caps-" + Math.max(0, platforms.indexOf(platform)) % LOOKS;
   }
 }

@@ -142,7 +142,8 @@ final class LookUpFilter extends FlowPane {
               case ANY -> true;
               case NEVER_DRILLED -> item.isEmpty();
               case LEARNING -> item.filter(i -> !i.isFluent()).isPresent();
-              case DUE -> item.filter(i -> i.isDue(now)).isPresent();
+              case DUE ->
+                  item.filter(i -> i.isDue(now, desk.drills().settings().retention())).isPresent();
               case FLUENT -> item.filter(ItemState::isFluent).isPresent();
               case CHANGED_LATELY ->
                   changed.getOrDefault(environment, Set.of()).contains(binding.id());

@@ -28,6 +28,7 @@ import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
 import polydex.keys.GestureReader;
+import polydex.recall.DrillItem;
 import polydex.workspace.Change;
 import polydex.workspace.KeymapEdit;
 import polydex.workspace.Workspace;
@@ -128,6 +129,8 @@ public final class LookUpPlace implements Place {
       all.add(KeyCommand.of("F2", "Change it", () -> edit(false)));
       all.add(KeyCommand.quiet("Delete", "Remove it", this::remove));
       all.add(KeyCommand.quiet("F8", "Switch it off or on", this::switchOff));
+      all.add(KeyCommand.of("Ctrl+D", "Drill this", this::markOne));
+      all.add(KeyCommand.quiet("Ctrl+Shift+D", "Drill all that was found", this::markAll));
     } else {
       all.add(KeyCommand.of("Esc", "Back to words", this::showWords));
     }
@@ -334,6 +337,46 @@ public final class LookUpPlace implements Place {
                             l.environment().id(),
                             l.binding().orElseThrow())),
             () -> desk.session().say("Choose a gesture on the right first (Alt+W)."));
+  }
+
+  /**
+   * Marks what is chosen for drills: on the right one gesture, on the left the action everywhere.
+   */
+  private void markOne() {
+    Optional<ActionDetail.Line> line = chosenBinding();
+    detail
+        .action()
+        .ifPresent(
+            action ->
+                mark(
+                    List.of(action),
+                    line.map(l -> Set.of(l.environment().id())).orElseGet(this::inUse)));
+  }
+
+  private void markAll() {
+    mark(results.getItems().stream().map(Found::action).toList(), inUse());
+  }
+
+  private Set<String> inUse() {
+    return desk.session().workspace().get().environmentsInUse();
+  }
+
+  private void mark(List<Action> actions, Set<String> environments) {
+    Catalog catalog = desk.session().workspace().get().catalog();
+    List<DrillItem> items =
+        actions.stream()
+            .flatMap(
+                a ->
+                    environments.stream()
+                        .filter(e -> !catalog.bindings(e, a.id()).isEmpty())
+                        .map(e -> new DrillItem(e, a.id())))
+            .toList();
+    if (items.isEmpty()) {
+      desk.session()
+          .say("None of your environments has a gesture for this, so there is none to drill.");
+    } else {
+      desk.drills().mark(items);
+    }
   }
 
   /** Removing and switching off want the focus on the gestures, so that no list is meant by it. */

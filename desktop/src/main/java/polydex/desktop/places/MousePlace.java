@@ -65,10 +65,16 @@ public final class MousePlace implements Place {
     VBox table = new VBox(head, list);
     VBox.setVgrow(table, Priority.ALWAYS);
     root.getChildren().addAll(Texts.heading("Mouse"), summary, table, explained);
-    desk.session().logged().addListener((_, _, _) -> refresh());
-    desk.session().workspace().addListener((_, _, _) -> refresh());
-    desk.analyst().found().addListener((_, _, _) -> refresh());
-    refresh();
+    desk.session().logged().addListener((_, _, _) -> refreshIfShown());
+    desk.session().workspace().addListener((_, _, _) -> refreshIfShown());
+    desk.analyst().found().addListener((_, _, _) -> refreshIfShown());
+  }
+
+  /** Nobody sees it elsewhere, and a drill has no time for it. */
+  private void refreshIfShown() {
+    if (root.getScene() != null) {
+      refresh();
+    }
   }
 
   /** In a narrow window the line below the table still says how often keys were used. */
@@ -121,6 +127,7 @@ public final class MousePlace implements Place {
 
   @Override
   public void shown() {
+    refresh();
     list.requestFocus();
   }
 

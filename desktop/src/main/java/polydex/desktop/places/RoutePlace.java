@@ -1,7 +1,6 @@
 package polydex.desktop.places;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import javafx.geometry.Pos;
@@ -9,7 +8,6 @@ import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
@@ -18,10 +16,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import polydex.boards.Presses.Made;
 import polydex.conflict.Conflict;
-import polydex.conflict.ConflictSentence;
-import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.LayerStack;
-import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCapture;
 import polydex.desktop.keys.KeyCommand;
@@ -29,7 +24,9 @@ import polydex.desktop.state.Analysis;
 import polydex.keys.Gesture;
 import polydex.keys.GestureSyntaxException;
 import polydex.keys.Modifiers;
+import polydex.route.Setup;
 import polydex.route.Trace;
+import polydex.workspace.Workspace;
 
 /** Who gets a gesture in the setup in use, and which bindings lose theirs. */
 public final class RoutePlace implements Place, KeyCapture.Listener {
@@ -41,8 +38,8 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
   private final Button press = new Button("Press it");
   private final Label outcome = Texts.words("");
   private final LayerStack stack = new LayerStack();
-  private final Label conflictsHead = Texts.part("Conflicts");
-  private final ListView<Conflict> conflicts;
+  private final ConflictList conflicts;
+  private final WhereYouAre where;
   private final PressedSoFar soFar = new PressedSoFar();
   private boolean capturing;
   private Gesture shown = FIRST_SHOWN;
@@ -66,20 +63,11 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
     scroll.setFitToWidth(true);
     VBox.setVgrow(scroll, Priority.ALWAYS);
     scroll.getStyleClass().add("stack-scroll");
-    conflicts =
-        Lists.of(
-            "Conflicts of this setup",
-            this::row,
-            c -> desk.session().workspace().get().catalog().title(c.loser().binding().action()),
-            Texts.quiet("No binding of this setup is doubled or taken by an outer layer."));
-    conflicts.getStyleClass().add("conflicts");
-    desk.narrow().addListener((_, _, _) -> conflicts.refresh());
-    conflicts
-        .getSelectionModel()
-        .selectedItemProperty()
-        .addListener((_, _, c) -> Optional.ofNullable(c).ifPresent(this::showConflict));
+    conflicts = new ConflictList(desk, this::showConflict);
+    where = new WhereYouAre(desk);
     root.getStyleClass().add("place");
-    root.getChildren().addAll(Texts.heading("Route"), ask, scroll, conflictsHead, conflicts);
+    root.getChildren()
+        .addAll(Texts.heading("Route"), ask, scroll, conflicts.head(), conflicts.list());
     desk.analyst().found().addListener((_, _, found) -> found.ifPresent(this::refresh));
     desk.analyst().found().get().ifPresent(this::refresh);
   }
@@ -104,12 +92,18 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
     return List.of(
         KeyCommand.of("Ctrl+L", "Press a gesture", this::capture),
         KeyCommand.of("Ctrl+G", "Type a gesture", typed::requestFocus),
-        KeyCommand.of("Ctrl+K", "Conflicts", conflicts::requestFocus));
+        KeyCommand.of("Ctrl+K", "Conflicts", conflicts.list()::requestFocus),
+        KeyCommand.of("Ctrl+E", "Which ones", conflicts::chooseWhich),
+        KeyCommand.of("Enter", "Ways out", this::enter),
+        KeyCommand.of("F2", "Live with it", conflicts::accept),
+        KeyCommand.of("Ctrl+P", "Plan", conflicts::plan),
+        KeyCommand.of("F4", "Full screen", where::fullScreen),
+        KeyCommand.of("F6", "Where you are", where::chooseContext));
   }
 
   @Override
   public Map<Character, Node> reachable() {
-    return Map.of('G', typed, 'P', press, 'C', conflicts);
+    return Map.of('G', typed, 'P', press, 'C', conflicts.list());
   }
 
   @Override
@@ -123,14 +117,7 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
   }
 
   private void refresh(Analysis analysis) {
-    List<Conflict> found = analysis.conflicts();
-    conflictsHead.setText(
-        switch (found.size()) {
-          case 0 -> "No conflicts in this setup";
-          case 1 -> "1 conflict in this setup";
-          default -> found.size() + " conflicts in this setup, the worst first";
-        });
-    conflicts.getItems().setAll(found);
+    conflicts.load(analysis);
     follow(shown);
   }
 
@@ -159,40 +146,38 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
   }
 
   private void showConflict(Conflict conflict) {
+    Optional<Setup> elsewhere = elsewhere(conflict);
+    if (elsewhere.isPresent()) {
+      // The path through another setup is not the one that is analysed.
+      stack.getChildren().clear();
+      outcome.setText(
+          "This is in \u201c%s\u201d. Ctrl+U puts that setup in use, and its path is shown."
+              .formatted(elsewhere.get().title()));
+      return;
+    }
     shown = conflict.loser().gesture();
-    desk.analyst().found().get().ifPresent(a -> show(a, conflict.loser().trace()));
+    desk.analyst()
+        .found()
+        .get()
+        .ifPresent(a -> show(a, a.tracer(conflict.loser()).trace(conflict.loser().gesture())));
   }
 
-  private void row(HBox box, Conflict conflict) {
-    Region notch = new Region();
-    notch.getStyleClass().add("notch");
-    Label severity = Texts.styled(String.valueOf(conflict.severity()), "number");
-    Label sentence =
-        Texts.styled(
-            ConflictSentence.withoutGesture(conflict, desk.session().workspace().get().catalog()),
-            "words");
-    sentence.setWrapText(true);
-    sentence.setMinHeight(Region.USE_PREF_SIZE);
-    HBox.setHgrow(sentence, Priority.ALWAYS);
-    HBox facts =
-        new HBox(
-            10,
-            Lists.rightColumn(severity, 2),
-            notch,
-            Lists.column(Texts.styled(conflict.kind().name().toLowerCase(Locale.ROOT), "quiet"), 6),
-            Lists.column(
-                new GestureView(
-                    conflict.loser().gesture(), desk.words(conflict.loser().environment())),
-                11));
-    facts.setAlignment(Pos.CENTER_LEFT);
-    facts.setMinWidth(Region.USE_PREF_SIZE);
-    if (desk.narrow().get()) {
-      VBox both = new VBox(4, facts, sentence);
-      HBox.setHgrow(both, Priority.ALWAYS);
-      both.setMinWidth(0);
-      box.getChildren().add(both);
+  /** The setup of a conflict that is not in the one in use. */
+  private Optional<Setup> elsewhere(Conflict conflict) {
+    Workspace workspace = desk.session().workspace().get();
+    return conflict
+        .setup()
+        .filter(id -> !workspace.current().equals(Optional.of(id)))
+        .map(workspace.setups()::get);
+  }
+
+  private void enter() {
+    if (typed.isFocused()) {
+      followTyped();
+    } else if (press.isFocused()) {
+      capture();
     } else {
-      box.getChildren().addAll(facts, sentence);
+      conflicts.waysOut();
     }
   }
 

@@ -6,8 +6,10 @@ import polydex.catalog.GestureIndex;
 import polydex.catalog.GestureSearch;
 import polydex.catalog.Hooks;
 import polydex.conflict.Conflict;
+import polydex.recall.Material;
 import polydex.route.SetupTraces;
 import polydex.route.TracedBinding;
+import polydex.route.Tracer;
 import polydex.workspace.Workspace;
 
 /**
@@ -19,6 +21,7 @@ import polydex.workspace.Workspace;
  * @param reach for each action that can be caused here what causes it, the easiest first
  * @param gestures finds bindings by a gesture that may be only begun
  * @param hooks what bindings can be remembered by
+ * @param material what can be drilled
  * @param owners whose a gesture is, in any environment, on the layout under the fingers
  */
 public record Analysis(
@@ -28,4 +31,19 @@ public record Analysis(
     Map<String, List<TracedBinding>> reach,
     GestureSearch gestures,
     Hooks hooks,
-    GestureIndex owners) {}
+    Material material,
+    GestureIndex owners) {
+
+  /** Follows gestures as they are pressed where a side of a conflict holds. */
+  public Tracer tracer(Conflict.Party party) {
+    return traces.all().stream()
+        .filter(
+            t ->
+                t.binding().id().equals(party.binding())
+                    && t.environment().equals(party.environment())
+                    && t.layer().depth() == party.depth())
+        .findFirst()
+        .map(TracedBinding::tracer)
+        .orElseGet(traces::tracer);
+  }
+}

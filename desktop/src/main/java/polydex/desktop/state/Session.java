@@ -2,6 +2,7 @@ package polydex.desktop.state;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -11,6 +12,7 @@ import java.util.Set;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
+import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyLongProperty;
 import javafx.beans.property.ReadOnlyLongWrapper;
@@ -19,9 +21,11 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import polydex.files.FileProblem;
 import polydex.files.store.Store;
 import polydex.mouse.Habits;
+import polydex.mouse.RecentUses;
 import polydex.mouse.Use;
 import polydex.mouse.Use.Device;
 import polydex.recall.Answer;
+import polydex.recall.DrillItem;
 import polydex.recall.Progress;
 import polydex.workspace.Change;
 import polydex.workspace.History;
@@ -100,6 +104,26 @@ public final class Session implements AutoCloseable {
   /** What is remembered. */
   public Progress progress() {
     return progress;
+  }
+
+  /** How often actions were done with the pointer lately. */
+  public RecentUses recentUses() {
+    return RecentUses.of(uses, now(), clock.getZone());
+  }
+
+  /** The day that it is. */
+  public LocalDate today() {
+    return now().atZone(clock.getZone()).toLocalDate();
+  }
+
+  /** Hands every answer to an item to somebody on the interface thread, the oldest first. */
+  public void answers(DrillItem item, Consumer<List<Answer>> to) {
+    write(
+        () -> {
+          List<Answer> found = new ArrayList<>();
+          store.answers(item, found::add);
+          Platform.runLater(() -> to.accept(found));
+        });
   }
 
   /** The moment that the session takes for now. */

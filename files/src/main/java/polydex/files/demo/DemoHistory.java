@@ -1,7 +1,6 @@
 package polydex.files.demo;
 
 import java.time.DayOfWeek;
-import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
@@ -10,22 +9,13 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Random;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
-import polydex.keys.Gesture;
 import polydex.mouse.Use;
 import polydex.recall.Answer;
-import polydex.recall.DrillItem;
-import polydex.recall.DrillPlan;
-import polydex.recall.ExpectedTime;
-import polydex.recall.ItemState;
-import polydex.recall.Progress;
-import polydex.recall.Prompt;
 import polydex.route.Machine;
 import polydex.route.Setup;
 import polydex.route.SetupTraces;
@@ -50,9 +40,6 @@ public record DemoHistory(List<Answer> answers, List<Use> uses) {
   private static final int WEEKS = 6;
   private static final int USES_A_DAY = 500;
   private static final int ACTIONS_A_SETUP = 26;
-  private static final int SESSIONS_A_DAY = 9;
-  private static final int SESSION = 10;
-  private static final int NEW_A_DAY = 4;
 
   /** How an action moves over from the pointer to the keys. */
   private record Course(
@@ -68,10 +55,12 @@ public record DemoHistory(List<Answer> answers, List<Use> uses) {
 
   /** Makes the history of a demo workspace. */
   public static DemoHistory of(Workspace workspace) {
-    Random random = new Random(SEED);
     List<LocalDate> days = days();
-    return new DemoHistory(
-        drills(workspace, days, random), log(days, courses(workspace, random), random));
+    // Each has its chances to itself, so that a change of one story leaves the other as it was.
+    Random drills = new Random(SEED);
+    Random mouse = new Random(SEED + 1);
+    List<Use> uses = log(days, courses(workspace, mouse), mouse);
+    return new DemoHistory(DemoDrills.of(workspace, days, uses, drills), uses);
   }
 
   private static List<LocalDate> days() {
@@ -159,87 +148,7 @@ public record DemoHistory(List<Answer> answers, List<Use> uses) {
     return courses.getLast();
   }
 
-  private static Instant at(LocalDate day, int second) {
+  static Instant at(LocalDate day, int second) {
     return day.atTime(LocalTime.of(8, 30)).plusSeconds(second).atZone(ZONE).toInstant();
-  }
-
-  private static List<Answer> drills(Workspace workspace, List<LocalDate> days, Random random) {
-    List<Prompt> all = prompts(workspace, random);
-    Progress progress = new Progress(ZONE);
-    Map<DrillItem, Integer> practised = new HashMap<>();
-    List<Answer> answers = new ArrayList<>();
-    // None on the last day, so that the demo opens with something due.
-    for (int day = 0; day < days.size() - 1; day++) {
-      List<Prompt> known = all.stream().limit((day + 1L) * NEW_A_DAY).toList();
-      for (int session = 0; session < SESSIONS_A_DAY; session++) {
-        Instant at = at(days.get(day), session * 2700);
-        for (Prompt prompt : DrillPlan.choose(known, progress, at, SESSION, random)) {
-          int n = practised.merge(prompt.item(), 1, Integer::sum);
-          Answer answer =
-              answer(workspace.catalog(), prompt, progress.state(prompt.item()), n, at, random);
-          progress.add(answer);
-          answers.add(answer);
-          at = at.plus(Duration.ofMillis((long) (1000 * answer.seconds()) + 1500));
-        }
-      }
-    }
-    return answers;
-  }
-
-  /** Every binding of the laptop's and the studio's own applications, in a shuffled order. */
-  private static List<Prompt> prompts(Workspace workspace, Random random) {
-    List<Prompt> prompts = new ArrayList<>();
-    for (String id : List.of("laptop-cues", "studio-timeline", "studio-stars")) {
-      Setup setup = workspace.setups().get(id);
-      SetupTraces.of(setup, workspace.world()).reach().values().stream()
-          .map(List::getFirst)
-          .filter(t -> !t.gesture().usesPointer())
-          .map(
-              t ->
-                  new Prompt(
-                      new DrillItem(t.environment(), t.binding().action()),
-                      List.of(t.gesture()),
-                      false))
-          .filter(p -> prompts.stream().noneMatch(q -> q.item().equals(p.item())))
-          .sorted(Comparator.comparing(p -> p.item().action()))
-          .forEach(prompts::add);
-    }
-    Collections.shuffle(prompts, random);
-    return prompts;
-  }
-
-  private static Answer answer(
-      Catalog catalog,
-      Prompt prompt,
-      Optional<ItemState> state,
-      int practised,
-      Instant at,
-      Random random) {
-    Gesture asked = prompt.gestures().getFirst();
-    double recall = state.map(s -> 0.15 + 0.85 * s.retrievability(at)).orElse(0.45);
-    boolean right = random.nextDouble() < recall;
-    double pace = 0.75 + 1.4 * Math.pow(practised, -0.5) + 0.15 * random.nextGaussian();
-    double seconds = Math.max(0.5, ExpectedTime.of(asked) * pace);
-    String pressed = right ? asked.toString() : mistaken(catalog, prompt, asked, random);
-    return new Answer(
-        prompt.item(),
-        at.plusMillis((long) (seconds * 1000)),
-        right ? Answer.Verdict.RIGHT : Answer.Verdict.WRONG,
-        Math.round(seconds * 1000) / 1000.0,
-        asked,
-        pressed);
-  }
-
-  /** The same action's gesture elsewhere, if there is one: the other desktop's habit. */
-  private static String mistaken(Catalog catalog, Prompt prompt, Gesture asked, Random random) {
-    List<String> elsewhere =
-        catalog.environments().stream()
-            .filter(e -> !e.id().equals(prompt.item().environment()))
-            .flatMap(e -> catalog.bindings(e.id(), prompt.item().action()).stream())
-            .map(b -> b.gesture().toString())
-            .filter(g -> !g.equals(asked.toString()))
-            .distinct()
-            .toList();
-    return elsewhere.isEmpty() ? "Esc" : elsewhere.get(random.nextInt(elsewhere.size()));
   }
 }

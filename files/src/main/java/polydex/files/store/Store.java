@@ -20,6 +20,7 @@ import org.jdbi.v3.core.Jdbi;
 import polydex.files.FileProblem;
 import polydex.mouse.Use;
 import polydex.recall.Answer;
+import polydex.recall.DrillItem;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
 
@@ -214,6 +215,11 @@ public final class Store implements AutoCloseable {
   /** Hands on every answer, the oldest first. */
   public synchronized void answers(Consumer<Answer> to) {
     Logs.answers(handle, to);
+  }
+
+  /** Hands on every answer to an item, the oldest first. */
+  public synchronized void answers(DrillItem item, Consumer<Answer> to) {
+    Logs.answers(handle, item, to);
   }
 
   /** Hands on every line of the mouse log, the oldest first. */

@@ -42,7 +42,9 @@ final class WorkspaceTables {
               bodies(name, "board", Board.class),
               bodies(name, "layout", Layout.class),
               bodies(name, "setup", Setup.class))
-          .with(remembered(name));
+          .with(remembered(name))
+          .with(new LearningTable(h).read())
+          .with(new AcceptedTable(h).read());
     } catch (IllegalArgumentException e) {
       throw new FileProblem(
           "%s holds something that can't be: %s".formatted(name, e.getMessage()), e);
@@ -73,6 +75,8 @@ final class WorkspaceTables {
     writeRemembered("columns", before.remembered().columns(), after.remembered().columns());
     writeRemembered("list", lists(before.remembered()), lists(after.remembered()));
     writeRemembered("document", before.remembered().documents(), after.remembered().documents());
+    new LearningTable(h).write(before.learning(), after.learning());
+    new AcceptedTable(h).write(before.accepted(), after.accepted());
     Set<String> environments = new HashSet<>();
     before.catalog().environments().forEach(e -> environments.add(e.id()));
     after.catalog().environments().forEach(e -> environments.add(e.id()));

@@ -3,22 +3,28 @@ package polydex.files.demo;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Predicate;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import polydex.conflict.Conflict;
 import polydex.conflict.ConflictFinder;
+import polydex.conflict.HabitFinder;
+import polydex.conflict.Person;
 import polydex.files.Shipped;
 import polydex.files.store.Store;
 import polydex.mouse.Habit;
 import polydex.mouse.Habits;
 import polydex.mouse.Use;
 import polydex.recall.Answer;
+import polydex.recall.ItemState;
+import polydex.recall.Pace;
 import polydex.recall.Progress;
 import polydex.route.Setup;
 import polydex.route.SetupTraces;
@@ -55,15 +61,17 @@ class DemoFileTest {
   }
 
   @Test
-  void everySetupHasConflictsAndBothKindsOccur() {
+  void everySetupHasConflictsAndEveryKindOccurs() {
     Workspace demo = Shipped.demo();
     Set<Conflict.Kind> kinds = EnumSet.noneOf(Conflict.Kind.class);
     for (Setup setup : demo.setups().values()) {
       List<Conflict> found =
-          ConflictFinder.find(demo.world(), SetupTraces.of(setup, demo.world()), _ -> 1);
+          ConflictFinder.find(SetupTraces.of(setup, demo.world()), Person.of(_ -> 1));
       assertThat(found).as(setup.title()).isNotEmpty();
       found.forEach(c -> kinds.add(c.kind()));
     }
+    HabitFinder.find(demo.catalog(), demo.setups().values(), Person.of(_ -> 1))
+        .forEach(c -> kinds.add(c.kind()));
     assertThat(kinds).containsExactlyInAnyOrder(Conflict.Kind.values());
   }
 
@@ -94,7 +102,7 @@ class DemoFileTest {
     Progress progress = new Progress(DemoHistory.ZONE);
     history.answers().forEach(progress::add);
     assertThat(history.answers())
-        .anyMatch(a -> progress.state(a.item()).orElseThrow().isDue(DemoHistory.NOW));
+        .anyMatch(a -> progress.state(a.item()).orElseThrow().isDue(DemoHistory.NOW, 0.9));
   }
 
   @Test
@@ -109,5 +117,48 @@ class DemoFileTest {
     }
     assertThat(answers).isEqualTo(history.answers());
     assertThat(uses).isEqualTo(history.uses());
+  }
+
+  @Test
+  void theDrillsOfTheDemoGetBetterAndMixUpTheTwoDesktops() {
+    List<Answer> answers = DemoHistory.of(Shipped.demo()).answers();
+    Progress progress = new Progress(DemoHistory.ZONE);
+    answers.forEach(progress::add);
+    assertThat(answers.stream().map(Answer::kind).distinct())
+        .containsExactlyInAnyOrder(Answer.Kind.values());
+    assertThat(answers.stream().map(Answer::verdict).distinct())
+        .contains(
+            Answer.Verdict.RIGHT,
+            Answer.Verdict.CORRECTED,
+            Answer.Verdict.WRONG,
+            Answer.Verdict.HINTED);
+    // The hand gets faster: the pace of the last week against that of the second.
+    assertThat(share(answers, 5, a -> a.timing().seconds() <= a.timing().goal()))
+        .isGreaterThan(share(answers, 0, a -> a.timing().seconds() <= a.timing().goal()));
+    assertThat(share(answers, 5, a -> a.verdict().isRight()))
+        .isGreaterThan(share(answers, 0, a -> a.verdict().isRight()));
+    assertThat(progress.confusions().open())
+        .anyMatch(
+            c ->
+                c.pair().one().action().equals(c.pair().other().action())
+                    && !c.pair().one().environment().equals(c.pair().other().environment()));
+    long fluent = progress.states().values().stream().filter(ItemState::isFluent).count();
+    assertThat(fluent).isBetween(20L, progress.states().size() - 5L);
+    long day = progress.days().of(DemoHistory.NOW);
+    for (String environment : progress.history().environments()) {
+      assertThat(progress.history().fluent(environment, day - 40)).isZero();
+    }
+    assertThat(progress.history().environments().stream())
+        .allMatch(e -> progress.history().fluent(e, day) >= 0);
+    assertThat(progress.history().pace()).isNotEqualTo(Pace.UNKNOWN);
+  }
+
+  /** The share of the answers of a week, counted from 0, of which something holds. */
+  private static double share(List<Answer> answers, int week, Predicate<Answer> holds) {
+    List<Answer> some =
+        answers.stream()
+            .filter(a -> Duration.between(answers.getFirst().at(), a.at()).toDays() / 7 == week)
+            .toList();
+    return some.stream().filter(holds).count() / (double) some.size();
   }
 }

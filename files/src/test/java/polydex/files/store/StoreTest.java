@@ -14,6 +14,7 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -21,12 +22,15 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
+import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import polydex.catalog.Action;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Version;
+import polydex.conflict.Accepted;
+import polydex.conflict.Accepted.Acceptance;
 import polydex.files.FileProblem;
 import polydex.files.Shipped;
 import polydex.files.demo.DemoFile;
@@ -35,6 +39,8 @@ import polydex.mouse.Use;
 import polydex.mouse.Use.Device;
 import polydex.recall.Answer;
 import polydex.recall.DrillItem;
+import polydex.recall.Learning;
+import polydex.recall.Pace;
 import polydex.workspace.Change;
 import polydex.workspace.KeymapEdit;
 import polydex.workspace.Remembered;
@@ -53,10 +59,12 @@ class StoreTest {
     return new Answer(
         new DrillItem("app", "save"),
         NOW.plusMillis(i),
-        Answer.Verdict.RIGHT,
-        1.25,
+        Answer.Kind.values()[i % 5],
+        Answer.Verdict.values()[i % 5],
+        new Answer.Timing(1.25, i % 2 == 0, 1.5),
         Gesture.parse("Ctrl+K \"a\\\"b\""),
-        "Ctrl+S");
+        "Ctrl+S",
+        i % 2 == 0 ? Optional.empty() : Optional.of(new DrillItem("app", "find")));
   }
 
   private static List<Answer> answers(Store store) {
@@ -384,6 +392,85 @@ class StoreTest {
       assertThat(read.action("own.flood")).contains(action);
       assertThat(read.bindings("desktop-conventions").getLast()).isEqualTo(binding);
       assertThat(read.environments()).isEqualTo(start.catalog().environments());
+    }
+  }
+
+  @Test
+  void aFileOfTheFirstVersionIsBroughtUpToDateWithItsAnswers() throws Exception {
+    Flyway.configure()
+        .dataSource("jdbc:sqlite:" + file(), null, null)
+        .locations("classpath:polydex/files/store")
+        .target("1")
+        .loggers("slf4j")
+        .load()
+        .migrate();
+    try (Connection old = DriverManager.getConnection("jdbc:sqlite:" + file());
+        var statement = old.createStatement()) {
+      statement.execute(
+          "INSERT INTO answer (at, environment, action, verdict, seconds, asked, pressed)"
+              + " VALUES (1000, 'app', 'save', 'HINTED', 2.5, 'Ctrl+S', 'Ctrl+D')");
+    }
+    try (Store store = Store.open(file())) {
+      assertThat(answers(store))
+          .containsExactly(
+              new Answer(
+                  new DrillItem("app", "save"),
+                  Instant.ofEpochSecond(1),
+                  Answer.Kind.DO,
+                  Answer.Verdict.HINTED,
+                  new Answer.Timing(2.5, true, Pace.UNKNOWN.expected(Gesture.parse("Ctrl+S"))),
+                  Gesture.parse("Ctrl+S"),
+                  "Ctrl+D",
+                  Optional.empty()));
+    }
+  }
+
+  @Test
+  void whatWasSaidAboutLearningComesBackAndIsUndone() throws Exception {
+    Learning said =
+        Learning.NOTHING
+            .marking(List.of(new DrillItem("app", "save"), new DrillItem("app", "it's")))
+            .puttingOff(new DrillItem("app", "find"), LocalDate.of(2031, 2, 3))
+            .dropping(new DrillItem("desk", "lock"));
+    Change.Edit edit = edit(Workspace.EMPTY, Workspace.EMPTY.with(said));
+    try (Store store = Store.open(file())) {
+      store.save(edit, NOW);
+      assertThat(store.workspace().learning()).isEqualTo(said);
+      Learning less = said.forgetting(List.of(new DrillItem("app", "save")));
+      store.save(edit(edit.after(), Workspace.EMPTY.with(less)), NOW);
+      assertThat(store.workspace().learning()).isEqualTo(less);
+      store.save(edit(Workspace.EMPTY.with(less), Workspace.EMPTY), NOW);
+      assertThat(store.workspace().learning()).isEqualTo(Learning.NOTHING);
+      store.add(answer(1));
+      store.add(answer(2));
+      List<Answer> found = new ArrayList<>();
+      store.answers(new DrillItem("app", "save"), found::add);
+      assertThat(found).containsExactly(answer(1), answer(2));
+      store.answers(new DrillItem("app", "find"), _ -> found.clear());
+      assertThat(found).hasSize(2);
+    }
+  }
+
+  @Test
+  void acceptedConflictsComeBackWithTheirReasonAndAreWithdrawn() throws Exception {
+    Accepted two =
+        new Accepted(
+            Map.of(
+                "prefix|s|app|it's",
+                    new Acceptance("a / b", "rare; \"never\"", LocalDate.of(2031, 2, 3)),
+                "thin|s|desk|x", new Acceptance("c", "", LocalDate.of(2031, 2, 4))));
+    Change.Edit edit = edit(Workspace.EMPTY, Workspace.EMPTY.with(two));
+    try (Store store = Store.open(file())) {
+      store.save(edit, NOW);
+    }
+    Acceptance changed = new Acceptance("a / other", "again", LocalDate.of(2031, 2, 5));
+    Accepted one = new Accepted(Map.of("prefix|s|app|it's", changed));
+    try (Store store = Store.open(file())) {
+      assertThat(store.workspace().accepted()).isEqualTo(two);
+      store.save(edit(edit.after(), Workspace.EMPTY.with(one)), NOW);
+    }
+    try (Store store = Store.open(file())) {
+      assertThat(store.workspace().accepted()).isEqualTo(one);
     }
   }
 }

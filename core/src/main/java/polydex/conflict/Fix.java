@@ -1,0 +1,111 @@
+package polydex.conflict;
+
+import java.util.List;
+import java.util.Optional;
+import polydex.catalog.Catalog;
+import polydex.keys.Gesture;
+
+/** One change that would end a conflict. */
+public sealed interface Fix permits KeymapFix, MachineFix, Fix.UseOther {
+
+  /** The situation once it is made. */
+  Situation applyTo(Situation before);
+
+  /** What is done, as a command. */
+  String title(Catalog catalog);
+
+  /** The gestures in the title, in the order in which they stand there. */
+  default List<Gesture> gestures() {
+    return switch (this) {
+      case KeymapFix.SwitchOff f -> List.of(f.binding().gesture());
+      case KeymapFix.Replace f -> List.of(f.to(), f.binding().gesture());
+      case KeymapFix.MoveOwn f -> List.of(f.binding().gesture(), f.to());
+      case KeymapFix.MoveInKeymap f -> List.of(f.binding().gesture(), f.to());
+      case MachineFix.Direct f -> List.of(f.gesture());
+      case MachineFix.AddRemap f -> List.of(f.to(), f.from());
+      case UseOther f -> List.of(f.gesture());
+      case MachineFix.SetCapture _, MachineFix.NoTapDelay _, MachineFix.DropRemap _ -> List.of();
+    };
+  }
+
+  /** The gesture that it takes into use, which no other change can take into use as well. */
+  default Optional<Gesture> claims() {
+    return switch (this) {
+      case KeymapFix.Replace f -> Optional.of(f.to());
+      case KeymapFix.MoveOwn f -> Optional.of(f.to());
+      case KeymapFix.MoveInKeymap f -> Optional.of(f.to());
+      case MachineFix.AddRemap f -> Optional.of(f.from());
+      case KeymapFix.SwitchOff _,
+          MachineFix.Direct _,
+          MachineFix.SetCapture _,
+          MachineFix.NoTapDelay _,
+          MachineFix.DropRemap _,
+          UseOther _ ->
+          Optional.empty();
+    };
+  }
+
+  /** What it costs a person. */
+  double cost(Weights weights);
+
+  /** The thing that it changes: of two fixes that change the same only one can be made. */
+  Object subject();
+
+  /**
+   * What changes cost, in points; all adjustable.
+   *
+   * @param changedHabit a gesture that the person has to press otherwise from now on
+   * @param lostBuiltIn a built-in gesture that is gone
+   * @param remap a remap more, or one less
+   * @param session another setting of a session window
+   */
+  record Weights(double changedHabit, double lostBuiltIn, double remap, double session) {
+    /** The usual ones. */
+    public static final Weights USUAL = new Weights(2, 3, 4, 1);
+
+    /**
+     * Checks the ranges.
+     *
+     * @throws IllegalArgumentException for a number below 0
+     */
+    public Weights {
+      if (changedHabit < 0 || lostBuiltIn < 0 || remap < 0 || session < 0) {
+        throw new IllegalArgumentException("Costs start at 0");
+      }
+    }
+  }
+
+  /**
+   * Nothing changes but the person, who presses another gesture.
+   *
+   * @param conflict the identity of the conflict that is walked around
+   * @param action the id of the action
+   * @param gesture what reaches it
+   */
+  record UseOther(String conflict, String action, Gesture gesture) implements Fix {
+    @Override
+    public Situation applyTo(Situation before) {
+      return before;
+    }
+
+    @Override
+    public String title(Catalog catalog) {
+      return "Press %s for %s".formatted(gesture, quoted(catalog, action));
+    }
+
+    @Override
+    public double cost(Weights weights) {
+      return weights.changedHabit();
+    }
+
+    @Override
+    public Object subject() {
+      return conflict;
+    }
+  }
+
+  /** The title of an action in quotation marks. */
+  static String quoted(Catalog catalog, String action) {
+    return "\u201c" + catalog.title(action) + "\u201d";
+  }
+}

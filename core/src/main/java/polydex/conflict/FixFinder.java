@@ -1,0 +1,203 @@
+package polydex.conflict;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import polydex.boards.Board;
+import polydex.boards.Layout;
+import polydex.boards.Presses;
+import polydex.catalog.Binding;
+import polydex.catalog.Context;
+import polydex.conflict.Conflict.Kind;
+import polydex.conflict.Conflict.Party;
+import polydex.conflict.Situation.Computer;
+import polydex.keys.Gesture;
+import polydex.keys.Step;
+import polydex.route.Layer;
+import polydex.route.Machine;
+import polydex.route.Machine.Capture;
+import polydex.route.Remap;
+import polydex.route.Setup;
+
+/**
+ * Proposes fixes for a conflict by its kind. What is proposed is only worth offering once a {@link
+ * Trial} has shown that it ends the conflict; {@link #offered} does both.
+ */
+public final class FixFinder {
+  private static final int FREE_OFFERED = 2;
+
+  private final Situation situation;
+  private final Trial trial;
+
+  /** Fixes that are tried from the situation of these trials. */
+  public FixFinder(Trial trial) {
+    this.trial = trial;
+    this.situation = trial.situation();
+  }
+
+  /** The fixes that do end the conflict, what costs and breaks least first. */
+  public List<Trial.Outcome> offered(Conflict conflict, Fix.Weights weights) {
+    return offered(conflict, weights, FREE_OFFERED);
+  }
+
+  /**
+   * The same with more gestures to choose from.
+   *
+   * @param free how many free gestures are looked at
+   */
+  List<Trial.Outcome> offered(Conflict conflict, Fix.Weights weights, int free) {
+    return proposed(conflict, free).stream()
+        .distinct()
+        .map(trial::of)
+        .filter(o -> o.ends().stream().anyMatch(c -> c.id().equals(conflict.id())))
+        .sorted(
+            Comparator.comparingInt((Trial.Outcome o) -> o.makes().size())
+                .thenComparingDouble(o -> o.fix().cost(weights)))
+        .toList();
+  }
+
+  private List<Fix> proposed(Conflict c, int most) {
+    List<Fix> fixes = new ArrayList<>();
+    for (Gesture other :
+        c.stillWorks().stream().filter(g -> !isAsBad(c, g)).limit(FREE_OFFERED).toList()) {
+      fixes.add(new Fix.UseOther(c.id(), c.loser().action(), other));
+    }
+    if (c.setup().isEmpty()) {
+      c.winner().ifPresent(w -> moveInKeymap(c.loser(), w, fixes));
+      return fixes;
+    }
+    Setup setup = situation.setups().get(c.setup().get());
+    List<Gesture> free = new FreeGestures(situation, setup, c.loser()).best(most);
+    move(setup, c.loser(), free, fixes);
+    c.winner().filter(w -> !isSame(w, c.loser())).ifPresent(w -> winner(setup, w, most, fixes));
+    c.at().ifPresent(at -> atLayer(setup, c, at, fixes));
+    if (c.loser().depth() > 0 || c.kind() == Kind.UNTYPABLE || c.kind() == Kind.NEEDS_FN) {
+      Computer computer = Computer.of(setup.machines().get(c.loser().depth()));
+      if (isStroke(c.loser().gesture())) {
+        free.forEach(f -> fixes.add(new MachineFix.AddRemap(computer, f, c.loser().gesture())));
+      }
+    }
+    return fixes;
+  }
+
+  /** Whether the other gesture needs Fn as well, where that is what is wrong. */
+  private boolean isAsBad(Conflict c, Gesture other) {
+    if (c.kind() != Kind.NEEDS_FN) {
+      return false;
+    }
+    Setup setup = situation.setups().get(c.setup().orElseThrow());
+    Board board = situation.world().boards().get(setup.board());
+    Layout layout = situation.world().layouts().get(setup.machine().layout());
+    return Presses.physical(other, layout).stream()
+        .flatMap(List::stream)
+        .anyMatch(p -> p.pressedKey().filter(k -> !board.has(k)).isPresent());
+  }
+
+  private static boolean isSame(Party one, Party other) {
+    return one.binding().equals(other.binding()) && one.environment().equals(other.environment());
+  }
+
+  private void moveInKeymap(Party one, Party other, List<Fix> fixes) {
+    for (List<Party> pair : List.of(List.of(one, other), List.of(other, one))) {
+      binding(pair.get(0))
+          .filter(b -> !b.remarks().fixed())
+          .ifPresent(
+              b ->
+                  fixes.add(
+                      new KeymapFix.MoveInKeymap(
+                          pair.get(0).environment(), b, pair.get(1).documented())));
+    }
+  }
+
+  private Optional<Binding> binding(Party party) {
+    return situation.world().catalog().bindings(party.environment()).stream()
+        .filter(b -> b.id().equals(party.binding()))
+        .findFirst();
+  }
+
+  /** The binding gets a free gesture. */
+  private void move(Setup setup, Party party, List<Gesture> free, List<Fix> fixes) {
+    if (party.documented().isFamily()) {
+      // One free gesture can't stand for all the members.
+      return;
+    }
+    Machine machine = setup.machines().get(party.depth());
+    Computer computer = Computer.of(machine);
+    if (party.own()) {
+      machine.own().stream()
+          .filter(b -> b.id().equals(party.binding()))
+          .forEach(b -> free.forEach(f -> fixes.add(new KeymapFix.MoveOwn(computer, b, f))));
+      return;
+    }
+    Optional<Binding> binding = binding(party).filter(b -> !b.remarks().fixed());
+    if (binding.isEmpty()) {
+      return;
+    }
+    boolean ofPlatform = party.environment().equals(machine.platform());
+    if (ofPlatform && !party.context().equals(Context.ANYWHERE.id())) {
+      // A binding of one's own holds anywhere, so it can't stand for one of an inner context.
+      return;
+    }
+    for (Gesture f : free) {
+      fixes.add(
+          ofPlatform
+              ? new KeymapFix.Replace(computer, binding.get(), f)
+              : new KeymapFix.MoveInKeymap(party.environment(), binding.get(), f));
+    }
+  }
+
+  private void winner(Setup setup, Party winner, int most, List<Fix> fixes) {
+    Machine machine = setup.machines().get(winner.depth());
+    if (!winner.own() && winner.environment().equals(machine.platform())) {
+      binding(winner)
+          .filter(b -> !b.remarks().fixed())
+          .ifPresent(b -> fixes.add(new KeymapFix.SwitchOff(Computer.of(machine), b)));
+    }
+    move(setup, winner, new FreeGestures(situation, setup, winner).best(most), fixes);
+  }
+
+  private void atLayer(Setup setup, Conflict c, Layer at, List<Fix> fixes) {
+    Machine machine = setup.machines().get(at.depth());
+    Computer computer = Computer.of(machine);
+    if (c.kind() == Kind.DELAYED_TAP) {
+      fixes.add(new MachineFix.NoTapDelay(computer));
+    }
+    if (at.kind() == Layer.Kind.REMAP) {
+      for (Remap remap : machine.remaps()) {
+        if (remap.title().equals(at.title())) {
+          fixes.add(new MachineFix.DropRemap(computer, remap));
+        }
+      }
+    }
+    first(c.loser().gesture())
+        .ifPresent(
+            stroke -> {
+              for (int depth = 0; depth <= c.loser().depth(); depth++) {
+                if (setup.machines().get(depth).focus() instanceof Machine.Session s) {
+                  Computer host = Computer.of(setup.machines().get(depth));
+                  fixes.add(new MachineFix.Direct(host, stroke, depth < c.loser().depth()));
+                  Stream.of(Capture.values())
+                      .filter(capture -> capture != s.capture())
+                      .forEach(capture -> fixes.add(new MachineFix.SetCapture(host, capture)));
+                }
+              }
+            });
+  }
+
+  /** The stroke that a gesture begins with, as lists of session windows hold it. */
+  private static Optional<Gesture> first(Gesture gesture) {
+    return switch (gesture.steps().getFirst()) {
+      case Step.Stroke s -> Optional.of(Gesture.of(s));
+      case Step.Tap t -> Optional.of(Gesture.of(new Step.Tap(t.modifiers(), 1)));
+      case Step.Hold h when h.inner().getFirst() instanceof Step.Stroke s ->
+          Optional.of(Gesture.of(new Step.Stroke(h.held().and(s.held()), s.key())));
+      case Step.Hold _, Step.Text _, Step.Pointing _ -> Optional.empty();
+    };
+  }
+
+  private static boolean isStroke(Gesture gesture) {
+    return gesture.steps().size() == 1 && gesture.steps().getFirst() instanceof Step.Stroke;
+  }
+}

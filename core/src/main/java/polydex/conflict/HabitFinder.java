@@ -1,0 +1,216 @@
+package polydex.conflict;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import polydex.catalog.Binding;
+import polydex.catalog.Catalog;
+import polydex.catalog.Context;
+import polydex.catalog.Environment;
+import polydex.conflict.Conflict.Kind;
+import polydex.conflict.Conflict.Party;
+import polydex.keys.Gesture;
+import polydex.route.Layer;
+import polydex.route.Machine;
+import polydex.route.Setup;
+import polydex.route.Trace.Acted;
+import polydex.route.Trace.Nothing;
+import polydex.route.Trace.Outcome;
+
+/**
+ * Finds gestures and actions that a person has to learn twice, since two environments that they
+ * work in disagree: one gesture for different actions, or one action on different gestures.
+ *
+ * <p>Compared are documented gestures of outermost contexts that exist in the versions in use, of
+ * any two environments but those that stand on one machine of a setup, which its own conflicts are
+ * about. Method: a hash of gestures and one of actions, O(bindings + pairs found).
+ */
+public final class HabitFinder {
+
+  private record Known(String environment, Binding binding, Gesture gesture) {}
+
+  private final Catalog catalog;
+  private final Person person;
+  private final Set<Set<String>> onOneMachine = new HashSet<>();
+
+  /** For each environment what its gestures do, and by which its actions are done. */
+  private final Map<String, Map<Gesture, Known>> doing = new TreeMap<>();
+
+  private final Map<String, Map<String, List<Known>>> gestures = new TreeMap<>();
+
+  private HabitFinder(Catalog catalog, Collection<Setup> setups, Person person) {
+    this.catalog = catalog;
+    this.person = person;
+    for (Setup setup : setups) {
+      for (Machine machine : setup.machines()) {
+        add(machine.platform(), machine);
+        machine
+            .application()
+            .ifPresent(
+                application -> {
+                  add(application, machine);
+                  onOneMachine.add(Set.of(machine.platform(), application));
+                });
+      }
+    }
+  }
+
+  /** The crossed and split habits of whoever works in these setups, the worst first. */
+  public static List<Conflict> find(Catalog catalog, Collection<Setup> setups, Person person) {
+    return new HabitFinder(catalog, setups, person).find();
+  }
+
+  private void add(String id, Machine machine) {
+    Optional<Environment> environment = catalog.environment(id);
+    if (environment.isEmpty() || doing.containsKey(id)) {
+      return;
+    }
+    Map<Gesture, Known> does = new LinkedHashMap<>();
+    Map<String, List<Known>> by = new LinkedHashMap<>();
+    for (Binding binding : catalog.bindings(id)) {
+      if (binding.context().equals(Context.ANYWHERE.id()) && exists(binding, id, machine)) {
+        for (Gesture member : binding.gesture().expand()) {
+          Known known = new Known(id, binding, member);
+          does.putIfAbsent(member, known);
+          by.computeIfAbsent(binding.action(), _ -> new ArrayList<>()).add(known);
+        }
+      }
+    }
+    doing.put(id, does);
+    gestures.put(id, by);
+  }
+
+  private static boolean exists(Binding binding, String id, Machine machine) {
+    if (id.equals(machine.platform())) {
+      return binding.when().holds(machine.version(), machine.options());
+    }
+    return switch (machine.focus()) {
+      case Machine.Bare _ -> false;
+      case Machine.Running r -> binding.when().holds(r.version(), r.options());
+      case Machine.Session s -> binding.when().holds(s.version(), Set.of());
+    };
+  }
+
+  private List<Conflict> find() {
+    Map<Gesture, List<Known>> byGesture = new HashMap<>();
+    doing.values().forEach(m -> m.values().forEach(k -> put(byGesture, k.gesture(), k)));
+    List<Conflict> found = new ArrayList<>();
+    byGesture.values().forEach(some -> pairs(some, found));
+    Map<String, List<String>> whoDoes = new HashMap<>();
+    gestures.forEach(
+        (environment, by) -> by.keySet().forEach(action -> put(whoDoes, action, environment)));
+    whoDoes.forEach((action, environments) -> splits(action, environments, found));
+    return found.stream()
+        .sorted(Comparator.<Conflict>comparingInt(c -> -c.severity()).thenComparing(Conflict::id))
+        .toList();
+  }
+
+  private static <K, V> void put(Map<K, List<V>> map, K key, V value) {
+    map.computeIfAbsent(key, _ -> new ArrayList<>()).add(value);
+  }
+
+  private void pairs(List<Known> some, List<Conflict> found) {
+    for (int i = 0; i < some.size(); i++) {
+      for (int j = i + 1; j < some.size(); j++) {
+        Known one = some.get(i);
+        Known other = some.get(j);
+        boolean same = one.binding().action().equals(other.binding().action());
+        if (!same && areApart(one.environment(), other.environment())) {
+          found.add(crossed(one, other));
+        }
+      }
+    }
+  }
+
+  private boolean areApart(String one, String other) {
+    return !onOneMachine.contains(Set.of(one, other));
+  }
+
+  private Conflict crossed(Known one, Known other) {
+    double harm =
+        Math.max(
+            Severity.harm(one.binding().action(), catalog),
+            Severity.harm(other.binding().action(), catalog));
+    return conflict(Kind.CROSSED_HABIT, one, other, acted(other), harm);
+  }
+
+  private void splits(String action, List<String> environments, List<Conflict> found) {
+    for (int i = 0; i < environments.size(); i++) {
+      for (int j = i + 1; j < environments.size(); j++) {
+        List<Known> here = byAction(environments.get(i), action);
+        List<Known> there = byAction(environments.get(j), action);
+        Set<Gesture> both = new LinkedHashSet<>();
+        here.forEach(k -> both.add(k.gesture()));
+        if (areApart(environments.get(i), environments.get(j))
+            && there.stream().noneMatch(k -> both.contains(k.gesture()))) {
+          found.add(split(here.getFirst(), there.getFirst()));
+        }
+      }
+    }
+  }
+
+  private List<Known> byAction(String environment, String action) {
+    return gestures.getOrDefault(environment, Map.of()).getOrDefault(action, List.of());
+  }
+
+  /** What the gesture of either does where the other is meant. */
+  private Conflict split(Known one, Known other) {
+    Outcome there = does(other.environment(), one.gesture());
+    Outcome here = does(one.environment(), other.gesture());
+    double harm = Math.max(Severity.harm(there, catalog), Severity.harm(here, catalog));
+    return conflict(Kind.SPLIT_HABIT, one, other, there, harm);
+  }
+
+  private Outcome does(String environment, Gesture gesture) {
+    Known known = doing.getOrDefault(environment, Map.of()).get(gesture);
+    return known == null ? new Nothing("It does nothing there.") : acted(known);
+  }
+
+  private Acted acted(Known known) {
+    String title = catalog.environment(known.environment()).map(Environment::title).orElse("");
+    return new Acted(
+        new Layer(0, Layer.Kind.APPLICATION, title, ""),
+        known.environment(),
+        known.binding().action(),
+        Optional.of(known.binding().id()),
+        false);
+  }
+
+  private Conflict conflict(Kind kind, Known one, Known other, Outcome instead, double harm) {
+    double uses =
+        Math.min(
+            person.usesPerDay().applyAsDouble(one.binding().action()),
+            person.usesPerDay().applyAsDouble(other.binding().action()));
+    return new Conflict(
+        kind,
+        Optional.empty(),
+        party(one),
+        Optional.of(party(other)),
+        Optional.empty(),
+        instead,
+        kind.written() + "|" + one.environment() + "|" + other.environment(),
+        List.of(),
+        Severity.of(harm, false, uses));
+  }
+
+  private static Party party(Known known) {
+    return new Party(
+        known.environment(),
+        known.binding().context(),
+        known.binding().action(),
+        known.binding().gesture(),
+        known.gesture(),
+        known.binding().id(),
+        false,
+        0);
+  }
+}

@@ -1,0 +1,160 @@
+package polydex.conflict;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import polydex.catalog.Binding;
+import polydex.catalog.Catalog;
+import polydex.catalog.Environment;
+import polydex.conflict.Situation.Computer;
+import polydex.keys.Gesture;
+import polydex.route.Machine;
+
+/** A change of which gesture does what. */
+public sealed interface KeymapFix extends Fix {
+
+  /**
+   * A built-in binding of a platform is switched off on a computer.
+   *
+   * @param computer where
+   * @param binding which
+   */
+  record SwitchOff(Computer computer, Binding binding) implements KeymapFix {
+    @Override
+    public Situation applyTo(Situation before) {
+      return before.withMachine(computer, m -> off(m, binding.id()));
+    }
+
+    @Override
+    public String title(Catalog catalog) {
+      return "Switch off %s for %s on %s"
+          .formatted(binding.gesture(), Fix.quoted(catalog, binding.action()), computer.title());
+    }
+
+    @Override
+    public double cost(Weights weights) {
+      return weights.lostBuiltIn();
+    }
+
+    @Override
+    public Object subject() {
+      return List.of(computer, binding.id());
+    }
+  }
+
+  /**
+   * A built-in binding of a platform is switched off, and its action gets a gesture of one's own.
+   *
+   * @param computer where
+   * @param binding which
+   * @param to the gesture instead
+   */
+  record Replace(Computer computer, Binding binding, Gesture to) implements KeymapFix {
+    @Override
+    public Situation applyTo(Situation before) {
+      return before.withMachine(
+          computer,
+          m -> {
+            List<Binding> own = new ArrayList<>(m.own());
+            own.add(Binding.of("own:" + binding.id(), binding.action(), to));
+            return off(m, binding.id()).withOwn(own);
+          });
+    }
+
+    @Override
+    public String title(Catalog catalog) {
+      return "Give %s the gesture %s on %s instead of %s"
+          .formatted(
+              Fix.quoted(catalog, binding.action()), to, computer.title(), binding.gesture());
+    }
+
+    @Override
+    public double cost(Weights weights) {
+      return weights.lostBuiltIn() + weights.changedHabit();
+    }
+
+    @Override
+    public Object subject() {
+      return List.of(computer, binding.id());
+    }
+  }
+
+  /**
+   * A binding of one's own gets another gesture.
+   *
+   * @param computer where
+   * @param binding which
+   * @param to the gesture
+   */
+  record MoveOwn(Computer computer, Binding binding, Gesture to) implements KeymapFix {
+    @Override
+    public Situation applyTo(Situation before) {
+      return before.withMachine(
+          computer,
+          m ->
+              m.withOwn(
+                  m.own().stream()
+                      .map(b -> b.id().equals(binding.id()) ? b.with(b.id(), to) : b)
+                      .toList()));
+    }
+
+    @Override
+    public String title(Catalog catalog) {
+      return "Move your own %s from %s to %s on %s"
+          .formatted(
+              Fix.quoted(catalog, binding.action()), binding.gesture(), to, computer.title());
+    }
+
+    @Override
+    public double cost(Weights weights) {
+      return weights.changedHabit();
+    }
+
+    @Override
+    public Object subject() {
+      return List.of(computer, binding.id());
+    }
+  }
+
+  /**
+   * An application's binding gets another gesture, where the application lets one be chosen.
+   *
+   * @param environment the id of the application
+   * @param binding which
+   * @param to the gesture
+   */
+  record MoveInKeymap(String environment, Binding binding, Gesture to) implements KeymapFix {
+    @Override
+    public Situation applyTo(Situation before) {
+      return before.withBindings(
+          environment, b -> b.id().equals(binding.id()) ? b.with(b.id(), to) : b);
+    }
+
+    @Override
+    public String title(Catalog catalog) {
+      return "Move %s from %s to %s in the keys of %s"
+          .formatted(
+              Fix.quoted(catalog, binding.action()),
+              binding.gesture(),
+              to,
+              catalog.environment(environment).map(Environment::title).orElse(environment));
+    }
+
+    @Override
+    public double cost(Weights weights) {
+      return weights.changedHabit();
+    }
+
+    @Override
+    public Object subject() {
+      return List.of(environment, binding.id());
+    }
+  }
+
+  private static Machine off(Machine m, String binding) {
+    Set<String> off = new HashSet<>(m.switchedOff());
+    off.add(binding);
+    return m.withSwitchedOff(off);
+  }
+}

@@ -1,0 +1,75 @@
+package polydex.conflict;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.UnaryOperator;
+import polydex.catalog.Binding;
+import polydex.route.Machine;
+import polydex.route.Setup;
+import polydex.route.World;
+
+/**
+ * What fixes change: keymaps and the setups of a person. A computer that stands in several setups,
+ * known by its title and platform, is changed in all of them.
+ *
+ * @param world keymaps, boards and layouts
+ * @param setups by id
+ */
+public record Situation(World world, Map<String, Setup> setups) {
+  /** Keeps the order of the setups. */
+  public Situation {
+    setups = Collections.unmodifiableMap(new LinkedHashMap<>(setups));
+  }
+
+  /** The same with a computer changed, wherever it stands. */
+  Situation withMachine(Computer computer, UnaryOperator<Machine> change) {
+    Map<String, Setup> changed = new LinkedHashMap<>();
+    setups.forEach(
+        (id, s) ->
+            changed.put(
+                id, new Setup(s.id(), s.title(), s.board(), with(s.machine(), computer, change))));
+    return new Situation(world, changed);
+  }
+
+  /** The same with the session window of a computer changed, wherever it stands. */
+  Situation withSession(Computer computer, UnaryOperator<Machine.Session> change) {
+    return withMachine(
+        computer, m -> m.focus() instanceof Machine.Session s ? m.with(change.apply(s)) : m);
+  }
+
+  private static Machine with(Machine machine, Computer computer, UnaryOperator<Machine> change) {
+    Machine inner =
+        machine.focus() instanceof Machine.Session s
+            ? machine.with(s.with(with(s.inner(), computer, change)))
+            : machine;
+    return computer.is(machine) ? change.apply(inner) : inner;
+  }
+
+  /** The same with other bindings of an environment. */
+  Situation withBindings(String environment, UnaryOperator<Binding> change) {
+    List<Binding> list = new ArrayList<>();
+    world.catalog().bindings(environment).forEach(b -> list.add(change.apply(b)));
+    return new Situation(
+        new World(world.catalog().withBindings(environment, list), world.boards(), world.layouts()),
+        setups);
+  }
+
+  /**
+   * A computer, whichever setup it stands in.
+   *
+   * @param title as its user calls it
+   * @param platform the id of its platform
+   */
+  public record Computer(String title, String platform) {
+    static Computer of(Machine machine) {
+      return new Computer(machine.title(), machine.platform());
+    }
+
+    boolean is(Machine machine) {
+      return machine.title().equals(title) && machine.platform().equals(platform);
+    }
+  }
+}

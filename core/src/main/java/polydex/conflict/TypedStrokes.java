@@ -1,0 +1,66 @@
+package polydex.conflict;
+
+import java.util.Optional;
+import polydex.boards.Layout;
+import polydex.catalog.Environment.Platform;
+import polydex.keys.Modifier;
+import polydex.keys.Modifiers;
+import polydex.keys.Physical;
+import polydex.route.Machine;
+import polydex.route.Passage;
+import polydex.route.SetupTraces;
+import polydex.route.TracedBinding;
+
+/**
+ * Strokes that would type a symbol if no binding took them: what AltGr types, or Ctrl+Alt or a
+ * platform's typing modifiers in its place. Plain and shifted keys are no such strokes, since a
+ * keymap that binds them means a place where nobody types.
+ */
+final class TypedStrokes {
+  private TypedStrokes() {}
+
+  /**
+   * The symbol that a working binding takes from whoever types it.
+   *
+   * @param first the first press of its own under the fingers, behind those that only open a hold
+   */
+  static Optional<Layout.Symbol> at(SetupTraces traces, TracedBinding traced, Physical first) {
+    if (!mayType(traces, traced.layer().depth(), first)) {
+      return Optional.empty();
+    }
+    return traced.trace().passages().stream()
+        .filter(p -> p.press() >= traced.opening() && p.layer().equals(traced.layer()))
+        .findFirst()
+        .flatMap(p -> typed(traces, p));
+  }
+
+  /** Most gestures hold nothing that types, which spares following them. */
+  private static boolean mayType(SetupTraces traces, int depth, Physical first) {
+    Modifiers held = first.held().modifiers();
+    if (held.without(Modifier.SHIFT).isEmpty()) {
+      return !first.held().keys().isEmpty();
+    }
+    for (int i = 0; i <= depth; i++) {
+      Machine machine = traces.setup().machines().get(i);
+      boolean translated =
+          machine.focus() instanceof Machine.Session s && s.translation().isPresent() && i < depth;
+      if (!machine.remaps().isEmpty() || translated) {
+        return true;
+      }
+    }
+    Platform platform = traces.tracer().platform(depth);
+    return held.has(Modifier.ALTGR)
+        || platform.typing().stream().anyMatch(held::has)
+        || (platform.altGrIsCtrlAlt() && held.has(Modifier.CTRL) && held.has(Modifier.ALT));
+  }
+
+  private static Optional<Layout.Symbol> typed(SetupTraces traces, Passage p) {
+    if (!(p.received() instanceof Physical.Press press) || !press.held().keys().isEmpty()) {
+      return Optional.empty();
+    }
+    return traces
+        .tracer()
+        .typing(p.layer().depth(), press)
+        .filter(_ -> !press.held().modifiers().without(Modifier.SHIFT).isEmpty());
+  }
+}

@@ -1,0 +1,149 @@
+package polydex.recall;
+
+import java.time.Instant;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Answers by day, what was fluent when, and the person's pace; running totals that {@link Progress}
+ * keeps up in O(1) an answer. Not thread-safe.
+ */
+public final class DrillHistory {
+  /** How many answers an item takes until it is fluent, before there is data. */
+  public static final int ANSWERS_UNTIL_FLUENT = 12;
+
+  /** So many fluent items are data. */
+  public static final int ITEMS_FOR_A_MEDIAN = 5;
+
+  /** A pause between answers longer than this is not practice, in seconds. */
+  private static final double LONGEST_PAUSE = 60;
+
+  /**
+   * A day on which something was answered.
+   *
+   * @param answers how many
+   * @param right how many of them right
+   * @param seconds spent on them, with the moments between
+   * @param begun how many items were answered for the first time
+   */
+  public record Day(int answers, int right, double seconds, int begun) {
+    static final Day NOTHING = new Day(0, 0, 0, 0);
+  }
+
+  private final TreeMap<Long, Day> byDay = new TreeMap<>();
+  private final Set<DrillItem> onceFluent = new HashSet<>();
+  private final Map<String, TreeMap<Long, Integer>> fluentByEnvironment = new HashMap<>();
+  private final List<Integer> answersWhenFluent = new ArrayList<>();
+  private final Deque<Answer> latestRight = new ArrayDeque<>();
+  private long today = Long.MIN_VALUE;
+  private int answers;
+  private int right;
+  private double seconds;
+  private int begun;
+  private Instant last = Instant.MIN;
+
+  /** Takes in an answer that says something about memory, with its item's state around it. */
+  void add(Answer answer, long day, @Nullable ItemState before, ItemState after) {
+    add(answer, day);
+    begun += before == null ? 1 : 0;
+    boolean was = before != null && before.isFluent();
+    boolean is = after.isFluent();
+    if (was != is) {
+      noteFluency(answer.item(), after, is);
+    }
+    if (answer.verdict().isRight() && answer.timing().counts()) {
+      latestRight.addLast(answer);
+      if (latestRight.size() > Pace.LATEST) {
+        latestRight.removeFirst();
+      }
+    }
+  }
+
+  /** Takes in an answer that is not older than those before. */
+  void add(Answer answer, long day) {
+    if (day != today) {
+      closeDay();
+      today = day;
+      last = Instant.MIN;
+    }
+    double pause =
+        last.equals(Instant.MIN) ? Double.MAX_VALUE : Days.between(last, answer.at()) * 86_400;
+    seconds += pause <= LONGEST_PAUSE ? pause : DrillSettings.SECONDS_AN_ANSWER;
+    answers++;
+    right += answer.verdict().isRight() ? 1 : 0;
+    last = answer.at();
+  }
+
+  /** The day that runs is kept in numbers of its own, so that an answer touches no tree. */
+  private void closeDay() {
+    if (answers > 0) {
+      byDay.put(today, new Day(answers, right, seconds, begun));
+    }
+    answers = 0;
+    right = 0;
+    seconds = 0;
+    begun = 0;
+  }
+
+  private void noteFluency(DrillItem item, ItemState state, boolean is) {
+    if (onceFluent.add(item)) {
+      answersWhenFluent.add(state.answers());
+    }
+    TreeMap<Long, Integer> counts =
+        fluentByEnvironment.computeIfAbsent(item.environment(), _ -> new TreeMap<>());
+    int sofar = counts.isEmpty() ? 0 : counts.lastEntry().getValue();
+    counts.put(today, sofar + (is ? 1 : -1));
+  }
+
+  /** The day counted from 1970; nothing if nothing was answered then. */
+  public Day day(long day) {
+    return byDay().getOrDefault(day, Day.NOTHING);
+  }
+
+  /** Every day with answers, by its number counted from 1970, in order. */
+  public SortedMap<Long, Day> byDay() {
+    TreeMap<Long, Day> all = new TreeMap<>(byDay);
+    if (answers > 0) {
+      all.put(today, new Day(answers, right, seconds, begun));
+    }
+    return all;
+  }
+
+  /** The ids of environments in which anything ever was fluent. */
+  public Set<String> environments() {
+    return new HashSet<>(fluentByEnvironment.keySet());
+  }
+
+  /** How many items of an environment were fluent at the end of a day. */
+  public int fluent(String environment, long day) {
+    return Optional.ofNullable(fluentByEnvironment.get(environment))
+        .map(counts -> counts.floorEntry(day))
+        .map(Map.Entry::getValue)
+        .orElse(0);
+  }
+
+  /**
+   * The median number of answers after which items became fluent for the first time; {@value
+   * #ANSWERS_UNTIL_FLUENT} before {@value #ITEMS_FOR_A_MEDIAN} have.
+   */
+  public double answersUntilFluent() {
+    return answersWhenFluent.size() < ITEMS_FOR_A_MEDIAN
+        ? ANSWERS_UNTIL_FLUENT
+        : Pace.median(answersWhenFluent.stream().mapToDouble(n -> n).toArray());
+  }
+
+  /** The pace that fits the latest right answers. */
+  public Pace pace() {
+    return Pace.fitted(latestRight.stream().map(Pace.Sample::of).toList());
+  }
+}

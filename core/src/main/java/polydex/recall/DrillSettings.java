@@ -1,0 +1,49 @@
+package polydex.recall;
+
+import java.time.Duration;
+
+/**
+ * What a person wants of the drills.
+ *
+ * @param retention the chance of recall at which an item is asked again, 0.80 to 0.97
+ * @param newADay how many new items a day brings at most, 0 to 20
+ * @param minutesADay how many minutes a day the person has for it, 2 to 60
+ */
+public record DrillSettings(double retention, int newADay, int minutesADay) {
+  /** What a person gets who has said nothing. */
+  public static final DrillSettings USUAL = new DrillSettings(0.90, 3, 10);
+
+  /** What one answer takes with reading its prompt and seeing how it went, in seconds. */
+  public static final double SECONDS_AN_ANSWER = 4;
+
+  /** Nothing new is given while what is due would fill more than this share of the day. */
+  public static final double DUE_SHARE_FOR_NEW = 0.6;
+
+  /** Keeps all in their ranges. */
+  public DrillSettings {
+    retention = Math.clamp(retention, 0.80, 0.97);
+    newADay = Math.clamp(newADay, 0, 20);
+    minutesADay = Math.clamp(minutesADay, 2, 60);
+  }
+
+  /** How many answers fit into a time. */
+  public static int answersIn(Duration time) {
+    return (int) (time.toSeconds() / SECONDS_AN_ANSWER);
+  }
+
+  /** What so many answers take. */
+  public static Duration timeOf(int answers) {
+    return Duration.ofSeconds(Math.round(answers * SECONDS_AN_ANSWER));
+  }
+
+  /**
+   * How many new items may still be given today.
+   *
+   * @param due how many are due
+   * @param begunToday how many were new today
+   */
+  public int roomForNew(int due, int begunToday) {
+    double share = due * SECONDS_AN_ANSWER / (minutesADay * 60.0);
+    return share > DUE_SHARE_FOR_NEW ? 0 : Math.max(0, newADay - begunToday);
+  }
+}

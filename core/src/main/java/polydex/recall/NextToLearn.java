@@ -1,0 +1,240 @@
+package polydex.recall;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.ToDoubleFunction;
+import polydex.catalog.Binding;
+import polydex.catalog.Catalog;
+import polydex.catalog.Environment;
+import polydex.catalog.Hooks;
+import polydex.effort.KeystrokeLevel;
+import polydex.keys.Gesture;
+
+/**
+ * Which new actions to learn next: what was marked before the rest; then by hours a year that the
+ * pointer still takes, by payback, and by how cheap they are to keep in mind. What is worth at
+ * least half as much comes before another one of the same environment, so that they are spread.
+ * O(items · log items), and O(hooks) for each that is asked for.
+ */
+public final class NextToLearn {
+  /** Working days a year. */
+  public static final int WORKING_DAYS = 220;
+
+  private static final double HALF_AS_GOOD = 0.5;
+
+  /** So many are looked at for each that is proposed, so that there is a choice to spread. */
+  private static final int LOOKED_AT = 8;
+
+  /**
+   * A proposal.
+   *
+   * @param gesture what is to be learnt
+   * @param usesADay how often it is done with the pointer on a working day
+   * @param hoursAYear what that costs against doing it by keys
+   * @param learningSeconds what learning it will take
+   * @param paybackDays working days until that is saved; infinite where nothing is
+   * @param marked whether the person chose it
+   * @param reasons why it is proposed, sentences
+   */
+  public record Proposal(
+      DrillItem item,
+      Gesture gesture,
+      double usesADay,
+      double hoursAYear,
+      double learningSeconds,
+      double paybackDays,
+      boolean marked,
+      List<String> reasons) {
+    /** Copies the list. */
+    public Proposal {
+      reasons = List.copyOf(reasons);
+    }
+  }
+
+  private final Catalog catalog;
+  private final Hooks hooks;
+  private final ToDoubleFunction<DrillItem> usesADay;
+  private final KeystrokeLevel times;
+  private final double answersUntilFluent;
+  private final Map<DrillItem, String> pointer = new HashMap<>();
+
+  /**
+   * Ready to propose.
+   *
+   * @param usesADay how often an item is done with the pointer on a working day
+   * @param answersUntilFluent how many answers a new item takes this person
+   */
+  public NextToLearn(
+      Catalog catalog,
+      Hooks hooks,
+      ToDoubleFunction<DrillItem> usesADay,
+      KeystrokeLevel times,
+      double answersUntilFluent) {
+    this.catalog = catalog;
+    this.hooks = hooks;
+    this.usesADay = usesADay;
+    this.times = times;
+    this.answersUntilFluent = answersUntilFluent;
+    for (Environment e : catalog.environments()) {
+      for (Environment.PointerRoute r : e.pointerRoutes()) {
+        if (!r.operators().isBlank()) {
+          pointer.putIfAbsent(new DrillItem(e.id(), r.action()), r.operators());
+        }
+      }
+    }
+  }
+
+  /**
+   * The proposals for a day, the best first; none was ever answered.
+   *
+   * @param most how many
+   */
+  public List<Proposal> of(
+      Material material, Progress progress, Learning learning, LocalDate day, int most) {
+    List<Proposal> all = new ArrayList<>();
+    for (Prompt prompt : material.prompts()) {
+      DrillItem item = prompt.item();
+      if (progress.state(item).isEmpty() && learning.mayPropose(item, day)) {
+        all.add(proposal(prompt, learning.marked().contains(item)));
+      }
+    }
+    all.sort(
+        Comparator.comparing((Proposal p) -> !p.marked())
+            .thenComparingDouble(p -> -p.hoursAYear())
+            .thenComparingDouble(Proposal::paybackDays));
+    return spread(cheapFirst(all, LOOKED_AT * most), most);
+  }
+
+  private Proposal proposal(Prompt prompt, boolean marked) {
+    DrillItem item = prompt.item();
+    double uses = usesADay.applyAsDouble(item);
+    double saved =
+        Math.max(
+            0,
+            times.seconds(pointer.getOrDefault(item, KeystrokeLevel.ONE_CLICK))
+                - times.seconds(prompt.preferred()));
+    double cost = answersUntilFluent * DrillSettings.SECONDS_AN_ANSWER;
+    double savedADay = uses * saved;
+    return new Proposal(
+        item,
+        prompt.preferred(),
+        uses,
+        savedADay * WORKING_DAYS / 3600,
+        cost,
+        savedADay > 0 ? cost / savedADay : Double.POSITIVE_INFINITY,
+        marked,
+        List.of());
+  }
+
+  /**
+   * Of those that save the same, those with more to hold on to come first; no more are looked at
+   * than could come into question.
+   */
+  private List<Proposal> cheapFirst(List<Proposal> sorted, int most) {
+    List<Proposal> all = new ArrayList<>();
+    int begin = 0;
+    while (begin < sorted.size() && all.size() < most) {
+      int end = begin + 1;
+      while (end < sorted.size() && equal(sorted.get(begin), sorted.get(end))) {
+        end++;
+      }
+      List<Proposal> same =
+          sorted.subList(begin, end).stream()
+              .sorted(
+                  Comparator.comparingDouble((Proposal p) -> times.seconds(p.gesture()))
+                      .thenComparing(Proposal::item))
+              .limit(most)
+              .toList();
+      Map<Proposal, Integer> held = new HashMap<>();
+      same.forEach(p -> held.put(p, hooks(p).size()));
+      same.stream()
+          .sorted(Comparator.comparingInt((Proposal p) -> -held.getOrDefault(p, 0)))
+          .forEach(all::add);
+      begin = end;
+    }
+    return all;
+  }
+
+  private static boolean equal(Proposal a, Proposal b) {
+    return a.marked() == b.marked()
+        && a.hoursAYear() == b.hoursAYear()
+        && a.paybackDays() == b.paybackDays();
+  }
+
+  private List<Proposal> spread(List<Proposal> ranked, int most) {
+    List<Proposal> left = new ArrayList<>(ranked);
+    List<Proposal> chosen = new ArrayList<>();
+    while (!left.isEmpty() && chosen.size() < most) {
+      Proposal best = left.getFirst();
+      String last = chosen.isEmpty() ? "" : chosen.getLast().item().environment();
+      Proposal next =
+          left.stream()
+              .takeWhile(p -> p.marked() == best.marked())
+              .takeWhile(p -> p.hoursAYear() >= HALF_AS_GOOD * best.hoursAYear())
+              .filter(p -> !p.item().environment().equals(last))
+              .findFirst()
+              .orElse(best);
+      left.remove(next);
+      chosen.add(withReasons(next));
+    }
+    return List.copyOf(chosen);
+  }
+
+  private List<String> hooks(Proposal p) {
+    return catalog.bindings(p.item().environment(), p.item().action()).stream()
+        .filter(b -> isOrHas(b, p.gesture()))
+        .flatMap(b -> hooks.of(p.item().environment(), b).stream())
+        .map(Hooks.Hook::text)
+        .distinct()
+        .toList();
+  }
+
+  private static boolean isOrHas(Binding binding, Gesture gesture) {
+    return binding.gesture().equals(gesture)
+        || (binding.gesture().isFamily() && binding.gesture().expand().contains(gesture));
+  }
+
+  private Proposal withReasons(Proposal p) {
+    List<String> reasons = new ArrayList<>();
+    if (p.marked()) {
+      reasons.add("You marked it.");
+    }
+    if (p.usesADay() > 0) {
+      reasons.add(
+          String.format(
+              Locale.ROOT,
+              "%s times a day with the mouse, which costs %s a year more than its keys.",
+              p.usesADay() < 10 ? "%.1f".formatted(p.usesADay()) : "%.0f".formatted(p.usesADay()),
+              spoken(p.hoursAYear())));
+    }
+    reasons.addAll(hooks(p));
+    if (reasons.isEmpty()) {
+      reasons.add("It works in this setup, and you have not tried it.");
+    }
+    return new Proposal(
+        p.item(),
+        p.gesture(),
+        p.usesADay(),
+        p.hoursAYear(),
+        p.learningSeconds(),
+        p.paybackDays(),
+        p.marked(),
+        reasons);
+  }
+
+  /** A time of some hours as people say it. */
+  public static String spoken(double hours) {
+    double minutes = hours * 60;
+    if (minutes < 1) {
+      return "under a minute";
+    }
+    return minutes < 60
+        ? "%.0f min".formatted(minutes)
+        : String.format(Locale.ROOT, hours < 10 ? "%.1f h" : "%.0f h", hours);
+  }
+}

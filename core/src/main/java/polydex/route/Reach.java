@@ -1,0 +1,211 @@
+package polydex.route;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.IdentityHashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import polydex.boards.Layout;
+import polydex.boards.Presses;
+import polydex.boards.Presses.Made;
+import polydex.effort.StrokeEffort;
+import polydex.keys.Gesture;
+import polydex.keys.Modifiers;
+import polydex.keys.Modifiers.Side;
+import polydex.keys.Physical;
+import polydex.route.Trace.Acted;
+import polydex.route.Trace.Outcome;
+
+/**
+ * The gestures that, pressed on the board, do cause an action in a setup.
+ *
+ * <p>Problem: the inverse of a trace. Method: for each binding of the action the presses that its
+ * layer waits for go backwards through translations and remaps to the fingers, where a press may
+ * have no source or several; each candidate is kept if its trace ends in that action at that layer.
+ * O(bindings of the action · candidates · layers).
+ *
+ * <p>A gesture counts with as many presses as the binding has; nothing is held that could as well
+ * be let go, and a side of a modifier is named only where the other side does something else.
+ */
+public final class Reach {
+
+  /**
+   * A way to cause an action.
+   *
+   * @param binding what causes it in the end
+   * @param gesture what is pressed
+   * @param effort in points, see {@link StrokeEffort}
+   */
+  public record Way(TracedBinding binding, Gesture gesture, double effort) {
+    /** Whether it is not what the keymap says, but what comes out as that. */
+    public boolean isRoundabout() {
+      return !gesture.equals(binding.gesture());
+    }
+  }
+
+  private static final int MOST_CANDIDATES = 1024;
+
+  private final SetupTraces traces;
+  private final StrokeEffort effort;
+  private final Map<String, List<TracedBinding>> byAction = new HashMap<>();
+  private final IdentityHashMap<TracedBinding, List<Way>> known = new IdentityHashMap<>();
+
+  /** The reach in a setup that has been traced. */
+  public Reach(SetupTraces traces) {
+    this.traces = traces;
+    this.effort = new StrokeEffort(traces.world().boards().get(traces.setup().board()));
+    for (TracedBinding t : traces.all()) {
+      byAction.computeIfAbsent(t.binding().action(), _ -> new ArrayList<>()).add(t);
+    }
+  }
+
+  /** The bindings of an action that this setup has, whether they work or not. */
+  public List<TracedBinding> bindings(String action) {
+    return List.copyOf(byAction.getOrDefault(action, List.of()));
+  }
+
+  /** The effort of a gesture under the fingers, in points; none where it can't be pressed. */
+  public Optional<Double> effort(Gesture gesture) {
+    return Presses.of(gesture, traces.tracer().layout()) instanceof Presses.Typable(var made)
+        ? Optional.of(effort.of(made))
+        : Optional.empty();
+  }
+
+  /** All ways to cause an action, the easiest first. */
+  public List<Way> of(String action) {
+    List<Way> found = new ArrayList<>();
+    for (TracedBinding binding : byAction.getOrDefault(action, List.of())) {
+      found.addAll(of(binding));
+    }
+    return List.copyOf(
+        found.stream()
+            .collect(
+                Collectors.toMap(
+                    w -> List.of(w.gesture(), w.binding().layer(), w.binding().binding().context()),
+                    w -> w,
+                    (a, _) -> a,
+                    LinkedHashMap::new))
+            .values()
+            .stream()
+            .sorted(
+                Comparator.comparingDouble(Way::effort).thenComparing(w -> w.gesture().toString()))
+            .toList());
+  }
+
+  /** The ways that end in one binding, the easiest first. */
+  public List<Way> of(TracedBinding binding) {
+    return known.computeIfAbsent(binding, this::find);
+  }
+
+  private List<Way> find(TracedBinding binding) {
+    Layout fingers = traces.tracer().layout();
+    List<List<Made>> candidates = candidates(binding);
+    if (candidates.size() > 1) {
+      candidates.sort(Comparator.comparingInt(Reach::weight));
+    }
+    List<Way> found = new ArrayList<>();
+    List<List<Physical>> kept = new ArrayList<>();
+    for (List<Made> candidate : candidates) {
+      List<Physical> presses = physical(candidate);
+      boolean needless =
+          kept.contains(presses) || kept.stream().anyMatch(less -> isLess(less, presses));
+      if (!needless && endsIn(binding, binding.tracer().results(candidate))) {
+        Gesture gesture = written(binding, candidate, fingers);
+        if (Presses.of(gesture, fingers) instanceof Presses.Typable(List<Made> made)
+            && made.equals(candidate)) {
+          kept.add(presses);
+          found.add(new Way(binding, gesture, effort.of(made)));
+        }
+      }
+    }
+    found.sort(Comparator.comparingDouble(Way::effort).thenComparing(w -> w.gesture().toString()));
+    return List.copyOf(found);
+  }
+
+  /** What holds less, and names fewer sides, is looked at first, so that it makes more needless. */
+  private static int weight(List<Made> candidate) {
+    int weight = 0;
+    for (Made made : candidate) {
+      Modifiers m = made.what().held().modifiers();
+      int sides =
+          m.equals(m.eitherSide())
+              ? 0
+              : (int) m.list().stream().filter(x -> m.side(x) != Side.EITHER).count();
+      weight += 8 * made.what().held().count() + sides;
+    }
+    return weight;
+  }
+
+  private static Gesture written(TracedBinding binding, List<Made> candidate, Layout fingers) {
+    return Presses.physical(binding.gesture(), fingers)
+        .filter(p -> p.equals(physical(candidate)))
+        .map(_ -> binding.gesture())
+        .orElseGet(() -> Presses.gesture(candidate, fingers));
+  }
+
+  private static List<Physical> physical(List<Made> made) {
+    return made.stream().map(Made::what).toList();
+  }
+
+  private static boolean endsIn(TracedBinding binding, List<Outcome> results) {
+    return results.getLast() instanceof Acted a
+        && a.action().equals(binding.binding().action())
+        && a.layer().equals(binding.layer());
+  }
+
+  /** What could be pressed, press by press; the layer's own machine says what it waits for. */
+  private List<List<Made>> candidates(TracedBinding binding) {
+    List<Station> stations = binding.tracer().stations();
+    int depth = binding.layer().depth();
+    if (!(Presses.of(binding.gesture(), stations.get(depth).layout)
+        instanceof Presses.Typable(List<Made> wanted))) {
+      return new ArrayList<>();
+    }
+    List<List<Made>> all = new ArrayList<>();
+    all.add(List.of());
+    for (Made press : wanted) {
+      Set<Physical> sources = Undo.toFingers(stations, depth, press.what());
+      List<List<Made>> more = new ArrayList<>();
+      for (List<Made> done : all) {
+        for (Physical source : sources) {
+          if (more.size() < MOST_CANDIDATES) {
+            List<Made> next = new ArrayList<>(done);
+            next.add(new Made(source, press.stillHeld()));
+            more.add(next);
+          }
+        }
+      }
+      all = more;
+    }
+    return all;
+  }
+
+  /** Whether one is the other with less held, or with fewer sides named, and nothing more. */
+  static boolean isLess(List<Physical> less, List<Physical> more) {
+    return less.size() == more.size()
+        && !less.equals(more)
+        && IntStream.range(0, less.size()).allMatch(i -> isWithin(less.get(i), more.get(i)));
+  }
+
+  private static boolean isWithin(Physical one, Physical other) {
+    boolean same =
+        switch (one) {
+          case Physical.Press p -> other.pressedKey().filter(k -> k == p.key()).isPresent();
+          case Physical.ModifierTap _ -> other instanceof Physical.ModifierTap;
+          case Physical.PointerPress p ->
+              other instanceof Physical.PointerPress o && o.act() == p.act();
+        };
+    Modifiers a = one.held().modifiers();
+    Modifiers b = other.held().modifiers();
+    return same
+        && b.hasAll(a)
+        && other.held().keys().containsAll(one.held().keys())
+        && a.list().stream().allMatch(m -> a.side(m) == Side.EITHER || a.side(m) == b.side(m));
+  }
+}

@@ -1,0 +1,135 @@
+package polydex.conflict;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static polydex.route.Worlds.in;
+import static polydex.route.Worlds.machine;
+import static polydex.route.Worlds.plain;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import org.junit.jupiter.api.Test;
+import polydex.catalog.Binding;
+import polydex.keys.Gesture;
+import polydex.route.Machine;
+import polydex.route.RandomSetups;
+import polydex.route.Setup;
+import polydex.route.World;
+import polydex.route.Worlds;
+
+/** Habits against every pair of bindings of every pair of environments. */
+class HabitFinderTest {
+
+  private static List<Conflict> find(World world, List<Setup> setups) {
+    return HabitFinder.find(world.catalog(), setups, Person.of(_ -> 5));
+  }
+
+  @Test
+  void oneGestureForTwoActionsIsCrossedAndOneActionOnTwoIsSplit() {
+    World world =
+        new Worlds()
+            .platform("desk", plain())
+            .app("one", "Ctrl+D = duplicate", "Ctrl+J = join", "Ctrl+S = save")
+            .app("two", "Ctrl+D = delete", "Ctrl+S = save", "Alt+J = join")
+            .build();
+    List<Setup> setups =
+        List.of(
+            new Setup("a", "a", "full", machine("desk", in("one"))),
+            new Setup("b", "b", "full", machine("desk", in("two"))));
+    assertThat(find(world, setups))
+        .extracting(c -> ConflictSentence.of(c, world.catalog()))
+        .containsExactlyInAnyOrder(
+            "Ctrl+D: “duplicate” in one, but in two “delete” happens.",
+            "Ctrl+J: “join” in one; in two the same is Alt+J.");
+    assertThat(find(world, setups)).allMatch(c -> c.setup().isEmpty() && c.at().isEmpty());
+  }
+
+  @Test
+  void whatStandsOnOneMachineIsNoHabit() {
+    World world =
+        new Worlds().platform("desk", plain(), "Ctrl+D = show").app("app", "Ctrl+D = cut").build();
+    Setup here = new Setup("a", "a", "full", machine("desk", in("app")));
+    assertThat(find(world, List.of(here))).isEmpty();
+  }
+
+  @Property(tries = 1_000)
+  void everyPairIsFoundAndNoOther(@ForAll long seed) {
+    RandomSetups.Case c = RandomSetups.make(seed);
+    Set<String> expected = new TreeSet<>();
+    List<String> environments = c.setup().environments().stream().sorted().toList();
+    for (String one : environments) {
+      for (String other : environments) {
+        if (one.compareTo(other) < 0 && !onOneMachine(c.setup(), one, other)) {
+          pairs(c.world(), one, other, expected);
+        }
+      }
+    }
+    Set<String> found = new TreeSet<>();
+    for (Conflict f : find(c.world(), List.of(c.setup()))) {
+      Conflict.Party winner = f.winner().orElseThrow();
+      found.add(
+          f.kind() == Conflict.Kind.CROSSED_HABIT
+              ? "crossed %s %s %s"
+                  .formatted(f.loser().gesture(), f.loser().action(), winner.action())
+              : "split %s %s %s"
+                  .formatted(f.loser().action(), f.loser().gesture(), winner.gesture()));
+    }
+    assertThat(found).isEqualTo(expected);
+  }
+
+  private static boolean onOneMachine(Setup setup, String one, String other) {
+    for (Machine m : setup.machines()) {
+      List<String> there = new ArrayList<>(List.of(m.platform()));
+      m.application().ifPresent(there::add);
+      if (there.contains(one) && there.contains(other)) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private record Doing(Gesture gesture, String action) {}
+
+  private static List<Doing> doing(World world, String environment) {
+    List<Doing> all = new ArrayList<>();
+    for (Binding b : world.catalog().bindings(environment)) {
+      if (b.context().equals("anywhere") && b.when().holds(Worlds.ONE, Set.of())) {
+        b.gesture().expand().forEach(g -> all.add(new Doing(g, b.action())));
+      }
+    }
+    return all;
+  }
+
+  private static void pairs(World world, String one, String other, Set<String> into) {
+    List<Doing> here = doing(world, one);
+    List<Doing> there = doing(world, other);
+    Set<Gesture> seen = new LinkedHashSet<>();
+    for (Doing d : here) {
+      if (seen.add(d.gesture())) {
+        there.stream()
+            .filter(o -> o.gesture().equals(d.gesture()))
+            .findFirst()
+            .filter(o -> !o.action().equals(d.action()))
+            .ifPresent(
+                o -> into.add("crossed %s %s %s".formatted(d.gesture(), d.action(), o.action())));
+      }
+    }
+    Set<String> actions = new LinkedHashSet<>();
+    here.forEach(d -> actions.add(d.action()));
+    for (String action : actions) {
+      List<Gesture> a = gestures(here, action);
+      List<Gesture> b = gestures(there, action);
+      if (!b.isEmpty() && a.stream().noneMatch(b::contains)) {
+        into.add("split %s %s %s".formatted(action, a.getFirst(), b.getFirst()));
+      }
+    }
+  }
+
+  private static List<Gesture> gestures(List<Doing> among, String action) {
+    return among.stream().filter(d -> d.action().equals(action)).map(Doing::gesture).toList();
+  }
+}

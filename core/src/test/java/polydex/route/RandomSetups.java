@@ -1,0 +1,209 @@
+package polydex.route;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import polydex.catalog.Binding;
+import polydex.catalog.Environment.Application;
+import polydex.catalog.Environment.MenuForm;
+import polydex.catalog.Environment.OwnBindingRules;
+import polydex.catalog.Environment.Platform;
+import polydex.catalog.Environment.Reserved;
+import polydex.catalog.Environment.WhenBroken;
+import polydex.keys.Gesture;
+import polydex.keys.Modifier;
+import polydex.route.Machine.Capture;
+
+/** Setups in which everything collides, each from a seed. */
+public final class RandomSetups {
+  private static final List<String> STROKES =
+      List.of(
+          "A",
+          "B",
+          "Ctrl+A",
+          "Ctrl+B",
+          "Alt+A",
+          "Ctrl+Alt+A",
+          "AltGr+Q",
+          "Ctrl+Alt+Q",
+          "Meta+A",
+          "Meta+B",
+          "Shift+A",
+          "Ctrl+[",
+          "Alt+Tab",
+          "Tab",
+          "Home",
+          "LeftCtrl+A",
+          "RightCtrl+A",
+          "Z",
+          "Ctrl+Z",
+          "Ctrl+?",
+          "Alt+F",
+          "S");
+  private static final List<String> LONGER =
+      List.of(
+          "A B",
+          "A A",
+          "Ctrl+A B",
+          "Ctrl+A Ctrl+B",
+          "Alt(Tab Tab)",
+          "Alt(Tab A)",
+          "Shift*2",
+          "Meta",
+          "Ctrl",
+          "Ctrl+{A,B}",
+          "RightCtrl+A B",
+          "Ctrl+Click",
+          "\"ab\"",
+          "A B A",
+          "<CapsLock>+A",
+          "<CapsLock>",
+          "Alt+F S",
+          "Alt F S",
+          "Alt");
+  private static final List<String> KEY_RULES =
+      List.of(
+          "Ctrl -> Meta",
+          "Meta -> Ctrl",
+          "CapsLock -> Ctrl",
+          "KeyA -> KeyB",
+          "KeyB -> KeyA",
+          "Alt -> off",
+          "RightCtrl -> Alt",
+          "Ctrl -> Escape",
+          "KeyB -> Shift",
+          "KeyZ -> off");
+
+  private static <T> T any(Random random, List<T> list) {
+    return list.get(random.nextInt(list.size()));
+  }
+
+  private static String gesture(Random random) {
+    return random.nextInt(3) > 0 ? any(random, STROKES) : any(random, LONGER);
+  }
+
+  private static String[] lines(Random random, String name, boolean contexts) {
+    List<String> lines = new ArrayList<>();
+    for (int i = random.nextInt(7); i > 0; i--) {
+      String context =
+          contexts && random.nextInt(3) == 0 ? any(random, List.of("c1: ", "c2: ")) : "";
+      String opens = random.nextInt(5) == 0 ? " > c2" : "";
+      String since = random.nextInt(6) == 0 ? " @ 2" : "";
+      lines.add(context + gesture(random) + " = " + name + random.nextInt(4) + opens + since);
+    }
+    lines.add("c1: A = " + name + "9");
+    lines.add("c2: Tab = " + name + "8");
+    return lines.toArray(new String[0]);
+  }
+
+  private static Platform platform(Random random) {
+    List<Reserved> reserved =
+        random.nextInt(3) == 0
+            ? List.of(new Reserved(Gesture.parse(any(random, STROKES)), "reserved"))
+            : List.of();
+    return new Platform(
+        Map.of(),
+        reserved,
+        random.nextBoolean(),
+        random.nextInt(3) == 0 ? Set.of(Modifier.ALT) : Set.of(),
+        Modifier.CTRL,
+        random.nextInt(3) == 0
+            ? Optional.of(new OwnBindingRules(2, Set.of(), 1, false, Set.of()))
+            : Optional.empty(),
+        any(random, List.of(Set.of(), Set.of(MenuForm.HELD), Set.of(MenuForm.values()))));
+  }
+
+  private static Remap remap(Random random) {
+    if (random.nextInt(3) == 0) {
+      return Worlds.strokes(any(random, STROKES) + " -> " + any(random, STROKES));
+    }
+    Remap keys = Worlds.keys(any(random, KEY_RULES), any(random, KEY_RULES));
+    Optional<String> only =
+        random.nextInt(4) == 0
+            ? Optional.of(any(random, List.of("app", "remote")))
+            : Optional.empty();
+    return new Remap(keys.title(), only, keys.strokeRules(), keys.keyRules());
+  }
+
+  private static Machine machine(Random random, int depth) {
+    Machine.Focus focus =
+        depth == 0
+            ? random.nextInt(8) == 0
+                ? new Machine.Bare()
+                : Worlds.in("app", any(random, List.of("c1", "c2", "anywhere")))
+            : new Machine.Session(
+                "remote",
+                Worlds.ONE,
+                any(random, List.of(Capture.values())),
+                random.nextBoolean(),
+                random.nextBoolean() ? List.of(Gesture.parse(any(random, STROKES))) : List.of(),
+                random.nextBoolean() ? List.of(Gesture.parse(any(random, STROKES))) : List.of(),
+                random.nextInt(5) > 0,
+                random.nextBoolean()
+                    ? Optional.of(Worlds.keys(any(random, KEY_RULES), any(random, KEY_RULES)))
+                    : Optional.empty(),
+                any(random, List.of(0, 500)),
+                machine(random, depth - 1));
+    List<Remap> remaps = new ArrayList<>();
+    for (int i = random.nextInt(3); i > 0; i--) {
+      remaps.add(remap(random));
+    }
+    String id = any(random, List.of("p1", "p2"));
+    Machine made =
+        new Machine(
+            id,
+            id,
+            Worlds.ONE,
+            any(random, List.of("us", "central")),
+            remaps,
+            List.of(),
+            random.nextInt(3) == 0 ? Set.of("b0") : Set.of(),
+            Set.of(),
+            focus);
+    return random.nextBoolean()
+        ? made
+        : Worlds.withOwn(made, Binding.of("own", "p10", Gesture.parse(gesture(random))));
+  }
+
+  /** A world, a setup in it, and a gesture to press. */
+  public record Case(World world, Setup setup, Gesture pressed) {}
+
+  public static Case make(long seed) {
+    Random random = new Random(seed);
+    World world =
+        new Worlds()
+            .environment("p1", platform(random), broken(random), lines(random, "p1", true))
+            .environment("p2", platform(random), broken(random), lines(random, "p2", true))
+            .environment(
+                "remote",
+                new Application(List.of(), true),
+                broken(random),
+                lines(random, "r", false))
+            .environment(
+                "app", new Application(List.of(), false), broken(random), lines(random, "a", true))
+            .app("holder", "F24 = p10")
+            .menus("app", "F S = a0", "F O = a1", "E S = a2")
+            .together("app", "c1", random.nextBoolean() ? "c2" : "c1")
+            .build();
+    Setup setup =
+        new Setup(
+            "s",
+            "s",
+            any(random, List.of("full", "small")),
+            machine(random, random.nextInt(8) == 0 ? 5 : random.nextInt(4)));
+    StringBuilder pressed = new StringBuilder(gesture(random));
+    for (int i = random.nextInt(3); i > 0; i--) {
+      pressed.append(' ').append(gesture(random));
+    }
+    return new Case(world, setup, Gesture.parse(pressed.toString()).expand().getFirst());
+  }
+
+  private static WhenBroken broken(Random random) {
+    return random.nextBoolean() ? WhenBroken.SWALLOW : WhenBroken.REPLAY;
+  }
+
+  private RandomSetups() {}
+}

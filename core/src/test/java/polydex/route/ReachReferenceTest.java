@@ -1,0 +1,151 @@
+package polydex.route;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Random;
+import java.util.Set;
+import net.jqwik.api.EdgeCasesMode;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.statistics.Statistics;
+import polydex.boards.Layout;
+import polydex.boards.Presses;
+import polydex.keys.Gesture;
+import polydex.keys.Held;
+import polydex.keys.Key;
+import polydex.keys.Modifier;
+import polydex.keys.Modifiers;
+import polydex.keys.Physical;
+
+/** Reach against trying every stroke there is with the plain tracer. */
+class ReachReferenceTest {
+  private static final List<Key> KEYS =
+      List.of(
+          Key.KeyA,
+          Key.KeyB,
+          Key.KeyQ,
+          Key.KeyZ,
+          Key.KeyY,
+          Key.Tab,
+          Key.CapsLock,
+          Key.Escape,
+          Key.Digit8);
+  private static final List<Modifiers> HELD = held();
+
+  private static List<Modifiers> held() {
+    List<Modifiers> all = new ArrayList<>();
+    List<Modifiers> ctrl =
+        List.of(
+            Modifiers.NONE,
+            Modifiers.of(Modifier.CTRL),
+            Modifiers.of(Modifier.CTRL, Modifiers.Side.RIGHT));
+    for (Modifiers c : ctrl) {
+      for (int bits = 0; bits < 8; bits++) {
+        Modifiers m = c;
+        m = (bits & 1) > 0 ? m.and(Modifier.META) : m;
+        m = (bits & 2) > 0 ? m.and(Modifier.ALT) : m;
+        m = (bits & 4) > 0 ? m.and(Modifier.SHIFT) : m;
+        all.add(m);
+      }
+    }
+    all.add(Modifiers.of(Modifier.ALTGR));
+    all.add(Modifiers.of(Modifier.ALTGR, Modifier.SHIFT));
+    return all;
+  }
+
+  /** Every stroke and tap of a small keyboard, some with a key held that a remap may change. */
+  private static List<Physical> everything() {
+    List<Physical> all = new ArrayList<>();
+    for (Modifiers m : HELD) {
+      for (Key key : KEYS) {
+        all.add(new Physical.Press(Held.of(m), key));
+        if (key != Key.CapsLock && m.count() < 2) {
+          all.add(new Physical.Press(new Held(m, List.of(Key.CapsLock)), key));
+        }
+      }
+      if (!m.isEmpty()) {
+        all.add(new Physical.ModifierTap(m));
+      }
+    }
+    return all;
+  }
+
+  private static final List<Physical> EVERYTHING = everything();
+
+  @Property(tries = 20_000, edgeCases = EdgeCasesMode.NONE)
+  void reachIsExactlyWhatEndsThere(@ForAll long seed) {
+    RandomSetups.Case c = RandomSetups.make(seed);
+    Setup setup = c.setup().withContexts(List.of("anywhere"));
+    SetupTraces traces = SetupTraces.of(setup, c.world());
+    List<TracedBinding> single =
+        traces.all().stream().filter(t -> isSingle(t, setup, c.world())).toList();
+    if (single.isEmpty()) {
+      return;
+    }
+    TracedBinding chosen = single.get(new Random(seed).nextInt(single.size()));
+    String wanted =
+        "%s.%s@%d"
+            .formatted(chosen.environment(), chosen.binding().action(), chosen.layer().depth());
+    Layout layout = traces.tracer().layout();
+    Reach reach = new Reach(traces);
+    Set<List<Physical>> found = new HashSet<>();
+    for (TracedBinding t : single) {
+      if (t.environment().equals(chosen.environment())
+          && t.layer().depth() == chosen.layer().depth()
+          && t.binding().action().equals(chosen.binding().action())) {
+        reach.of(t).forEach(w -> found.add(Presses.physical(w.gesture(), layout).orElseThrow()));
+      }
+    }
+    assertThat(found)
+        .as("%s in %s", wanted, setup)
+        .allMatch(way -> ends(c, setup, way.getFirst(), layout).equals(wanted));
+    // Of everything there is some at random, and whatever is near to what was found.
+    Random random = new Random(seed);
+    List<Physical> tried = new ArrayList<>();
+    for (int i = 0; i < 40; i++) {
+      tried.add(EVERYTHING.get(random.nextInt(EVERYTHING.size())));
+    }
+    found.forEach(way -> HELD.forEach(m -> tried.add(way.getFirst().with(m))));
+    for (Physical press : tried) {
+      boolean isTap = press instanceof Physical.ModifierTap;
+      if ((!isTap || !press.held().isNothing()) && ends(c, setup, press, layout).equals(wanted)) {
+        assertThat(found)
+            .as("%s for %s in %s", press, wanted, setup)
+            .anyMatch(w -> w.equals(List.of(press)) || Reach.isLess(w, List.of(press)));
+      }
+    }
+    Statistics.label("ways")
+        .collect(!found.isEmpty())
+        .coverage(ways -> ways.check(true).percentage(p -> p > 10));
+  }
+
+  private static String ends(RandomSetups.Case c, Setup setup, Physical press, Layout layout) {
+    Gesture gesture = Presses.gesture(List.of(new Presses.Made(press, false)), layout);
+    boolean written = Presses.physical(gesture, layout).orElseThrow().equals(List.of(press));
+    return written ? new ReferenceTracer(c.world(), setup).outcomes(gesture) : "";
+  }
+
+  private static boolean isSingle(TracedBinding t, Setup setup, World world) {
+    Layout layout = world.layouts().get(setup.machines().get(t.layer().depth()).layout());
+    return t.opening() == 0
+        && t.binding().context().equals("anywhere")
+        && Presses.physical(t.gesture(), layout).filter(p -> p.size() == 1).isPresent();
+  }
+
+  @Property(tries = 100)
+  void everyWayEndsInItsAction(@ForAll long seed) {
+    RandomSetups.Case c = RandomSetups.make(seed);
+    SetupTraces traces = SetupTraces.of(c.setup(), c.world());
+    Reach reach = new Reach(traces);
+    for (TracedBinding t : traces.all()) {
+      for (Reach.Way way : reach.of(t)) {
+        Trace trace = t.tracer().trace(way.gesture());
+        assertThat(trace.does(t.binding().action())).isTrue();
+        assertThat(trace.acted().orElseThrow().layer()).isEqualTo(t.layer());
+      }
+    }
+  }
+}

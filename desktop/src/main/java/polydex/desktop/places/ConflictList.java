@@ -1,0 +1,210 @@
+package polydex.desktop.places;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import polydex.conflict.Accepted;
+import polydex.conflict.Conflict;
+import polydex.conflict.ConflictFinder;
+import polydex.conflict.ConflictSentence;
+import polydex.conflict.HabitFinder;
+import polydex.conflict.Person;
+import polydex.desktop.controls.NumberedChoices;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.state.Analysis;
+import polydex.route.Setup;
+import polydex.route.SetupTraces;
+import polydex.workspace.Change;
+import polydex.workspace.Workspace;
+
+/** The conflicts that are asked for, and what can be done about the chosen one. */
+final class ConflictList {
+  /** So many of the worst are planned for at once. */
+  private static final int PLANNED = 20;
+
+  private final Desk desk;
+  private final Label head = Texts.part("Conflicts");
+  private final ConflictRows rows;
+  private ConflictFilter filter = ConflictFilter.FIRST;
+  private List<Conflict> loaded = List.of();
+
+  ConflictList(Desk desk, Consumer<Conflict> selected) {
+    this.desk = desk;
+    this.rows = new ConflictRows(desk, selected);
+  }
+
+  Label head() {
+    return head;
+  }
+
+  ListView<ConflictRows.Row> list() {
+    return rows.list();
+  }
+
+  /**
+   * Looks for what is to be shown; other setups are looked into beside, and come when they come.
+   */
+  void load(Analysis analysis) {
+    Workspace workspace = analysis.workspace();
+    Person person = desk.analyst().person();
+    switch (filter.where()) {
+      case HERE -> list(analysis.conflicts());
+      case HABITS -> {
+        head.setText("Looking at habits …");
+        desk.analyst()
+            .look(
+                _ -> HabitFinder.find(workspace.catalog(), workspace.setups().values(), person),
+                whileWanted());
+      }
+      case EVERYWHERE, ACCEPTED -> {
+        head.setText("Looking into all setups …");
+        desk.analyst().look(stale -> everywhere(workspace, person, stale), whileWanted());
+      }
+    }
+  }
+
+  /** Lists what was found, unless something else was asked for meanwhile. */
+  private Consumer<List<Conflict>> whileWanted() {
+    ConflictFilter asked = filter;
+    return found -> {
+      if (filter.equals(asked)) {
+        list(found);
+      }
+    };
+  }
+
+  private static List<Conflict> everywhere(
+      Workspace workspace, Person person, BooleanSupplier stale) {
+    List<Conflict> found = new ArrayList<>();
+    for (Setup setup : workspace.setups().values()) {
+      if (!stale.getAsBoolean() && workspace.world().problem(setup).isEmpty()) {
+        found.addAll(ConflictFinder.find(SetupTraces.of(setup, workspace.world()), person));
+      }
+    }
+    found.sort(Comparator.comparingInt(c -> -c.severity()));
+    return found;
+  }
+
+  private void list(List<Conflict> found) {
+    loaded = found;
+    Accepted accepted = desk.session().workspace().get().accepted();
+    boolean wantsAccepted = filter.where() == ConflictFilter.Where.ACCEPTED;
+    List<Conflict> shownOnes =
+        found.stream()
+            .filter(c -> accepted.of(c).isPresent() == wantsAccepted && filter.shows(c))
+            .toList();
+    long lived = found.stream().filter(c -> accepted.of(c).isPresent()).count();
+    head.setText(
+        switch (shownOnes.size()) {
+              case 0 -> "No conflicts " + filter.words();
+              case 1 -> "1 conflict " + filter.words();
+              default ->
+                  "%d conflicts %s, the worst first".formatted(shownOnes.size(), filter.words());
+            }
+            + (lived > 0 && !wantsAccepted ? "; %d lived with".formatted(lived) : ""));
+    rows.show(shownOnes);
+  }
+
+  void chooseWhich() {
+    NumberedChoices<ConflictFilter> choices =
+        new NumberedChoices<>(
+            "Which conflicts",
+            f -> "Conflicts " + f.words(),
+            words ->
+                ConflictFilter.choices(filter.where(), loaded).stream()
+                    .filter(f -> f.words().contains(words.strip().toLowerCase(Locale.ROOT)))
+                    .toList(),
+            (chosen, _) -> {
+              desk.keys().close();
+              filter = chosen;
+              desk.analyst().found().get().ifPresent(this::load);
+              rows.list().requestFocus();
+            });
+    VBox box = new VBox(Texts.heading("Which conflicts"), choices);
+    box.getStyleClass().add("tally");
+    box.setMaxHeight(Region.USE_PREF_SIZE);
+    desk.keys().open(box, choices.focus());
+  }
+
+  /** What would end the chosen conflict. */
+  void waysOut() {
+    rows.selected().ifPresent(c -> new WaysOut(desk, c).open());
+  }
+
+  /** Accepts the chosen conflict with a reason, or takes that back. */
+  void accept() {
+    Optional<Conflict> chosen = rows.selected();
+    if (chosen.isEmpty()) {
+      return;
+    }
+    Conflict conflict = chosen.get();
+    Workspace before = desk.session().workspace().get();
+    if (before.accepted().of(conflict).isPresent()) {
+      apply("No longer live with", conflict, before.accepted().withdrawing(conflict));
+      return;
+    }
+    TextField reason = new TextField();
+    reason.setPromptText("Why it may stay");
+    reason.setAccessibleText("Why it may stay");
+    reason.setOnAction(
+        _ -> {
+          desk.keys().close();
+          apply(
+              "Live with",
+              conflict,
+              before
+                  .accepted()
+                  .accepting(conflict, reason.getText().strip(), desk.session().today()));
+        });
+    Label what =
+        Texts.words(
+            conflict.loser().gesture()
+                + ": "
+                + ConflictSentence.withoutWayOut(conflict, before.catalog()));
+    what.setMinHeight(Region.USE_PREF_SIZE);
+    VBox box =
+        new VBox(
+            Texts.heading("Live with it"),
+            what,
+            reason,
+            Texts.quiet(
+                "It is out of the list while both sides stay as they are, and back when either"
+                    + " changes. Enter: keep. Esc: leave it."));
+    box.getStyleClass().add("tally");
+    box.setMaxHeight(Region.USE_PREF_SIZE);
+    desk.keys().open(box, reason);
+  }
+
+  private void apply(String verb, Conflict conflict, Accepted accepted) {
+    Workspace before = desk.session().workspace().get();
+    desk.session()
+        .apply(
+            new Change.Edit(
+                "%s %s for \u201c%s\u201d"
+                    .formatted(
+                        verb,
+                        conflict.loser().gesture(),
+                        before.catalog().title(conflict.loser().action())),
+                before,
+                before.with(accepted)));
+  }
+
+  void plan() {
+    List<Conflict> some =
+        rows.all().stream().filter(c -> c.setup().isPresent()).limit(PLANNED).toList();
+    if (some.isEmpty()) {
+      desk.session().say("There is no conflict of a setup in the list to plan for.");
+    } else {
+      new PlanView(desk, some).open();
+    }
+  }
+}

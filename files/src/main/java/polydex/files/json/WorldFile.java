@@ -1,0 +1,96 @@
+package polydex.files.json;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import polydex.boards.Board;
+import polydex.boards.Layout;
+import polydex.catalog.Action;
+import polydex.catalog.Binding;
+import polydex.catalog.Catalog;
+import polydex.catalog.Environment;
+import polydex.files.FileProblem;
+import polydex.route.Setup;
+import polydex.workspace.Workspace;
+
+/**
+ * Everything that tracing needs in one JSON file, for programs that have setups of their own: what
+ * {@code --world} reads. Boards and layouts that ship are known besides.
+ *
+ * @param format {@code polydex-world/1}
+ * @param actions what bindings name
+ * @param keymaps each as a keymap file
+ * @param boards more boards
+ * @param layouts more layouts
+ * @param setups what is traced
+ */
+public record WorldFile(
+    String format,
+    List<Action> actions,
+    List<KeymapFile> keymaps,
+    List<Board> boards,
+    List<Layout> layouts,
+    List<Setup> setups) {
+  /** The largest file that is read, in bytes. */
+  public static final long MOST_BYTES = 256L << 20;
+
+  private static final String FORMAT = "polydex-world/1";
+
+  /**
+   * Reads a file into a workspace.
+   *
+   * @param shippedBoards known besides; of two with one id the file's counts
+   * @param shippedLayouts known besides, in the same way
+   * @throws FileProblem that names file, line and path
+   */
+  public static Workspace read(Path file, List<Board> shippedBoards, List<Layout> shippedLayouts)
+      throws FileProblem {
+    String name = String.valueOf(file.getFileName());
+    WorldFile world;
+    try {
+      if (Files.size(file) > MOST_BYTES) {
+        throw new FileProblem(name + " is larger than 256 MiB.");
+      }
+      world = ModelJson.read(name, Files.readString(file, StandardCharsets.UTF_8), WorldFile.class);
+    } catch (IOException e) {
+      throw new FileProblem(name + " can't be read: " + e.getMessage(), e);
+    }
+    if (!world.format().equals(FORMAT)) {
+      throw new FileProblem(
+          "%s: “%s” is no format that is known here; it is %s."
+              .formatted(name, world.format(), FORMAT));
+    }
+    try {
+      return world.workspace(shippedBoards, shippedLayouts);
+    } catch (IllegalArgumentException e) {
+      throw new FileProblem(
+          "%s holds something that can't be: %s.".formatted(name, e.getMessage()), e);
+    }
+  }
+
+  private Workspace workspace(List<Board> shippedBoards, List<Layout> shippedLayouts) {
+    List<Action> all = new ArrayList<>(actions);
+    List<Environment> environments = new ArrayList<>();
+    Map<String, List<Binding>> bindings = new LinkedHashMap<>();
+    for (KeymapFile keymap : keymaps) {
+      all.addAll(keymap.actions());
+      environments.add(keymap.environment());
+      bindings.put(keymap.environment().id(), keymap.bindings());
+    }
+    Workspace workspace =
+        Workspace.of(
+            Catalog.of(all, environments, bindings), shippedBoards, shippedLayouts, setups);
+    for (Board board : boards) {
+      workspace = workspace.with(board);
+    }
+    for (Layout layout : layouts) {
+      workspace = workspace.with(layout);
+    }
+    return workspace;
+  }
+}
