@@ -34,19 +34,20 @@ final class TypedStrokes {
         .flatMap(p -> typed(traces, p));
   }
 
-  /** Most gestures hold nothing that types, which spares following them. */
+  /** Most gestures hold nothing that types and meet no remap, which spares following them. */
   private static boolean mayType(SetupTraces traces, int depth, Physical first) {
-    Modifiers held = first.held().modifiers();
-    if (held.without(Modifier.SHIFT).isEmpty()) {
-      return !first.held().keys().isEmpty();
-    }
     for (int i = 0; i <= depth; i++) {
       Machine machine = traces.setup().machines().get(i);
       boolean translated =
           machine.focus() instanceof Machine.Session s && s.translation().isPresent() && i < depth;
+      // Even a plain press may come there with modifiers.
       if (!machine.remaps().isEmpty() || translated) {
         return true;
       }
+    }
+    Modifiers held = first.held().modifiers();
+    if (held.without(Modifier.SHIFT).isEmpty()) {
+      return !first.held().keys().isEmpty();
     }
     Platform platform = traces.tracer().platform(depth);
     return held.has(Modifier.ALTGR)
