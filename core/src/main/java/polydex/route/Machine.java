@@ -165,6 +165,66 @@ public record Machine(
           inner);
     }
 
+    /** The same with these strokes kept by the host, and these sent in. */
+    public Session directing(List<Gesture> keeps, List<Gesture> sends) {
+      return new Session(
+          application,
+          version,
+          capture,
+          fullScreen,
+          keeps,
+          sends,
+          forwards,
+          translation,
+          tapDelayMillis,
+          inner);
+    }
+
+    /** The same handing strokes on, or not. */
+    public Session forwarding(boolean on) {
+      return new Session(
+          application,
+          version,
+          capture,
+          fullScreen,
+          kept,
+          sent,
+          on,
+          translation,
+          tapDelayMillis,
+          inner);
+    }
+
+    /** The same making something else of keys on the way in. */
+    public Session translating(Optional<Remap> other) {
+      return new Session(
+          application,
+          version,
+          capture,
+          fullScreen,
+          kept,
+          sent,
+          forwards,
+          other,
+          tapDelayMillis,
+          inner);
+    }
+
+    /** The same in another version. */
+    public Session at(Version other) {
+      return new Session(
+          application,
+          other,
+          capture,
+          fullScreen,
+          kept,
+          sent,
+          forwards,
+          translation,
+          tapDelayMillis,
+          inner);
+    }
+
     private static List<Gesture> and(List<Gesture> list, Gesture more) {
       return Stream.concat(list.stream(), Stream.of(more)).distinct().toList();
     }
@@ -200,6 +260,26 @@ public record Machine(
       case Running r -> Optional.of(r.application());
       case Session s -> Optional.of(s.application());
     };
+  }
+
+  /** The same under another name. */
+  public Machine titled(String other) {
+    return new Machine(other, platform, version, layout, remaps, own, switchedOff, options, focus);
+  }
+
+  /** The same in another version. */
+  public Machine at(Version other) {
+    return new Machine(title, platform, other, layout, remaps, own, switchedOff, options, focus);
+  }
+
+  /** The same with another layout. */
+  public Machine typing(String other) {
+    return new Machine(title, platform, version, other, remaps, own, switchedOff, options, focus);
+  }
+
+  /** The same with these settings on. */
+  public Machine withOptions(Set<String> on) {
+    return new Machine(title, platform, version, layout, remaps, own, switchedOff, on, focus);
   }
 
   /** The same with other built-in bindings switched off, by their ids. */

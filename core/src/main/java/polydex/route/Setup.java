@@ -43,6 +43,19 @@ public record Setup(String id, String title, String board, Machine machine) {
     return new Setup(id, title, board, withContexts(machine, contexts));
   }
 
+  /** The same with another machine at a depth, and in it what that one holds. */
+  public Setup with(int depth, Machine other) {
+    return new Setup(id, title, board, with(machine, depth, other));
+  }
+
+  private static Machine with(Machine machine, int depth, Machine other) {
+    return depth == 0
+        ? other
+        : machine.with(
+            ((Machine.Session) machine.focus())
+                .with(with(((Machine.Session) machine.focus()).inner(), depth - 1, other)));
+  }
+
   /** Whether a window that holds a machine stands on the way. */
   public boolean hasWindow() {
     return machine.focus() instanceof Machine.Session;

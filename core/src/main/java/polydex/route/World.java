@@ -15,30 +15,17 @@ import polydex.catalog.Catalog;
  */
 public record World(Catalog catalog, Map<String, Board> boards, Map<String, Layout> layouts) {
 
-  /** What is wrong with a setup, as a sentence that says where; none where it can be traced. */
+  /** What keeps a setup from being traced, as a sentence that says where; none where nothing. */
   public Optional<String> problem(Setup setup) {
-    if (!boards.containsKey(setup.board())) {
-      return Optional.of(
-          "%s: there is no board \u201c%s\u201d.".formatted(setup.title(), setup.board()));
-    }
-    for (Machine machine : setup.machines()) {
-      if (catalog.environment(machine.platform()).flatMap(e -> e.platform()).isEmpty()) {
-        return Optional.of(
-            "%s: there is no platform \u201c%s\u201d."
-                .formatted(machine.title(), machine.platform()));
-      }
-      if (!layouts.containsKey(machine.layout())) {
-        return Optional.of(
-            "%s: there is no layout \u201c%s\u201d.".formatted(machine.title(), machine.layout()));
-      }
-      Optional<String> missing =
-          machine.application().filter(a -> catalog.environment(a).isEmpty());
-      if (missing.isPresent()) {
-        return Optional.of(
-            "%s: there is no application \u201c%s\u201d."
-                .formatted(machine.title(), missing.get()));
-      }
-    }
-    return Optional.empty();
+    return SetupCheck.of(setup, this).stream()
+        .filter(SetupCheck.Mistake::stops)
+        .findFirst()
+        .map(
+            m ->
+                "%s, %s: %s"
+                    .formatted(
+                        setup.title(),
+                        setup.machines().get(m.spot().machine()).title(),
+                        m.sentence()));
   }
 }

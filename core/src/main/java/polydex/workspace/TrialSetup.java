@@ -24,23 +24,7 @@ final class TrialSetup {
           like.map(s -> s.machine().layout())
               .or(workspace.world().layouts().keySet().stream()::findFirst);
       return board.flatMap(
-          b ->
-              layout.map(
-                  l ->
-                      new Setup(
-                          "setup-" + made.id(),
-                          title,
-                          b,
-                          new Machine(
-                              made.title(),
-                              made.id(),
-                              made.version(),
-                              l,
-                              List.of(),
-                              List.of(),
-                              Set.of(),
-                              Set.of(),
-                              new Machine.Bare()))));
+          b -> layout.map(l -> new Setup("setup-" + made.id(), title, b, SetupList.bare(made, l))));
     }
     return like.map(
         s ->

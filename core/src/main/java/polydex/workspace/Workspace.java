@@ -107,6 +107,11 @@ public record Workspace(
     return new Workspace(world, more, current, remembered, learning, accepted);
   }
 
+  /** The same with these setups, by their ids and in this order. */
+  public Workspace with(Map<String, Setup> others) {
+    return new Workspace(world, others, current, remembered, learning, accepted);
+  }
+
   /** The same with another setup in use. */
   public Workspace using(Optional<String> setupId) {
     return new Workspace(world, setups, setupId, remembered, learning, accepted);

@@ -1,0 +1,341 @@
+package polydex.route;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import polydex.boards.Board;
+import polydex.boards.Layout;
+import polydex.boards.Presses;
+import polydex.catalog.Binding;
+import polydex.catalog.Catalog;
+import polydex.catalog.Environment;
+import polydex.catalog.Environment.Application;
+import polydex.catalog.Version;
+import polydex.keys.Gesture;
+import polydex.route.Remap.KeyPart;
+import polydex.route.Remap.KeyRule;
+import polydex.route.Remap.Part;
+import polydex.route.Remap.StrokeRule;
+
+/**
+ * What is wrong with a setup, each mistake at the spot where it is. One that {@link Mistake#stops}
+ * keeps the setup from being traced; the others make a part of it idle.
+ */
+public final class SetupCheck {
+
+  /** The parts that a setup is made of. */
+  public enum Kind {
+    BOARD,
+    PLATFORM,
+    VERSION,
+    LAYOUT,
+    OPTION,
+    SWITCHED_OFF,
+    REMAP,
+    STROKE_RULE,
+    KEY_RULE,
+    OWN,
+    FOCUS,
+    FOCUS_VERSION,
+    FOCUS_OPTION,
+    CONTEXT,
+    KEPT,
+    SENT,
+    TRANSLATION
+  }
+
+  /**
+   * A spot in a setup.
+   *
+   * @param machine the depth of the machine, 0 under the fingers
+   * @param name which of several: an id, or the places in its lists, {@code 1.0}; else empty
+   */
+  public record Spot(int machine, Kind kind, String name) {}
+
+  /**
+   * Something that is wrong.
+   *
+   * @param sentence what, and where it helps what to do
+   * @param stops whether nothing can be traced with it
+   */
+  public record Mistake(Spot spot, String sentence, boolean stops) {}
+
+  private final World world;
+  private final Catalog catalog;
+  private final List<Mistake> found = new ArrayList<>();
+
+  private SetupCheck(World world) {
+    this.world = world;
+    this.catalog = world.catalog();
+  }
+
+  /** All mistakes of a setup, from the fingers inward. */
+  public static List<Mistake> of(Setup setup, World world) {
+    SetupCheck check = new SetupCheck(world);
+    Board board = world.boards().get(setup.board());
+    if (board == null) {
+      check.stop(0, Kind.BOARD, "There is no board “%s”.".formatted(setup.board()));
+    }
+    List<Machine> machines = setup.machines();
+    for (int depth = 0; depth < machines.size(); depth++) {
+      check.machine(depth, machines.get(depth), depth == 0 ? board : null);
+    }
+    return List.copyOf(check.found);
+  }
+
+  private void say(int depth, Kind kind, String name, String sentence) {
+    found.add(new Mistake(new Spot(depth, kind, name), sentence, false));
+  }
+
+  private void stop(int depth, Kind kind, String sentence) {
+    found.add(new Mistake(new Spot(depth, kind, ""), sentence, true));
+  }
+
+  private void machine(int depth, Machine machine, @Nullable Board board) {
+    Optional<Environment> platform = catalog.environment(machine.platform());
+    Layout layout = world.layouts().get(machine.layout());
+    if (platform.flatMap(Environment::platform).isEmpty()) {
+      stop(
+          depth,
+          Kind.PLATFORM,
+          "There is no platform “%s”. Bring in its keymap, or choose another."
+              .formatted(machine.platform()));
+    }
+    if (layout == null) {
+      stop(depth, Kind.LAYOUT, "There is no layout “%s”.".formatted(machine.layout()));
+    } else {
+      remaps(depth, machine, layout, board);
+    }
+    platform.ifPresent(
+        p -> {
+          version(depth, Kind.VERSION, p, machine.version());
+          options(depth, Kind.OPTION, p, machine.options());
+          machine.switchedOff().stream()
+              .filter(id -> catalog.binding(p.id(), id).isEmpty())
+              .forEach(
+                  id ->
+                      say(
+                          depth,
+                          Kind.SWITCHED_OFF,
+                          id,
+                          "%s has no binding “%s” now.".formatted(p.title(), id)));
+          own(depth, machine, p);
+        });
+    focus(depth, machine);
+  }
+
+  private void version(int depth, Kind kind, Environment environment, Version version) {
+    if (version.compareTo(environment.version()) > 0) {
+      say(
+          depth,
+          kind,
+          "",
+          "The keymap describes %s up to version %s."
+              .formatted(environment.title(), environment.version()));
+    }
+  }
+
+  private void options(int depth, Kind kind, Environment environment, Set<String> options) {
+    Set<String> known = options(catalog, environment.id());
+    options.stream()
+        .filter(o -> !known.contains(o))
+        .forEach(
+            o ->
+                say(
+                    depth,
+                    kind,
+                    o,
+                    "No binding of %s depends on “%s”.".formatted(environment.title(), o)));
+  }
+
+  /** The options that bindings of an environment ask for. */
+  public static Set<String> options(Catalog catalog, String environment) {
+    return catalog.bindings(environment).stream()
+        .flatMap(b -> b.when().option().stream())
+        .collect(Collectors.toSet());
+  }
+
+  private void own(int depth, Machine machine, Environment platform) {
+    for (int i = 0; i < machine.own().size(); i++) {
+      Binding own = machine.own().get(i);
+      String name = String.valueOf(i);
+      if (catalog.action(own.action()).isEmpty()) {
+        say(depth, Kind.OWN, name, "There is no action “%s”.".formatted(own.action()));
+      }
+      if (platform.context(own.context()).isEmpty()) {
+        say(
+            depth,
+            Kind.OWN,
+            name,
+            "%s has no context “%s”.".formatted(platform.title(), own.context()));
+      }
+    }
+  }
+
+  private void remaps(int depth, Machine machine, Layout layout, @Nullable Board board) {
+    Map<Part, Part> soFar = new HashMap<>();
+    for (int i = 0; i < machine.remaps().size(); i++) {
+      Remap remap = machine.remaps().get(i);
+      int at = i;
+      remap
+          .onlyIn()
+          .filter(a -> catalog.environment(a).isEmpty())
+          .ifPresent(
+              a ->
+                  say(
+                      depth,
+                      Kind.REMAP,
+                      String.valueOf(at),
+                      "There is no application “%s”.".formatted(a)));
+      for (int r = 0; r < remap.strokeRules().size(); r++) {
+        strokeRule(depth, i + "." + r, remap.strokeRules().get(r), layout);
+      }
+      keyRules(depth, Kind.KEY_RULE, i + ".", remap.keyRules(), board);
+      loops(depth, i, remap, soFar);
+    }
+  }
+
+  private void strokeRule(int depth, String name, StrokeRule rule, Layout layout) {
+    for (Gesture side : List.of(rule.from(), rule.to())) {
+      if (!(Presses.of(side, layout) instanceof Presses.Typable t) || t.list().size() != 1) {
+        say(
+            depth,
+            Kind.STROKE_RULE,
+            name,
+            "%s is not one stroke on the layout “%s”.".formatted(side, layout.title()));
+        return;
+      }
+    }
+    if (rule.from().equals(rule.to())) {
+      say(depth, Kind.STROKE_RULE, name, "It makes the stroke into itself.");
+    }
+  }
+
+  private void keyRules(
+      int depth, Kind kind, String prefix, List<KeyRule> rules, @Nullable Board board) {
+    Set<Part> sources = new HashSet<>();
+    for (int r = 0; r < rules.size(); r++) {
+      KeyRule rule = rules.get(r);
+      String name = prefix + r;
+      if (!sources.add(rule.from())) {
+        say(
+            depth,
+            kind,
+            name,
+            "A rule before it is about %s too; this one does nothing.".formatted(rule.from()));
+      } else if (rule.to().equals(Optional.of(rule.from()))) {
+        say(depth, kind, name, "It makes the key into itself.");
+      } else if (board != null && rule.from() instanceof KeyPart(var key) && !board.has(key)) {
+        say(
+            depth,
+            kind,
+            name,
+            "The board “%s” has no key %s.".formatted(board.title(), rule.from()));
+      }
+    }
+  }
+
+  /** A key that an earlier remap changes and a later one changes back has gone in a circle. */
+  private void loops(int depth, int index, Remap remap, Map<Part, Part> soFar) {
+    Map<Part, Part> before = Map.copyOf(soFar);
+    Set<Part> sources = new HashSet<>();
+    for (int r = 0; r < remap.keyRules().size(); r++) {
+      KeyRule rule = remap.keyRules().get(r);
+      Optional<Part> origin =
+          before.entrySet().stream()
+              .filter(e -> e.getValue().equals(rule.from()))
+              .map(Map.Entry::getKey)
+              .findFirst();
+      if (rule.to().isPresent() && rule.to().equals(origin)) {
+        say(
+            depth,
+            Kind.KEY_RULE,
+            index + "." + r,
+            "A loop: an earlier remap made %s of %s, and this makes it %s again."
+                .formatted(rule.from(), origin.get(), origin.get()));
+      }
+      rule.to()
+          .filter(to -> sources.add(rule.from()) && !to.equals(rule.from()))
+          .ifPresent(to -> soFar.put(origin.orElse(rule.from()), to));
+    }
+  }
+
+  private void focus(int depth, Machine machine) {
+    Optional<String> id = machine.application();
+    if (id.isEmpty()) {
+      return;
+    }
+    Optional<Environment> application = catalog.environment(id.get());
+    if (application.isEmpty()) {
+      stop(
+          depth,
+          Kind.FOCUS,
+          "There is no application “%s”. Bring in its keymap, or choose another."
+              .formatted(id.get()));
+      return;
+    }
+    Environment focus = application.get();
+    if (!(focus.kind() instanceof Application kind)) {
+      say(depth, Kind.FOCUS, "", "%s is a platform, not an application.".formatted(focus.title()));
+    } else if (!kind.platforms().isEmpty() && !kind.platforms().contains(machine.platform())) {
+      say(
+          depth,
+          Kind.FOCUS,
+          "",
+          "%s does not exist on %s."
+              .formatted(
+                  focus.title(),
+                  catalog
+                      .environment(machine.platform())
+                      .map(Environment::title)
+                      .orElse(machine.platform())));
+    } else if (machine.focus() instanceof Machine.Session && !kind.holdsMachine()) {
+      say(depth, Kind.FOCUS, "", "A window of %s can't hold a machine.".formatted(focus.title()));
+    }
+    switch (machine.focus()) {
+      case Machine.Bare _ -> {}
+      case Machine.Running r -> {
+        version(depth, Kind.FOCUS_VERSION, focus, r.version());
+        options(depth, Kind.FOCUS_OPTION, focus, r.options());
+        r.contexts().stream()
+            .filter(c -> focus.context(c).isEmpty())
+            .forEach(
+                c ->
+                    say(
+                        depth,
+                        Kind.CONTEXT,
+                        c,
+                        "%s has no context “%s”.".formatted(focus.title(), c)));
+      }
+      case Machine.Session s -> session(depth, machine, s, focus);
+    }
+  }
+
+  private void session(int depth, Machine machine, Machine.Session session, Environment window) {
+    version(depth, Kind.FOCUS_VERSION, window, session.version());
+    Layout layout = world.layouts().get(machine.layout());
+    if (layout != null) {
+      strokes(depth, Kind.KEPT, session.kept(), layout);
+      strokes(depth, Kind.SENT, session.sent(), layout);
+    }
+    session.translation().ifPresent(t -> keyRules(depth, Kind.TRANSLATION, "", t.keyRules(), null));
+  }
+
+  private void strokes(int depth, Kind kind, List<Gesture> strokes, Layout layout) {
+    for (int i = 0; i < strokes.size(); i++) {
+      if (Presses.physical(strokes.get(i), layout).isEmpty()) {
+        say(
+            depth,
+            kind,
+            String.valueOf(i),
+            "%s can't be pressed on the layout “%s”.".formatted(strokes.get(i), layout.title()));
+      }
+    }
+  }
+}

@@ -1,0 +1,149 @@
+package polydex.workspace;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import polydex.catalog.Environment;
+import polydex.route.Machine;
+import polydex.route.Remap;
+import polydex.route.Remap.KeyRule;
+import polydex.route.Remap.StrokeRule;
+import polydex.route.Setup;
+import polydex.route.SetupCheck.Kind;
+import polydex.workspace.SetupLine.Edit;
+import polydex.workspace.SetupLine.Option;
+
+/** The remaps of a machine and their rules, written out. */
+final class RemapLines {
+  static final String HINT = "What becomes what, as in CapsLock -> Ctrl or Meta+S -> Ctrl+S";
+
+  private final Workspace workspace;
+  private final int depth;
+  private final Machine machine;
+  private final Function<Machine, Setup> put;
+  private final SetupOutline.Wrong wrong;
+
+  RemapLines(
+      Workspace workspace,
+      int depth,
+      Machine machine,
+      Function<Machine, Setup> put,
+      SetupOutline.Wrong wrong) {
+    this.workspace = workspace;
+    this.depth = depth;
+    this.machine = machine;
+    this.put = put;
+    this.wrong = wrong;
+  }
+
+  List<SetupLine> lines() {
+    List<SetupLine> lines = new ArrayList<>();
+    List<Remap> remaps = machine.remaps();
+    lines.add(
+        SetupLine.of(depth, "Remaps", SetupOutline.count(remaps.size()))
+            .addingBy(
+                new Edit.Words(
+                    "",
+                    HINT,
+                    t ->
+                        put(
+                            Members.with(
+                                remaps,
+                                RuleText.adding(
+                                    new Remap(t.strip(), Optional.empty(), List.of(), List.of()),
+                                    t))))));
+    for (int i = 0; i < remaps.size(); i++) {
+      remap(i, lines);
+    }
+    return lines;
+  }
+
+  private Setup put(List<Remap> remaps) {
+    return put.apply(machine.withRemaps(remaps));
+  }
+
+  private Setup put(int at, Remap remap) {
+    return put(Members.replaced(machine.remaps(), at, remap));
+  }
+
+  private void remap(int i, List<SetupLine> lines) {
+    Remap remap = machine.remaps().get(i);
+    lines.add(
+        SetupLine.of(depth + 1, "Remap", remap.title())
+            .changedBy(
+                new Edit.Words(
+                    remap.title(),
+                    "What you call it",
+                    t ->
+                        put(
+                            i,
+                            new Remap(
+                                t.strip(), remap.onlyIn(), remap.strokeRules(), remap.keyRules()))))
+            .addingBy(new Edit.Words("", HINT, t -> put(i, RuleText.adding(remap, t))))
+            .memberOf(machine.remaps(), i, this::put));
+    lines.add(
+        SetupLine.of(
+                depth + 1, "Only in", remap.onlyIn().map(this::title).orElse("any application"))
+            .wrong(wrong.at(depth, Kind.REMAP, String.valueOf(i)))
+            .changedBy(onlyIn(i, remap)));
+    for (int r = 0; r < remap.strokeRules().size(); r++) {
+      StrokeRule rule = remap.strokeRules().get(r);
+      int at = r;
+      Function<List<StrokeRule>, Setup> rules =
+          list -> put(i, new Remap(remap.title(), remap.onlyIn(), list, remap.keyRules()));
+      lines.add(
+          SetupLine.of(depth + 2, "Stroke", RuleText.of(rule))
+              .wrong(wrong.at(depth, Kind.STROKE_RULE, i + "." + r))
+              .changedBy(
+                  new Edit.Words(
+                      RuleText.of(rule), HINT, t -> put(i, RuleText.replacing(remap, at, t))))
+              .memberOf(remap.strokeRules(), r, rules));
+    }
+    for (int r = 0; r < remap.keyRules().size(); r++) {
+      lines.add(
+          keyRule(
+              depth + 2,
+              remap.keyRules(),
+              r,
+              list -> put(i, new Remap(remap.title(), remap.onlyIn(), remap.strokeRules(), list)),
+              wrong.at(depth, Kind.KEY_RULE, i + "." + r)));
+    }
+  }
+
+  /** A rule for keys among others. */
+  static SetupLine keyRule(
+      int depth,
+      List<KeyRule> rules,
+      int at,
+      Function<List<KeyRule>, Setup> put,
+      List<String> mistakes) {
+    return SetupLine.of(depth, "Key", RuleText.of(rules.get(at)))
+        .wrong(mistakes)
+        .changedBy(
+            new Edit.Words(
+                RuleText.of(rules.get(at)),
+                "What becomes what, as in CapsLock -> Ctrl",
+                t -> put.apply(Members.replaced(rules, at, RuleText.keyRule(t)))))
+        .memberOf(rules, at, put);
+  }
+
+  private String title(String application) {
+    return workspace.catalog().environment(application).map(Environment::title).orElse(application);
+  }
+
+  private Edit onlyIn(int i, Remap remap) {
+    List<Option> options = new ArrayList<>();
+    options.add(new Option("any application", limited(i, remap, Optional.empty())));
+    for (Environment application : HeldMachines.on(workspace.catalog(), machine.platform())) {
+      options.add(
+          new Option(application.title(), limited(i, remap, Optional.of(application.id()))));
+    }
+    return new Edit.Choice(options);
+  }
+
+  private Edit limited(int i, Remap remap, Optional<String> to) {
+    return new Edit.Done(
+        put(i, new Remap(remap.title(), to, remap.strokeRules(), remap.keyRules())));
+  }
+}
