@@ -142,7 +142,8 @@ public final class SetupCheck {
   }
 
   private void options(int depth, Kind kind, Environment environment, Set<String> options) {
-    Set<String> known = options(catalog, environment.id());
+    Set<String> known =
+        options.isEmpty() ? Set.of() : options(catalog, environment.id()); // it asks all bindings
     options.stream()
         .filter(o -> !known.contains(o))
         .forEach(

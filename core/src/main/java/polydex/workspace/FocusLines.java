@@ -115,6 +115,7 @@ final class FocusLines {
     lines.add(
         SetupOutline.versionLine(
                 depth,
+                "Its version",
                 running.version(),
                 v ->
                     put(
@@ -173,7 +174,7 @@ final class FocusLines {
 
   private void session(Session session) {
     lines.add(
-        SetupOutline.versionLine(depth, session.version(), v -> put(session.at(v)))
+        SetupOutline.versionLine(depth, "Its version", session.version(), v -> put(session.at(v)))
             .wrong(wrong.at(depth, Kind.FOCUS_VERSION, "")));
     lines.add(
         SetupLine.of(depth, "Captures strokes", words(session.capture()))

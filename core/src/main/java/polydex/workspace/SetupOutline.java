@@ -170,11 +170,11 @@ public final class SetupOutline {
   }
 
   private void version(int depth, Kind kind, Version now, Function<Version, Setup> to) {
-    lines.add(versionLine(depth, now, to).wrong(wrong(depth, kind, "")));
+    lines.add(versionLine(depth, "Version", now, to).wrong(wrong(depth, kind, "")));
   }
 
-  static SetupLine versionLine(int depth, Version now, Function<Version, Setup> to) {
-    return SetupLine.of(depth, "Version", now.written())
+  static SetupLine versionLine(int depth, String label, Version now, Function<Version, Setup> to) {
+    return SetupLine.of(depth, label, now.written())
         .changedBy(
             new Edit.Words(
                 now.written(), "Numbers, as in 3.1", t -> to.apply(new Version(t.strip()))));

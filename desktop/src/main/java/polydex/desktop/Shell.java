@@ -1,6 +1,8 @@
 package polydex.desktop;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -38,6 +40,8 @@ import polydex.desktop.places.MousePlace;
 import polydex.desktop.places.Place;
 import polydex.desktop.places.RoutePlace;
 import polydex.desktop.places.SheetsPlace;
+import polydex.desktop.setups.SetupPath;
+import polydex.desktop.setups.SetupsView;
 import polydex.desktop.state.Analyst;
 import polydex.desktop.state.Drills;
 import polydex.desktop.state.Session;
@@ -50,6 +54,9 @@ import polydex.route.Setup;
  * status along the bottom. It alone knows the places, and decides who gets a key.
  */
 public final class Shell implements Desk.Keys {
+  /** What lies over the place, what had the focus before, and the keys that work there. */
+  private record Veil(StackPane node, Optional<Node> focusBefore, List<KeyCommand> commands) {}
+
   private final Session session;
   private final Analyst analyst;
   private final Desk desk;
@@ -65,12 +72,12 @@ public final class Shell implements Desk.Keys {
   private final HBox statusLine = new HBox(status);
   private final Badges badges = new Badges();
   private final LookUpPlace lookUp;
+  private final RoutePlace route;
   private final List<Place> places;
   private final Map<Place, ToggleButton> placeButtons = new HashMap<>();
   private final Runnable quit;
   private Place current;
-  private Optional<Node> focusBefore = Optional.empty();
-  private Optional<Node> veil = Optional.empty();
+  private final Deque<Veil> veils = new ArrayDeque<>();
 
   /** What holding Esc does while every key is captured. */
   private Optional<String> captured = Optional.empty();
@@ -97,11 +104,12 @@ public final class Shell implements Desk.Keys {
     look = new Look(root, session);
     desk = new Desk(session, analyst, new Drills(session, analyst), this, look.narrow());
     lookUp = new LookUpPlace(desk);
+    route = new RoutePlace(desk);
     places =
         List.of(
             lookUp,
             new DrillPlace(desk, random),
-            new RoutePlace(desk),
+            route,
             new MousePlace(desk),
             new SheetsPlace(desk));
     current = lookUp;
@@ -158,17 +166,18 @@ public final class Shell implements Desk.Keys {
     table.watch(event);
     if (event.getEventType() == KeyEvent.KEY_PRESSED) {
       keyIsSpent = false;
-      if (event.getCode() == KeyCode.ALT && veil.isEmpty()) {
+      if (event.getCode() == KeyCode.ALT && veils.isEmpty()) {
         badges.down(reachable());
       } else {
         badges.up();
-        if (veil.isPresent() && event.getCode() == KeyCode.ESCAPE) {
+        if (!veils.isEmpty() && event.getCode() == KeyCode.ESCAPE) {
           event.consume();
           closeOverlay();
-        } else if (veil.isEmpty()) {
+        } else {
           table.handle(event);
           keyIsSpent = event.isConsumed();
-          if (!event.isConsumed() && event.isAltDown() && !event.isControlDown()) {
+          boolean plainAlt = event.isAltDown() && !event.isControlDown();
+          if (!event.isConsumed() && veils.isEmpty() && plainAlt) {
             reach(event);
           }
         }
@@ -200,11 +209,8 @@ public final class Shell implements Desk.Keys {
   private List<KeyCommand> anywhere() {
     List<KeyCommand> commands = new ArrayList<>();
     commands.add(KeyCommand.of("Ctrl+F", "Find", this::focusFind));
-    commands.add(
-        KeyCommand.of("Ctrl+U", "Setup", () -> open(Overlays.setups(desk, this::closeOverlay))));
-    commands.add(
-        KeyCommand.of(
-            "Ctrl+M", "I used the mouse", () -> open(Overlays.tally(desk, this::closeOverlay))));
+    commands.add(KeyCommand.of("Ctrl+U", "Setups", () -> new SetupsView(desk).open()));
+    commands.add(KeyCommand.of("Ctrl+M", "I used the mouse", () -> Tally.open(desk)));
     commands.add(KeyCommand.of("Ctrl+Z", "Undo", session::undo));
     commands.add(KeyCommand.of("Ctrl+Shift+Z", "Redo", session::redo));
     for (Place place : places) {
@@ -304,27 +310,41 @@ public final class Shell implements Desk.Keys {
   }
 
   @Override
-  public void open(Node shown, Node focus) {
-    open(new Overlays.Overlay(shown, focus));
+  public void open(VBox shown, Node focus, List<KeyCommand> commands) {
+    if (!commands.isEmpty()) {
+      List<KeyCommand> all = new ArrayList<>(commands);
+      all.add(KeyCommand.of("Esc", "Close", this::closeOverlay));
+      KeyRail keys = new KeyRail();
+      keys.show(all, false);
+      shown.getChildren().add(keys);
+    }
+    StackPane veil = new StackPane(shown);
+    veil.getStyleClass().add("veil");
+    veil.setPadding(new Insets(24));
+    Optional<Node> before = Optional.ofNullable(frame.getScene().getFocusOwner());
+    under().setDisable(true);
+    veils.push(new Veil(veil, before, commands));
+    root.getChildren().add(root.getChildren().indexOf(badges), veil);
+    table.over(Optional.of(commands));
+    focus.requestFocus();
   }
 
-  private void open(Overlays.Overlay overlay) {
-    focusBefore = Optional.ofNullable(frame.getScene().getFocusOwner());
-    StackPane shown = new StackPane(overlay.node());
-    shown.getStyleClass().add("veil");
-    shown.setPadding(new Insets(24));
-    veil = Optional.of(shown);
-    frame.setDisable(true);
-    root.getChildren().add(1, shown);
-    overlay.focus().requestFocus();
+  /** What lies on top. */
+  private Node under() {
+    return veils.isEmpty() ? frame : veils.peek().node();
   }
 
   private void closeOverlay() {
-    veil.ifPresent(root.getChildren()::remove);
-    veil = Optional.empty();
+    if (veils.isEmpty()) {
+      return;
+    }
+    Veil closed = veils.pop();
+    root.getChildren().remove(closed.node());
     keyIsSpent = true;
-    frame.setDisable(false);
-    focusBefore.ifPresent(Node::requestFocus);
+    under().setDisable(false);
+    table.over(Optional.ofNullable(veils.peek()).map(Veil::commands));
+    closed.focusBefore().ifPresent(Node::requestFocus);
+    showRail();
   }
 
   private void showSetup() {
@@ -353,6 +373,9 @@ public final class Shell implements Desk.Keys {
   }
 
   private void showRailNow() {
+    if (!veils.isEmpty()) {
+      return; // what lies over the place shows its own keys
+    }
     captured.ifPresentOrElse(
         rail::showCapture, () -> rail.show(table.active().get(), look.narrow().get()));
   }
@@ -389,6 +412,17 @@ public final class Shell implements Desk.Keys {
   @Override
   public void close() {
     closeOverlay();
+  }
+
+  @Override
+  public void follow(Gesture gesture) {
+    go(route);
+    route.follow(gesture);
+  }
+
+  @Override
+  public void go(char letter) {
+    places.stream().filter(p -> p.letter() == letter).findFirst().ifPresent(this::go);
   }
 
   /** Stops what is being found out, and closes the session. */

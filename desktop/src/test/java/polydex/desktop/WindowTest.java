@@ -130,7 +130,7 @@ class WindowTest extends InWindow {
   @Test
   void aPlanIsMadeAtOnesOwnCostsAndUndoneAsOne() {
     person.keys("Ctrl+U");
-    person.untilShown("Setup in use");
+    person.untilShown("From the board under your fingers");
     person.keys("Down");
     person.keys("Enter");
     person.untilShown("Timeline");
@@ -172,7 +172,7 @@ class WindowTest extends InWindow {
   @Test
   void fullScreenAndWhereOneIsAreSwitchedWhileLooking() {
     person.keys("Ctrl+U");
-    person.untilShown("Setup in use");
+    person.untilShown("From the board under your fingers");
     person.keys("Down");
     person.keys("Down");
     person.keys("Enter");
@@ -195,7 +195,7 @@ class WindowTest extends InWindow {
   @Test
   void anotherSetupIsChosenByKeysAndKept() {
     person.keys("Ctrl+U");
-    person.untilShown("Setup in use");
+    person.untilShown("From the board under your fingers");
     person.type("bor");
     person.keys("Enter");
     person.untilShown("Slate Lite  ›  Laptop (Alder 6)  ›  Star table");
@@ -205,7 +205,7 @@ class WindowTest extends InWindow {
     person.until("kept", () -> store.setting("setup").equals(Optional.of("slate-stars")));
     person.keys("Ctrl+U");
     person.keys("Esc");
-    person.untilGone("Setup in use");
+    person.untilGone("From the board under your fingers");
   }
 
   private int pointerUses(String action) {

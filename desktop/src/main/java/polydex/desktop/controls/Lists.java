@@ -81,7 +81,8 @@ public final class Lists {
         event -> {
           String c = event.getCharacter();
           boolean command = event.isAltDown() || event.isControlDown() || event.isMetaDown();
-          if (command || c.isBlank() || c.codePoints().anyMatch(Character::isISOControl)) {
+          boolean space = c.isBlank() && !(c.equals(" ") && !typed.isEmpty());
+          if (command || space || c.codePoints().anyMatch(Character::isISOControl)) {
             return;
           }
           typed.append(c.toLowerCase(Locale.ROOT));

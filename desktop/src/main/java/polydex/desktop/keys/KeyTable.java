@@ -26,6 +26,7 @@ public final class KeyTable {
   private Optional<TextInputControl> typedInto = Optional.empty();
   private List<KeyCommand> near = List.of();
   private List<KeyCommand> anywhere = List.of();
+  private Optional<List<KeyCommand>> over = Optional.empty();
 
   /**
    * An empty table.
@@ -53,10 +54,16 @@ public final class KeyTable {
     publish();
   }
 
+  /** What works while something lies over the place, in its stead; nothing: the place again. */
+  public void over(Optional<List<KeyCommand>> commands) {
+    over = commands;
+    publish();
+  }
+
   private void publish() {
     List<KeyCommand> all = new ArrayList<>(near);
     all.addAll(anywhere);
-    active.set(List.copyOf(all));
+    active.set(over.orElse(List.copyOf(all)));
   }
 
   /** Remembers into which field was typed last: undo is that field's own until something else. */

@@ -2,20 +2,27 @@ package polydex.desktop.places;
 
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.EnumMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
+import java.util.TreeSet;
+import java.util.function.Function;
 import polydex.conflict.Conflict;
+import polydex.route.Layer;
 
 /**
  * Which conflicts are shown.
  *
  * @param where of which setups
  * @param kind only this kind, or all
+ * @param layer only those that go wrong at this layer, or at any
+ * @param environment only those whose losing binding is of this environment, or of any
  */
-record ConflictFilter(Where where, Optional<Conflict.Kind> kind) {
-  static final ConflictFilter FIRST = new ConflictFilter(Where.HERE, Optional.empty());
+record ConflictFilter(
+    Where where,
+    Optional<Conflict.Kind> kind,
+    Optional<Layer> layer,
+    Optional<String> environment) {
+  static final ConflictFilter FIRST = of(Where.HERE);
 
   /** Where conflicts are looked for. */
   enum Where {
@@ -31,13 +38,32 @@ record ConflictFilter(Where where, Optional<Conflict.Kind> kind) {
     }
   }
 
-  /** As a person would say it. */
-  String words() {
-    return kind.map(k -> name(k) + " ").orElse("") + where.words;
+  private static ConflictFilter of(Where where) {
+    return new ConflictFilter(where, Optional.empty(), Optional.empty(), Optional.empty());
+  }
+
+  /**
+   * As a person would say it.
+   *
+   * @param title of an environment, by its id
+   */
+  String words(Function<String, String> title) {
+    return kind.map(k -> name(k) + " ").orElse("")
+        + where.words
+        + layer.map(l -> ", at " + at(l)).orElse("")
+        + environment.map(e -> ", of " + title.apply(e)).orElse("");
+  }
+
+  private static String at(Layer layer) {
+    return layer.title().equals(layer.machine())
+        ? layer.title()
+        : layer.title() + " (" + layer.machine() + ")";
   }
 
   boolean shows(Conflict conflict) {
-    return kind.isEmpty() || kind.get() == conflict.kind();
+    return (kind.isEmpty() || kind.get() == conflict.kind())
+        && (layer.isEmpty() || layer.equals(conflict.at()))
+        && (environment.isEmpty() || environment.get().equals(conflict.loser().environment()));
   }
 
   /** A kind in words. */
@@ -45,15 +71,27 @@ record ConflictFilter(Where where, Optional<Conflict.Kind> kind) {
     return kind.written().replace('-', ' ');
   }
 
-  /** What can be chosen: every place, and every kind that there is in this one. */
-  static List<ConflictFilter> choices(Where now, Collection<Conflict> loaded) {
+  /**
+   * What can be chosen: every place, and what of kinds, layers and environments there is in this
+   * one, each joined to what was chosen already.
+   */
+  List<ConflictFilter> choices(Collection<Conflict> loaded) {
     List<ConflictFilter> all = new ArrayList<>();
-    for (Where where : Where.values()) {
-      all.add(new ConflictFilter(where, Optional.empty()));
+    for (Where other : Where.values()) {
+      all.add(of(other));
     }
-    Map<Conflict.Kind, Integer> counts = new EnumMap<>(Conflict.Kind.class);
-    loaded.forEach(c -> counts.merge(c.kind(), 1, Integer::sum));
-    counts.keySet().forEach(k -> all.add(new ConflictFilter(now, Optional.of(k))));
-    return all;
+    List<Conflict> left = loaded.stream().filter(this::shows).toList();
+    for (Conflict.Kind k : new TreeSet<>(left.stream().map(Conflict::kind).toList())) {
+      all.add(new ConflictFilter(where, Optional.of(k), layer, environment));
+    }
+    left.stream()
+        .flatMap(c -> c.at().stream())
+        .distinct()
+        .forEach(l -> all.add(new ConflictFilter(where, kind, Optional.of(l), environment)));
+    left.stream()
+        .map(c -> c.loser().environment())
+        .distinct()
+        .forEach(e -> all.add(new ConflictFilter(where, kind, layer, Optional.of(e))));
+    return all.stream().distinct().filter(f -> !f.equals(this)).toList();
   }
 }

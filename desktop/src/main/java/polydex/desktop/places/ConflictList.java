@@ -105,23 +105,36 @@ final class ConflictList {
     long lived = found.stream().filter(c -> accepted.of(c).isPresent()).count();
     head.setText(
         switch (shownOnes.size()) {
-              case 0 -> "No conflicts " + filter.words();
-              case 1 -> "1 conflict " + filter.words();
+              case 0 -> "No conflicts " + words(filter);
+              case 1 -> "1 conflict " + words(filter);
               default ->
-                  "%d conflicts %s, the worst first".formatted(shownOnes.size(), filter.words());
+                  "%d conflicts %s, the worst first".formatted(shownOnes.size(), words(filter));
             }
             + (lived > 0 && !wantsAccepted ? "; %d lived with".formatted(lived) : ""));
     rows.show(shownOnes);
+  }
+
+  private String words(ConflictFilter of) {
+    return of.words(desk::place);
+  }
+
+  /** When conflicts came and went. */
+  void days() {
+    new ConflictDays(desk).open();
   }
 
   void chooseWhich() {
     NumberedChoices<ConflictFilter> choices =
         new NumberedChoices<>(
             "Which conflicts",
-            f -> "Conflicts " + f.words(),
+            f -> "Conflicts " + words(f),
             words ->
-                ConflictFilter.choices(filter.where(), loaded).stream()
-                    .filter(f -> f.words().contains(words.strip().toLowerCase(Locale.ROOT)))
+                filter.choices(loaded).stream()
+                    .filter(
+                        f ->
+                            words(f)
+                                .toLowerCase(Locale.ROOT)
+                                .contains(words.strip().toLowerCase(Locale.ROOT)))
                     .toList(),
             (chosen, _) -> {
               desk.keys().close();

@@ -4,13 +4,16 @@ import java.util.List;
 import java.util.Map;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.scene.Node;
+import javafx.scene.layout.VBox;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.Application;
 import polydex.desktop.keys.KeyCapture;
+import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.state.Analyst;
 import polydex.desktop.state.Drills;
 import polydex.desktop.state.Session;
+import polydex.keys.Gesture;
 import polydex.keys.Modifier;
 import polydex.keys.PointerAct;
 
@@ -48,14 +51,26 @@ public record Desk(
     void release();
 
     /**
-     * Shows something over the place, until Esc or {@link #close}.
+     * Shows something over the place, or over what lies there already, until Esc or {@link #close}.
      *
      * @param focus what gets the focus
+     * @param commands the keys that work there, which are shown below it
      */
-    void open(Node shown, Node focus);
+    void open(VBox shown, Node focus, List<KeyCommand> commands);
 
-    /** Takes away what is shown over the place. */
+    /** The same where every key is the focused control's own. */
+    default void open(VBox shown, Node focus) {
+      open(shown, focus, List.of());
+    }
+
+    /** Takes away what was shown last. */
     void close();
+
+    /** Goes to a place of the window by its letter. */
+    void go(char letter);
+
+    /** Shows the way of a gesture through the setup in use, where that is shown. */
+    void follow(Gesture gesture);
   }
 
   /** The words of a platform, or of the platform of an application, for modifiers. */

@@ -113,7 +113,11 @@ final class KeyboardPanel extends VBox {
   }
 
   private Modifiers held() {
-    Modifiers held = physically;
+    return switched().and(physically);
+  }
+
+  private Modifiers switched() {
+    Modifiers held = Modifiers.NONE;
     for (Map.Entry<Modifier, ToggleButton> toggle : toggles.entrySet()) {
       if (toggle.getValue().isSelected()) {
         held = held.and(toggle.getKey());
@@ -250,6 +254,26 @@ final class KeyboardPanel extends VBox {
             case KeyRef.AnyOf _ -> "";
           };
     };
+  }
+
+  /**
+   * What pressing the chosen key with what is held by the switches would be; none for a modifier.
+   */
+  Optional<Gesture> chosen() {
+    return view.chosen()
+        .get()
+        .filter(key -> !key.isModifier())
+        .flatMap(
+            key ->
+                desk.analyst()
+                    .found()
+                    .get()
+                    .map(
+                        a ->
+                            Gesture.of(
+                                new Step.Stroke(
+                                    Held.of(switched()),
+                                    Presses.name(key, a.traces().tracer().layout())))));
   }
 
   private void showChosen() {

@@ -110,10 +110,10 @@ final class ListeningView extends HBox implements KeyCapture.Listener {
     soFar.traced(trace);
     Workspace workspace = desk.session().workspace().get();
     caps.getChildren().setAll(new GestureView(gesture, Map.of()));
-    Label what = Texts.words(TraceWords.outcome(trace, workspace.catalog()));
+    Label what = Texts.words(PathView.outcome(trace, workspace.catalog()));
     what.getStyleClass().add("part");
     outcome.getChildren().setAll(what);
-    TraceWords.show(stack, analysis, trace, desk);
+    PathView.show(stack, analysis.traces().tracer(), trace, desk);
     showOwners(gesture, analysis, workspace);
   }
 

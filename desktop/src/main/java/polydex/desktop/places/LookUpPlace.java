@@ -129,9 +129,15 @@ public final class LookUpPlace implements Place {
       all.add(KeyCommand.of("F2", "Change it", () -> edit(false)));
       all.add(KeyCommand.quiet("Delete", "Remove it", this::remove));
       all.add(KeyCommand.quiet("F8", "Switch it off or on", this::switchOff));
+      all.add(KeyCommand.of("Ctrl+R", "Its route", this::followOne));
       all.add(KeyCommand.of("Ctrl+D", "Drill this", this::markOne));
       all.add(KeyCommand.quiet("Ctrl+Shift+D", "Drill all that was found", this::markAll));
     } else {
+      if (view() == keys) {
+        all.add(
+            KeyCommand.of(
+                "Ctrl+R", "Its route", () -> keys.chosen().ifPresent(desk.keys()::follow)));
+      }
       all.add(KeyCommand.of("Esc", "Back to words", this::showWords));
     }
     return all;
@@ -238,6 +244,14 @@ public final class LookUpPlace implements Place {
   private List<Found> narrowed(List<Found> all) {
     Predicate<Action> test = filter.test();
     return all.stream().filter(f -> test.test(f.action())).limit(MOST_SHOWN).toList();
+  }
+
+  /** Shows the way of the chosen line's gesture through the setup in use. */
+  private void followOne() {
+    detail
+        .chosen()
+        .flatMap(ActionDetail.Line::binding)
+        .ifPresent(b -> desk.keys().follow(b.gesture().expand().getFirst()));
   }
 
   /** Puts the focus on what was found. */

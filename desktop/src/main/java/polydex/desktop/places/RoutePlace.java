@@ -1,6 +1,7 @@
 package polydex.desktop.places;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import javafx.geometry.Pos;
@@ -8,15 +9,15 @@ import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import polydex.boards.Presses.Made;
+import polydex.catalog.Catalog;
 import polydex.conflict.Conflict;
-import polydex.desktop.controls.LayerStack;
+import polydex.desktop.controls.NumberedChoices;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCapture;
 import polydex.desktop.keys.KeyCommand;
@@ -26,6 +27,7 @@ import polydex.keys.GestureSyntaxException;
 import polydex.keys.Modifiers;
 import polydex.route.Setup;
 import polydex.route.Trace;
+import polydex.route.Tracer;
 import polydex.workspace.Workspace;
 
 /** Who gets a gesture in the setup in use, and which bindings lose theirs. */
@@ -37,11 +39,14 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
   private final TextField typed = new TextField();
   private final Button press = new Button("Press it");
   private final Label outcome = Texts.words("");
-  private final LayerStack stack = new LayerStack();
+  private final PathView here;
+  private final PathView there;
+  private final HBox paths = new HBox(16);
   private final ConflictList conflicts;
   private final WhereYouAre where;
   private final PressedSoFar soFar = new PressedSoFar();
   private boolean capturing;
+  private Optional<String> beside = Optional.empty();
   private Gesture shown = FIRST_SHOWN;
 
   /** The place. */
@@ -59,15 +64,20 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
     press.setMinWidth(Region.USE_PREF_SIZE);
     HBox ask = new HBox(12, typed, press, outcome);
     ask.setAlignment(Pos.CENTER_LEFT);
-    ScrollPane scroll = new ScrollPane(stack);
-    scroll.setFitToWidth(true);
-    VBox.setVgrow(scroll, Priority.ALWAYS);
-    scroll.getStyleClass().add("stack-scroll");
+    here = new PathView(desk);
+    there = new PathView(desk);
+    HBox.setHgrow(here, Priority.ALWAYS);
+    HBox.setHgrow(there, Priority.ALWAYS);
+    here.setPrefWidth(400);
+    there.setPrefWidth(400);
+    VBox.setVgrow(paths, Priority.ALWAYS);
+    paths.setMinHeight(0);
+    paths.getChildren().setAll(here);
     conflicts = new ConflictList(desk, this::showConflict);
-    where = new WhereYouAre(desk);
+    where = new WhereYouAre(desk, () -> follow(shown));
     root.getStyleClass().add("place");
     root.getChildren()
-        .addAll(Texts.heading("Route"), ask, scroll, conflicts.head(), conflicts.list());
+        .addAll(Texts.heading("Route"), ask, paths, conflicts.head(), conflicts.list());
     desk.analyst().found().addListener((_, _, found) -> found.ifPresent(this::refresh));
     desk.analyst().found().get().ifPresent(this::refresh);
   }
@@ -97,7 +107,10 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
         KeyCommand.of("Enter", "Ways out", this::enter),
         KeyCommand.of("F2", "Live with it", conflicts::accept),
         KeyCommand.of("Ctrl+P", "Plan", conflicts::plan),
+        KeyCommand.of("Ctrl+R", "Ways to an action", new WaysTo(desk, this::followed)::choose),
+        KeyCommand.of("F3", "Beside another setup", this::chooseBeside),
         KeyCommand.of("F4", "Full screen", where::fullScreen),
+        KeyCommand.of("F5", "What came and went", conflicts::days),
         KeyCommand.of("F6", "Where you are", where::chooseContext));
   }
 
@@ -131,25 +144,102 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
     }
   }
 
-  private void follow(Gesture gesture) {
+  /** Shows the way of a gesture through the setup in use. */
+  public void follow(Gesture gesture) {
     shown = gesture;
-    desk.analyst().found().get().ifPresent(a -> show(a, a.traces().tracer().trace(gesture)));
+    desk.analyst().found().get().ifPresent(a -> show(where.tracer(a.traces().tracer()), gesture));
   }
 
-  private void show(Analysis analysis, Trace trace) {
+  private void followed(WaysTo.Followed way) {
+    shown = way.gesture();
+    show(way.tracer(), way.gesture());
+  }
+
+  private void show(Tracer tracer, Gesture gesture) {
+    Trace trace = tracer.trace(gesture);
+    Catalog catalog = desk.session().workspace().get().catalog();
     soFar.traced(trace);
-    outcome.setText(TraceWords.outcome(trace, analysis.workspace().catalog()));
+    String said = PathView.outcome(trace, catalog);
+    outcome.setText(
+        where.menu().map(m -> "With the menu “%s” open: ".formatted(m)).orElse("") + said);
     if (!typed.isFocused()) {
-      typed.setText(trace.gesture().toString());
+      typed.setText(gesture.toString());
     }
-    TraceWords.show(stack, analysis, trace, desk);
+    here.show(tracer, trace);
+    showBeside(gesture);
+  }
+
+  /** The same gesture in the other setup, where one was chosen. */
+  private void showBeside(Gesture gesture) {
+    Workspace workspace = desk.session().workspace().get();
+    Optional<Setup> other =
+        beside.map(workspace.setups()::get).filter(s -> !workspace.setup().equals(Optional.of(s)));
+    paths.getStyleClass().remove("two-paths");
+    other.ifPresent(_ -> paths.getStyleClass().add("two-paths"));
+    paths.getChildren().setAll(other.isPresent() ? List.of(here, there) : List.of(here));
+    here.named(other.isPresent() ? workspace.setup().map(Setup::title).orElse("") : "");
+    if (other.isEmpty()) {
+      return;
+    }
+    there.named(other.get().title());
+    Optional<String> problem = workspace.world().problem(other.get());
+    if (problem.isPresent()) {
+      there.say(problem.get());
+      return;
+    }
+    desk.analyst()
+        .look(
+            _ -> Tracer.of(other.get(), workspace.world()),
+            tracer -> {
+              if (shown.equals(gesture)) {
+                there.show(tracer, tracer.trace(gesture));
+              }
+            });
+  }
+
+  private void chooseBeside() {
+    if (beside.isPresent()) {
+      beside = Optional.empty();
+      follow(shown);
+      return;
+    }
+    Workspace workspace = desk.session().workspace().get();
+    List<Setup> others =
+        workspace.setups().values().stream()
+            .filter(s -> !workspace.current().equals(Optional.of(s.id())))
+            .toList();
+    if (others.isEmpty()) {
+      desk.session().say("There is no other setup. Ctrl+U, then Ctrl+N makes one.");
+      return;
+    }
+    NumberedChoices<Setup> choices =
+        new NumberedChoices<>(
+            "Which setup beside this one",
+            Setup::title,
+            words ->
+                others.stream()
+                    .filter(
+                        s ->
+                            s.title()
+                                .toLowerCase(Locale.ROOT)
+                                .contains(words.strip().toLowerCase(Locale.ROOT)))
+                    .toList(),
+            (chosen, _) -> {
+              desk.keys().close();
+              beside = Optional.of(chosen.id());
+              follow(shown);
+            });
+    VBox box = new VBox(Texts.heading("Which setup beside this one"), choices);
+    box.getStyleClass().add("tally");
+    box.setMaxHeight(Region.USE_PREF_SIZE);
+    desk.keys().open(box, choices.focus());
   }
 
   private void showConflict(Conflict conflict) {
     Optional<Setup> elsewhere = elsewhere(conflict);
     if (elsewhere.isPresent()) {
       // The path through another setup is not the one that is analysed.
-      stack.getChildren().clear();
+      here.say("");
       outcome.setText(
           "This is in \u201c%s\u201d. Ctrl+U puts that setup in use, and its path is shown."
               .formatted(elsewhere.get().title()));
@@ -159,7 +249,7 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
     desk.analyst()
         .found()
         .get()
-        .ifPresent(a -> show(a, a.tracer(conflict.loser()).trace(conflict.loser().gesture())));
+        .ifPresent(a -> show(a.tracer(conflict.loser()), conflict.loser().gesture()));
   }
 
   /** The setup of a conflict that is not in the one in use. */

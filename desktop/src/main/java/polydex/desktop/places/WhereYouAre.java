@@ -1,24 +1,75 @@
 package polydex.desktop.places;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import polydex.catalog.Catalog;
 import polydex.catalog.Context;
 import polydex.catalog.Environment;
+import polydex.catalog.MenuKeys;
 import polydex.desktop.controls.NumberedChoices;
 import polydex.desktop.controls.Texts;
+import polydex.keys.Gesture;
 import polydex.route.Setup;
+import polydex.route.Tracer;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
 
-/** What of a setup changes from moment to moment: full screen, and the context that is active. */
+/**
+ * What of a setup changes from moment to moment: full screen, the context that is active, and a
+ * menu that stands open. The first two are the setup's own; a menu is only looked at.
+ */
 final class WhereYouAre {
-  private final Desk desk;
+  /** Somewhere to be: a context, or a menu that stands open, by its title. */
+  private record Spot(String title, Optional<Context> context, Optional<String> menu) {}
 
-  WhereYouAre(Desk desk) {
+  private final Desk desk;
+  private final Runnable looked;
+  private Optional<String> menu = Optional.empty();
+
+  /**
+   * Nowhere special.
+   *
+   * @param looked runs when another menu stands open
+   */
+  WhereYouAre(Desk desk, Runnable looked) {
     this.desk = desk;
+    this.looked = looked;
+  }
+
+  /** The menu that stands open, by its title, as far as the keymap in focus has it. */
+  Optional<String> menu() {
+    return menu.filter(openers()::containsKey);
+  }
+
+  /** The tracer of the setup in use as one stands. */
+  Tracer tracer(Tracer plain) {
+    return menu().map(m -> plain.withMenuOpen(openers().get(m))).orElse(plain);
+  }
+
+  /** What opens each menu of the focused application, by the menu's title. */
+  private Map<String, Gesture> openers() {
+    Catalog catalog = desk.session().workspace().get().catalog();
+    return desk.session()
+        .workspace()
+        .get()
+        .setup()
+        .map(Setup::innermost)
+        .flatMap(
+            m ->
+                m.application()
+                    .flatMap(catalog::environment)
+                    .flatMap(
+                        a ->
+                            catalog
+                                .environment(m.platform())
+                                .flatMap(Environment::platform)
+                                .map(p -> MenuKeys.openers(a, p))))
+        .orElse(Map.of());
   }
 
   /** Windows that hold machines fill the screen, or no longer do. */
@@ -48,16 +99,24 @@ final class WhereYouAre {
             .flatMap(before.catalog()::environment)
             .map(Environment::contexts)
             .orElse(List.of());
-    if (contexts.size() < 2) {
-      desk.session().say("The keymap in focus has one context only.");
+    List<Spot> spots = new ArrayList<>();
+    contexts.forEach(c -> spots.add(new Spot(c.title(), Optional.of(c), Optional.empty())));
+    openers()
+        .keySet()
+        .forEach(
+            m ->
+                spots.add(
+                    new Spot("the menu “" + m + "” is open", Optional.empty(), Optional.of(m))));
+    if (spots.size() < 2) {
+      desk.session().say("The keymap in focus has one context only, and no menus.");
       return;
     }
-    NumberedChoices<Context> choices =
+    NumberedChoices<Spot> choices =
         new NumberedChoices<>(
             "Where you are",
-            Context::title,
+            Spot::title,
             words ->
-                contexts.stream()
+                spots.stream()
                     .filter(
                         c ->
                             c.title()
@@ -66,12 +125,19 @@ final class WhereYouAre {
                     .toList(),
             (chosen, _) -> {
               desk.keys().close();
-              desk.session()
-                  .apply(
-                      new Change.Edit(
-                          "Be at \u201c" + chosen.title() + "\u201d",
-                          before,
-                          before.with(setup.orElseThrow().withContexts(List.of(chosen.id())))));
+              menu = chosen.menu();
+              looked.run();
+              chosen
+                  .context()
+                  .ifPresent(
+                      c ->
+                          desk.session()
+                              .apply(
+                                  new Change.Edit(
+                                      "Be at “" + c.title() + "”",
+                                      before,
+                                      before.with(
+                                          setup.orElseThrow().withContexts(List.of(c.id()))))));
             });
     VBox box = new VBox(Texts.heading("Where you are"), choices);
     box.getStyleClass().add("tally");

@@ -104,6 +104,7 @@ public final class Analyst implements AutoCloseable {
                 () -> {
                   if (newest.get() == question) {
                     found.set(Optional.of(analysis));
+                    session.conflictsSeen(setup.get().id(), analysis.conflicts());
                   }
                 });
           }

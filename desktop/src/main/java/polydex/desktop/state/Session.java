@@ -18,6 +18,10 @@ import javafx.beans.property.ReadOnlyLongProperty;
 import javafx.beans.property.ReadOnlyLongWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import polydex.catalog.Catalog;
+import polydex.conflict.Conflict;
+import polydex.conflict.ConflictHistory;
+import polydex.conflict.ConflictSentence;
 import polydex.files.FileProblem;
 import polydex.files.store.Store;
 import polydex.mouse.Habits;
@@ -49,6 +53,7 @@ public final class Session implements AutoCloseable {
   private final ExecutorService writer =
       Executors.newSingleThreadExecutor(Thread.ofPlatform().name("store").daemon().factory());
   private Habits habits;
+  private ConflictHistory conflicts;
 
   /**
    * What the status line says.
@@ -73,6 +78,7 @@ public final class Session implements AutoCloseable {
     store.answers(progress::add);
     store.uses(uses::add);
     habits = habits(uses);
+    conflicts = store.conflicts();
   }
 
   private Habits habits(List<Use> of) {
@@ -109,6 +115,22 @@ public final class Session implements AutoCloseable {
   /** How often actions were done with the pointer lately. */
   public RecentUses recentUses() {
     return RecentUses.of(uses, now(), clock.getZone());
+  }
+
+  /** When conflicts of setups came and went. */
+  public ConflictHistory conflicts() {
+    return conflicts;
+  }
+
+  /** Keeps which conflicts a setup has today. */
+  public void conflictsSeen(String setup, List<Conflict> found) {
+    Catalog catalog = workspace.get().catalog();
+    ConflictHistory before = conflicts;
+    conflicts = before.seen(setup, found, today(), c -> ConflictSentence.withoutWayOut(c, catalog));
+    ConflictHistory after = conflicts;
+    if (!after.equals(before)) {
+      write(() -> store.save(before, after));
+    }
   }
 
   /** The day that it is. */

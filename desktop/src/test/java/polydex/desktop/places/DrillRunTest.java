@@ -16,6 +16,7 @@ import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -25,6 +26,7 @@ import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 import polydex.boards.Presses;
 import polydex.desktop.keys.KeyCapture;
+import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.state.Analysis;
 import polydex.desktop.state.Analyst;
 import polydex.desktop.state.Drills;
@@ -95,7 +97,13 @@ class DrillRunTest implements Desk.Keys {
   public void release() {}
 
   @Override
-  public void open(Node shown, Node focus) {}
+  public void open(VBox shown, Node focus, List<KeyCommand> commands) {}
+
+  @Override
+  public void go(char letter) {}
+
+  @Override
+  public void follow(Gesture gesture) {}
 
   @Override
   public void close() {}

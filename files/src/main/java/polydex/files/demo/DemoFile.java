@@ -2,6 +2,7 @@ package polydex.files.demo;
 
 import java.nio.file.Path;
 import java.time.Instant;
+import polydex.conflict.ConflictHistory;
 import polydex.files.FileProblem;
 import polydex.files.Shipped;
 import polydex.files.store.Store;
@@ -22,6 +23,7 @@ public final class DemoFile {
     store.save(new Change.Edit("The demo", Workspace.EMPTY, demo), DemoHistory.NOW);
     DemoHistory history = DemoHistory.of(demo);
     store.addAll(history.answers(), history.uses());
+    store.save(ConflictHistory.NOTHING, DemoConflicts.of(demo));
     store.setting(NOW, DemoHistory.NOW.toString());
     return store;
   }

@@ -17,6 +17,7 @@ import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.FlywayException;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.Jdbi;
+import polydex.conflict.ConflictHistory;
 import polydex.files.FileProblem;
 import polydex.mouse.Use;
 import polydex.recall.Answer;
@@ -171,6 +172,16 @@ public final class Store implements AutoCloseable {
                     .add(row.getString("id")))
         .list();
     return found;
+  }
+
+  /** When conflicts came and went. */
+  public synchronized ConflictHistory conflicts() {
+    return new SightingTable(handle).read();
+  }
+
+  /** Writes what has changed in the history of conflicts. */
+  public synchronized void save(ConflictHistory before, ConflictHistory after) {
+    handle.useTransaction(h -> new SightingTable(h).write(before, after));
   }
 
   /** Which setup is in use. */

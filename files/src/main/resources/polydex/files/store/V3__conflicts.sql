@@ -8,4 +8,18 @@ CREATE TABLE accepted (
   day      TEXT NOT NULL
 ) STRICT, WITHOUT ROWID;
 
+-- When conflicts of setups came and went, by days; gone is null while it is there. The words are what
+-- was said of it then, since what it was about may be gone.
+CREATE TABLE sighting (
+  conflict    TEXT NOT NULL,
+  since       TEXT NOT NULL,
+  gone        TEXT,
+  setup       TEXT NOT NULL,
+  kind        TEXT NOT NULL,
+  environment TEXT NOT NULL,
+  gesture     TEXT NOT NULL,
+  words       TEXT NOT NULL,
+  PRIMARY KEY (conflict, since)
+) STRICT, WITHOUT ROWID;
+
 PRAGMA user_version = 3;

@@ -1,4 +1,4 @@
-package polydex.desktop;
+package polydex.desktop.setups;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -8,11 +8,11 @@ import polydex.route.Machine;
 import polydex.route.Setup;
 
 /** A setup in words, from fingers to focus. */
-final class SetupPath {
+public final class SetupPath {
   private SetupPath() {}
 
   /** The board, then each machine and what has the focus on it. */
-  static List<String> of(Desk desk, Setup setup) {
+  public static List<String> of(Desk desk, Setup setup) {
     List<String> path = new ArrayList<>();
     Board board = desk.session().workspace().get().world().boards().get(setup.board());
     path.add(board == null ? setup.board() : board.title());

@@ -1,0 +1,129 @@
+package polydex.desktop.setups;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import polydex.desktop.controls.GestureView;
+import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.places.Desk;
+import polydex.keys.Gesture;
+import polydex.route.Setup;
+import polydex.route.SetupTraces;
+import polydex.workspace.SetupComparison;
+import polydex.workspace.Workspace;
+
+/** Two setups beside each other: the parts that differ, and what works in one of them only. */
+final class SetupBeside {
+  /** A row: a part with both values, or a binding that works on one side. */
+  private record Row(String what, Optional<Gesture> gesture, String first, String second) {}
+
+  private final Desk desk;
+  private final Setup first;
+  private final Setup second;
+  private final Label state = Texts.quiet("Following every binding in both …");
+  private final ListView<Row> list;
+
+  SetupBeside(Desk desk, Setup first, Setup second) {
+    this.desk = desk;
+    this.first = first;
+    this.second = second;
+    list =
+        Lists.of(
+            "Differences",
+            this::row,
+            r -> r.what() + " " + r.first() + " " + r.second(),
+            Texts.quiet("They do not differ in anything."));
+    list.getStyleClass().add("setup-lines");
+  }
+
+  void open() {
+    HBox sides = new HBox(10, Lists.column(new Label(), 21));
+    for (Setup side : List.of(first, second)) {
+      sides.getChildren().add(Lists.column(Texts.styled(side.title(), "part"), 17));
+    }
+    sides.getStyleClass().add("row");
+    VBox box = new VBox(Texts.heading("Two setups compared"), state, sides, list);
+    box.getStyleClass().addAll("tally", "wide-overlay");
+    box.setMaxHeight(Region.USE_PREF_SIZE);
+    desk.keys().open(box, list);
+    Workspace workspace = desk.session().workspace().get();
+    Optional<String> problem =
+        workspace.world().problem(first).or(() -> workspace.world().problem(second));
+    if (problem.isPresent()) {
+      state.setText(problem.get());
+      return;
+    }
+    desk.analyst()
+        .look(
+            _ ->
+                SetupComparison.of(
+                    workspace,
+                    SetupTraces.of(first, workspace.world()),
+                    SetupTraces.of(second, workspace.world())),
+            this::show);
+  }
+
+  private void show(SetupComparison comparison) {
+    List<Row> rows = new ArrayList<>();
+    for (SetupComparison.Part part : comparison.parts()) {
+      if (!part.label().equals("Name")) {
+        rows.add(new Row(part.label(), Optional.empty(), part.first(), part.second()));
+      }
+    }
+    for (SetupComparison.Working w : comparison.bindings()) {
+      String there = "works";
+      String not = "does not work";
+      rows.add(
+          new Row(
+              desk.action(w.action()),
+              Optional.of(w.gesture()),
+              w.inFirst() ? there : not,
+              w.inFirst() ? not : there));
+    }
+    int parts = rows.size() - comparison.bindings().size();
+    state.setText(
+        "%d parts differ, and %d bindings that both have work in only one of them."
+            .formatted(parts, comparison.bindings().size()));
+    list.getItems().setAll(rows);
+    list.getSelectionModel().selectFirst();
+  }
+
+  private void row(HBox box, Row row) {
+    Label what = Texts.styled(row.what(), "row-title");
+    HBox name = new HBox(8);
+    row.gesture()
+        .ifPresent(
+            g -> {
+              GestureView caps = new GestureView(g, desk.words(first.innermost().platform()));
+              caps.setMinWidth(Region.USE_PREF_SIZE);
+              name.getChildren().add(caps);
+            });
+    name.getChildren().add(what);
+    HBox.setHgrow(what, Priority.ALWAYS);
+    what.setMinWidth(0);
+    box.setSpacing(10);
+    box.getChildren()
+        .addAll(
+            Lists.column(name, 21),
+            Lists.column(side(row.first()), 17),
+            Lists.column(side(row.second()), 17));
+  }
+
+  private static Label side(String text) {
+    Label label = Texts.styled(text.isEmpty() ? "none" : text, "words");
+    if (text.isEmpty()) {
+      label.getStyleClass().add("quiet");
+    }
+    if (text.equals("does not work")) {
+      label.getStyleClass().add("stops");
+    }
+    return label;
+  }
+}

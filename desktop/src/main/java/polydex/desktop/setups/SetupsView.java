@@ -1,0 +1,174 @@
+package polydex.desktop.setups;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.keys.KeyCommand;
+import polydex.desktop.places.Desk;
+import polydex.route.Setup;
+import polydex.route.SetupCheck;
+import polydex.workspace.Change;
+import polydex.workspace.SetupList;
+import polydex.workspace.Workspace;
+
+/** All setups: which one the program is to speak of, and what becomes of the list. */
+public final class SetupsView {
+  private final Desk desk;
+  private final ListView<Setup> list;
+
+  /** The view; {@link #open} shows it. */
+  public SetupsView(Desk desk) {
+    this.desk = desk;
+    list =
+        Lists.of(
+            "Setups",
+            this::row,
+            Setup::title,
+            Texts.quiet(
+                "There is no setup in this file. Ctrl+N makes one, once it has a platform's"
+                    + " keymap."));
+    list.getStyleClass().add("nine-rows");
+  }
+
+  /** Shows it over the place. */
+  public void open() {
+    list.getItems().setAll(workspace().setups().values());
+    workspace().setup().ifPresent(list.getSelectionModel()::select);
+    list.setOnMouseClicked(
+        event -> {
+          if (event.getClickCount() == 2) {
+            use();
+          }
+        });
+    VBox box =
+        new VBox(
+            Texts.heading("Setups"),
+            Texts.quiet("From the board under your fingers to what has the focus."),
+            list);
+    box.getStyleClass().addAll("tally", "wide-overlay");
+    box.setMaxHeight(Region.USE_PREF_SIZE);
+    desk.keys()
+        .open(
+            box,
+            list,
+            List.of(
+                KeyCommand.of("Enter", "Use it", this::use),
+                KeyCommand.of("F2", "Change", this::change),
+                KeyCommand.of("Ctrl+N", "New", this::make),
+                KeyCommand.of("Ctrl+D", "Copy", () -> selected().ifPresent(this::copy)),
+                KeyCommand.of(
+                    "Delete",
+                    "Remove",
+                    () -> selected().ifPresent(s -> apply(SetupList.remove(workspace(), s), 0))),
+                KeyCommand.of("Alt+ArrowUp", "Earlier", () -> move(-1)),
+                KeyCommand.of("Alt+ArrowDown", "Later", () -> move(1)),
+                KeyCommand.of("F3", "Compare with the one in use", this::compare),
+                KeyCommand.of("Ctrl+Z", "Undo", this::undo)));
+  }
+
+  private Workspace workspace() {
+    return desk.session().workspace().get();
+  }
+
+  private Optional<Setup> selected() {
+    return Optional.ofNullable(list.getSelectionModel().getSelectedItem());
+  }
+
+  private void use() {
+    selected()
+        .ifPresent(
+            s -> {
+              desk.keys().close();
+              desk.session().choose(s.id());
+            });
+  }
+
+  private void change() {
+    selected().ifPresent(s -> new SetupEditor(desk, s.id(), this::refresh).open());
+  }
+
+  private void make() {
+    Optional<Change.Edit> made = SetupList.make(workspace());
+    if (made.isEmpty()) {
+      desk.session()
+          .problem("A setup needs a board, a layout and the keymap of a platform; bring one in.");
+      return;
+    }
+    apply(made.get(), list.getItems().size());
+    change();
+  }
+
+  private void copy(Setup setup) {
+    apply(SetupList.copy(workspace(), setup), list.getSelectionModel().getSelectedIndex() + 1);
+  }
+
+  private void move(int by) {
+    int to = list.getSelectionModel().getSelectedIndex() + by;
+    selected().flatMap(s -> SetupList.move(workspace(), s, by)).ifPresent(edit -> apply(edit, to));
+  }
+
+  private void apply(Change.Edit edit, int then) {
+    desk.session().apply(edit);
+    refresh();
+    select(then);
+  }
+
+  private void undo() {
+    desk.session().undo();
+    refresh();
+  }
+
+  private void refresh() {
+    int at = list.getSelectionModel().getSelectedIndex();
+    list.getItems().setAll(workspace().setups().values());
+    select(at);
+    list.requestFocus();
+  }
+
+  private void select(int index) {
+    int at = Math.clamp(index, 0, Math.max(0, list.getItems().size() - 1));
+    list.getSelectionModel().clearAndSelect(at);
+    list.getFocusModel().focus(at);
+  }
+
+  private void compare() {
+    Consumer<Setup> with =
+        chosen ->
+            workspace()
+                .setup()
+                .filter(used -> !used.id().equals(chosen.id()))
+                .ifPresentOrElse(
+                    used -> new SetupBeside(desk, used, chosen).open(),
+                    () -> desk.session().say("Choose another setup than the one in use."));
+    selected().ifPresent(with);
+  }
+
+  private void row(HBox box, Setup setup) {
+    boolean used = workspace().current().equals(Optional.of(setup.id()));
+    VBox words =
+        new VBox(
+            2,
+            Texts.styled(setup.title() + (used ? ", in use" : ""), "part"),
+            Texts.quiet(String.join(" › ", SetupPath.of(desk, setup))));
+    List<SetupCheck.Mistake> wrong = SetupCheck.of(setup, workspace().world());
+    if (!wrong.isEmpty()) {
+      words
+          .getChildren()
+          .add(
+              Texts.styled(
+                  wrong.size() == 1
+                      ? wrong.getFirst().sentence()
+                      : wrong.getFirst().sentence() + " And %d more.".formatted(wrong.size() - 1),
+                  "stops"));
+    }
+    HBox.setHgrow(words, Priority.ALWAYS);
+    box.getChildren().add(words);
+  }
+}
