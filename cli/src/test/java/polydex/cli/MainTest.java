@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import com.networknt.schema.JsonSchema;
+import com.networknt.schema.JsonSchemaFactory;
+import com.networknt.schema.SpecVersion;
 import java.io.ByteArrayInputStream;
 import java.io.InputStream;
 import java.io.PrintWriter;
@@ -16,6 +19,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import polydex.files.demo.DemoHistory;
 import polydex.files.store.Store;
@@ -384,5 +388,24 @@ class MainTest {
     assertThat(run("drill", "--demo", "--retention", "0.5").code()).isEqualTo(Main.USAGE);
     assertThat(run("drill", "--demo", "--forecast", "0").code()).isEqualTo(Main.USAGE);
     assertThat(run("drill").code()).isEqualTo(Main.USAGE);
+  }
+
+  /** What scripts are told of the answers is what the answers are. */
+  @ParameterizedTest
+  @CsvSource({
+    "trace, trace Ctrl+Shift+D --demo --json -s laptop-cues",
+    "trace, trace Alt+F4 --demo --json -s slate-stars",
+    "reach, reach line.duplicate --demo --json",
+    "reach, reach edit.copy --demo --json",
+    "conflicts, conflicts --demo --json",
+    "plan, plan --demo --json -s studio-timeline --most 6"
+  })
+  void answersAreAsTheirSchemasSay(String schema, String line) throws Exception {
+    JsonSchema rules =
+        JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
+            .getSchema(Files.readString(Path.of("../docs/schemas/" + schema + ".schema.json")));
+    JsonNode answer = run(line.split(" ")).json();
+    assertThat(answer).isNotEmpty();
+    assertThat(rules.validate(answer)).isEmpty();
   }
 }
