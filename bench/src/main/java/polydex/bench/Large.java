@@ -28,6 +28,10 @@ final class Large {
   private static final List<String> MODIFIERS =
       List.of(
           "", "Ctrl+", "Alt+", "Meta+", "Ctrl+Shift+", "Ctrl+Alt+", "Meta+Shift+", "Alt+Shift+");
+  private static final List<String> DESKTOP =
+      List.of("Meta+", "Meta+", "Meta+Shift+", "Meta+Ctrl+", "Ctrl+Alt+");
+  private static final List<String> APPLICATION =
+      List.of("Ctrl+", "Ctrl+Shift+", "Alt+", "Alt+Shift+", "Ctrl+Alt+");
   private static final List<String> WORDS =
       List.of(
           "copy",
@@ -93,6 +97,38 @@ final class Large {
         Catalog.of(actions, List.of(platform, app), Map.of("desk", desktop, "app", application)),
         shipped.boards(),
         shipped.layouts());
+  }
+
+  /**
+   * The same as computers usually are: a desktop of at most a hundred bindings that mostly hold
+   * Meta, and an application whose hundreds of contexts mostly hold Ctrl, so that about three
+   * bindings in ten lose their gesture.
+   */
+  static World usual(int bindings) {
+    Random random = new Random(bindings);
+    World crowded = world(bindings);
+    List<Binding> desktop = new ArrayList<>();
+    List<Binding> application = new ArrayList<>();
+    int most = Math.min(100, bindings / 10);
+    for (String environment : List.of("desk", "app")) {
+      for (Binding b : crowded.catalog().bindings(environment)) {
+        boolean onDesktop = environment.equals("desk") && desktop.size() < most;
+        String first =
+            (onDesktop ? DESKTOP : APPLICATION).get(random.nextInt(5))
+                + (char) ('A' + random.nextInt(26));
+        String second = APPLICATION.get(random.nextInt(5)) + (char) ('A' + random.nextInt(26));
+        Gesture gesture =
+            Gesture.parse(onDesktop || random.nextInt(4) == 0 ? first : first + " " + second);
+        (onDesktop ? desktop : application).add(b.with(b.id(), gesture));
+      }
+    }
+    return new World(
+        Catalog.of(
+            crowded.catalog().actions(),
+            crowded.catalog().environments(),
+            Map.of("desk", desktop, "app", application)),
+        crowded.boards(),
+        crowded.layouts());
   }
 
   /** A world of so many applications, each with so many bindings that nothing takes away. */

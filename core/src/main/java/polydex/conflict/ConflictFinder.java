@@ -2,11 +2,15 @@ package polydex.conflict;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import polydex.boards.Board;
@@ -19,6 +23,7 @@ import polydex.catalog.MenuKeys;
 import polydex.conflict.Conflict.Kind;
 import polydex.conflict.Conflict.Party;
 import polydex.keys.Gesture;
+import polydex.keys.Key;
 import polydex.keys.Physical;
 import polydex.keys.Step;
 import polydex.route.Layer;
@@ -48,7 +53,7 @@ public final class ConflictFinder {
   private final SetupTraces traces;
   private final Person person;
   private final Reach reach;
-  private final Board board;
+  private final Set<Key> onlyWithFn = EnumSet.noneOf(Key.class);
   private final List<TracedBinding> all;
   private final List<Conflict> found = new ArrayList<>();
 
@@ -66,7 +71,12 @@ public final class ConflictFinder {
     this.all = traces.all();
     this.person = person;
     this.reach = new Reach(traces);
-    this.board = world.boards().get(traces.setup().board());
+    Board board = world.boards().get(traces.setup().board());
+    for (Key key : Key.values()) {
+      if (!board.has(key) && board.withFn(key).isPresent()) {
+        onlyWithFn.add(key);
+      }
+    }
   }
 
   /** The conflicts, the worst first. */
@@ -91,7 +101,9 @@ public final class ConflictFinder {
     Map<Place, TracedBinding> first = new HashMap<>();
     for (TracedBinding traced : all) {
       FirstCause.of(traces, traced).ifPresent(c -> add(traced, c));
-      place(traced)
+      Optional<List<Physical>> fingers =
+          Presses.physical(traced.gesture(), traces.tracer().layout());
+      place(traced, fingers)
           .ifPresent(
               p -> {
                 TracedBinding before = first.putIfAbsent(p, traced);
@@ -99,7 +111,7 @@ public final class ConflictFinder {
                   add(Kind.DUPLICATE, traced, before);
                 }
               });
-      beside(traced);
+      fingers.ifPresent(presses -> beside(traced, presses));
     }
     if (kinds.test(Kind.AMBIGUOUS)) {
       ambiguous(first);
@@ -125,28 +137,21 @@ public final class ConflictFinder {
   }
 
   /** What is wrong with a gesture although it ends where it should. */
-  private void beside(TracedBinding traced) {
-    Layout fingers = traces.tracer().layout();
-    Optional<List<Physical>> presses = Presses.physical(traced.gesture(), fingers);
-    if (presses.isEmpty()) {
-      return;
+  private void beside(TracedBinding traced, List<Physical> presses) {
+    boolean needsFn = false;
+    for (Physical press : presses) {
+      Optional<Key> key = press.pressedKey();
+      needsFn |= key.isPresent() && onlyWithFn.contains(key.get());
     }
-    boolean needsFn =
-        presses.get().stream()
-            .flatMap(p -> p.pressedKey().stream())
-            .anyMatch(k -> !board.has(k) && board.withFn(k).isPresent());
     if (needsFn) {
       Layer at = traces.tracer().layers().getFirst();
       add(Kind.NEEDS_FN, traced, Optional.empty(), at, new Nothing("Fn must be held as well."));
     }
-    if (traced.works() && presses.get().getFirst() instanceof Physical.ModifierTap) {
-      delayedTap(traced, presses.get().size());
+    if (traced.works() && presses.getFirst() instanceof Physical.ModifierTap) {
+      delayedTap(traced, presses.size());
     }
     if (traced.works()) {
-      TypedStrokes.at(
-              traces,
-              traced,
-              presses.get().get(Math.min(traced.opening(), presses.get().size() - 1)))
+      TypedStrokes.at(traces, traced, presses.get(Math.min(traced.opening(), presses.size() - 1)))
           .ifPresent(
               _ ->
                   add(
@@ -196,11 +201,18 @@ public final class ConflictFinder {
     }
     Layer layer = layer(traces.setup().machines().size() - 1, Layer.Kind.APPLICATION);
     Environment environment = catalog.environment(running.application()).orElseThrow();
-    List<String> asked = new ArrayList<>(running.contexts());
-    environment.contexts().stream()
-        .map(Context::id)
-        .filter(c -> !asked.contains(c))
-        .forEach(asked::add);
+    Set<String> inOrder = new LinkedHashSet<>(running.contexts());
+    environment.contexts().forEach(c -> inOrder.add(c.id()));
+    List<String> asked = new ArrayList<>(inOrder);
+    // Most contexts are alone, so that only those are paired of which something is said.
+    Set<String> social = new HashSet<>(running.contexts());
+    for (Context context : environment.contexts()) {
+      if (!context.together().isEmpty()) {
+        social.add(context.id());
+        social.addAll(context.together());
+      }
+    }
+    asked.retainAll(social);
     for (int i = 0; i < asked.size(); i++) {
       for (int j = i + 1; j < asked.size(); j++) {
         if (together(environment, running, asked.get(i), asked.get(j))) {
@@ -214,7 +226,7 @@ public final class ConflictFinder {
       Map<Place, TracedBinding> first, Layer layer, String before, String after) {
     for (TracedBinding loser : all) {
       if (loser.layer().equals(layer) && loser.binding().context().equals(after)) {
-        place(loser)
+        place(loser, Optional.empty())
             .map(p -> first.get(new Place(layer, false, before, p.presses())))
             .filter(winner -> differ(winner, loser))
             .ifPresent(winner -> add(Kind.AMBIGUOUS, loser, winner));
@@ -354,16 +366,22 @@ public final class ConflictFinder {
         acted.layer().depth());
   }
 
-  /** Where a binding stands, by presses on its own machine's layout; none where untypable there. */
-  private Optional<Place> place(TracedBinding traced) {
+  /**
+   * Where a binding stands, by presses on its own machine's layout; none where untypable there.
+   *
+   * @param fingers the presses on the layout under the fingers, as far as they are known
+   */
+  private Optional<Place> place(TracedBinding traced, Optional<List<Physical>> fingers) {
     if (MenuKeys.isOne(traced.binding())) {
       return Optional.empty();
     }
     Machine machine = traces.setup().machines().get(traced.layer().depth());
     Layout layout = world.layouts().get(machine.layout());
-    return Presses.physical(traced.gesture(), layout)
-        .map(
-            presses ->
-                new Place(traced.layer(), traced.own(), traced.binding().context(), presses));
+    Optional<List<Physical>> there =
+        fingers.isPresent() && machine.layout().equals(traces.setup().machine().layout())
+            ? fingers
+            : Presses.physical(traced.gesture(), layout);
+    return there.map(
+        presses -> new Place(traced.layer(), traced.own(), traced.binding().context(), presses));
   }
 }

@@ -111,11 +111,16 @@ public final class Reach {
     }
     List<Way> found = new ArrayList<>();
     List<List<Physical>> kept = new ArrayList<>();
+    Presses documented = Presses.of(binding.gesture(), fingers);
     for (List<Made> candidate : candidates) {
       List<Physical> presses = physical(candidate);
       boolean needless =
           kept.contains(presses) || kept.stream().anyMatch(less -> isLess(less, presses));
-      if (!needless && endsIn(binding, binding.tracer().results(candidate))) {
+      // What becomes of the documented gesture is known.
+      boolean known = documented instanceof Presses.Typable t && t.list().equals(candidate);
+      if (!needless
+          && endsIn(
+              binding, known ? List.of(binding.outcome()) : binding.tracer().results(candidate))) {
         Gesture gesture = written(binding, candidate, fingers);
         if (Presses.of(gesture, fingers) instanceof Presses.Typable(List<Made> made)
             && made.equals(candidate)) {

@@ -23,8 +23,9 @@ final class Scope {
   /** A place in the trie. */
   static final class Node {
     private final Physical required;
-    private final Map<Physical, List<Node>> next = new HashMap<>();
-    private final List<Bound> here = new ArrayList<>();
+    // Most nodes are the end of one binding and lead nowhere, so that they begin without either.
+    private Map<Physical, List<Node>> next = Map.of();
+    private List<Bound> here = List.of();
 
     private Node(Physical required) {
       this.required = required;
@@ -36,14 +37,21 @@ final class Scope {
 
   /** Puts a binding in; of several on the same presses the first is the one that happens. */
   void add(List<Physical> presses, String environment, Binding binding, boolean own) {
-    Map<Physical, List<Node>> level = roots;
     Node node = null;
     for (Physical press : presses) {
-      node = child(level, press);
-      level = node.next;
+      if (node != null && node.next.isEmpty()) {
+        node.next = new HashMap<>(4);
+      }
+      node = child(node == null ? roots : node.next, press);
     }
     if (node != null) {
-      node.here.add(new Bound(environment, binding, own, size++));
+      Bound bound = new Bound(environment, binding, own, size++);
+      if (node.here.isEmpty()) {
+        node.here = List.of(bound);
+      } else {
+        node.here = new ArrayList<>(node.here);
+        node.here.add(bound);
+      }
     }
   }
 

@@ -33,6 +33,9 @@ final class Undo {
 
   /** What can have come to the first machine for a press to arrive after the last one's remaps. */
   static Set<Physical> toFingers(List<Station> stations, int depth, Physical wanted) {
+    if (isPlain(stations, depth)) {
+      return Set.of(wanted.eitherSide());
+    }
     Set<Physical> same = sameTo(stations.get(depth), wanted);
     if (stations.stream().limit(depth + 1L).noneMatch(Station::tellsSides)) {
       same = same.stream().map(Physical::eitherSide).collect(Collectors.toSet());
@@ -47,6 +50,21 @@ final class Undo {
       found = throughRemaps(outer, handed);
     }
     return found;
+  }
+
+  /** Whether every press arrives as it was made, and no other is as good: the usual case. */
+  private static boolean isPlain(List<Station> stations, int depth) {
+    for (int i = 0; i <= depth; i++) {
+      Station s = stations.get(i);
+      boolean translated =
+          i < depth
+              && s.machine.focus() instanceof Machine.Session window
+              && window.translation().isPresent();
+      if (!s.remappings.isEmpty() || translated || s.tellsSides() || s.platform.altGrIsCtrlAlt()) {
+        return false;
+      }
+    }
+    return true;
   }
 
   /**
