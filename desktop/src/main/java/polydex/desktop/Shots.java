@@ -93,8 +93,8 @@ final class Shots {
     steps.add(new Step("", List.of("ESCAPE")));
     steps.add(new Step("mouse", List.of("ALT+M", "DOWN")));
     steps.add(new Step("tally", List.of("CONTROL+M")));
-    steps.add(new Step("setups", List.of("ESCAPE", "CONTROL+U")));
-    steps.add(new Step("drill-start", List.of("ESCAPE", "ALT+D", "ALT+N", "DOWN")));
+    steps.add(new Step("setup", List.of("ESCAPE", "CONTROL+U", "DOWN", "DOWN", "F2")));
+    steps.add(new Step("drill-start", List.of("ESCAPE", "ESCAPE", "ALT+D", "ALT+N", "DOWN")));
     steps.add(new Step("drill-progress", List.of("F7", "WAIT")));
     steps.add(new Step("drill-item", List.of("DOWN", "DOWN", "ENTER", "WAIT")));
     steps.add(new Step("drill-prompt", List.of("ESCAPE", "ESCAPE", "ALT+B", "HOLD SPACE")));
