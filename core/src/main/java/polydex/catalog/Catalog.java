@@ -16,7 +16,7 @@ import java.util.stream.Stream;
 /** All actions, environments and bindings that are known; immutable. */
 public final class Catalog {
   /** Nothing is known yet. */
-  public static final Catalog EMPTY = new Catalog(List.of(), List.of(), Map.of());
+  public static final Catalog EMPTY = new Catalog(Map.of(), Map.of(), Map.of());
 
   private final Map<String, Action> actions;
   private final Map<String, Environment> environments;
@@ -29,9 +29,11 @@ public final class Catalog {
   private final Map<String, Map<String, Binding>> byId = new ConcurrentHashMap<>();
 
   private Catalog(
-      List<Action> actions, List<Environment> environments, Map<String, List<Binding>> bindings) {
-    this.actions = byId(actions, Action::id);
-    this.environments = byId(environments, Environment::id);
+      Map<String, Action> actions,
+      Map<String, Environment> environments,
+      Map<String, List<Binding>> bindings) {
+    this.actions = actions;
+    this.environments = environments;
     this.bindings = Map.copyOf(bindings);
   }
 
@@ -46,9 +48,16 @@ public final class Catalog {
       List<Action> actions, List<Environment> environments, Map<String, List<Binding>> bindings) {
     Map<String, List<Binding>> copy = new LinkedHashMap<>();
     bindings.forEach((environment, list) -> copy.put(environment, List.copyOf(list)));
-    Catalog catalog = new Catalog(actions, environments, copy);
-    catalog.check();
+    Catalog catalog =
+        new Catalog(byId(actions, Action::id), byId(environments, Environment::id), copy);
+    catalog.bindings.forEach(catalog::check);
     return catalog;
+  }
+
+  /** Whether both have the same actions and environments, one made from the other. */
+  @SuppressWarnings("ReferenceEquality") // it is asked whether they are shared
+  public boolean sharesWith(Catalog other) {
+    return actions == other.actions && environments == other.environments;
   }
 
   /** Every action, in the order given. */
@@ -145,8 +154,10 @@ public final class Catalog {
    */
   public Catalog withBindings(String environment, List<Binding> list) {
     Map<String, List<Binding>> all = new LinkedHashMap<>(bindings);
-    all.put(environment, list);
-    return of(actions(), environments(), all);
+    all.put(environment, List.copyOf(list));
+    Catalog changed = new Catalog(actions, environments, all);
+    changed.check(environment, list);
+    return changed;
   }
 
   private static <T> List<T> merged(List<T> here, List<T> more, Function<T, String> id) {
@@ -168,28 +179,24 @@ public final class Catalog {
                     LinkedHashMap::new)));
   }
 
-  private void check() {
-    bindings.forEach(
-        (environmentId, list) -> {
-          Environment environment =
-              environment(environmentId)
-                  .orElseThrow(
-                      () -> new IllegalArgumentException("No environment " + environmentId));
-          Set<String> contexts = new HashSet<>();
-          environment.contexts().forEach(c -> contexts.add(c.id()));
-          Set<String> ids = HashSet.newHashSet(list.size());
-          for (Binding binding : list) {
-            if (!actions.containsKey(binding.action())) {
-              throw new IllegalArgumentException("No action " + binding.action());
-            }
-            if (!ids.add(binding.id())) {
-              throw new IllegalArgumentException("Twice the same id: " + binding.id());
-            }
-            if (!contexts.contains(binding.context())) {
-              throw new IllegalArgumentException(
-                  "No context %s in %s".formatted(binding.context(), environmentId));
-            }
-          }
-        });
+  private void check(String environmentId, List<Binding> list) {
+    Environment environment =
+        environment(environmentId)
+            .orElseThrow(() -> new IllegalArgumentException("No environment " + environmentId));
+    Set<String> contexts = new HashSet<>();
+    environment.contexts().forEach(c -> contexts.add(c.id()));
+    Set<String> ids = HashSet.newHashSet(list.size());
+    for (Binding binding : list) {
+      if (!actions.containsKey(binding.action())) {
+        throw new IllegalArgumentException("No action " + binding.action());
+      }
+      if (!ids.add(binding.id())) {
+        throw new IllegalArgumentException("Twice the same id: " + binding.id());
+      }
+      if (!contexts.contains(binding.context())) {
+        throw new IllegalArgumentException(
+            "No context %s in %s".formatted(binding.context(), environmentId));
+      }
+    }
   }
 }

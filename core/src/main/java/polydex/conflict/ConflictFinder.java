@@ -1,10 +1,12 @@
 package polydex.conflict;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -29,6 +31,7 @@ import polydex.keys.Step;
 import polydex.route.Layer;
 import polydex.route.Machine;
 import polydex.route.Reach;
+import polydex.route.Retracing;
 import polydex.route.SetupTraces;
 import polydex.route.Trace.Acted;
 import polydex.route.Trace.Nothing;
@@ -48,6 +51,9 @@ public final class ConflictFinder {
 
   private record Place(Layer layer, boolean own, String context, List<Physical> presses) {}
 
+  private static final Comparator<Conflict> WORST_FIRST =
+      Comparator.<Conflict>comparingInt(c -> -c.severity()).thenComparing(Conflict::id);
+
   private final World world;
   private final Catalog catalog;
   private final SetupTraces traces;
@@ -55,6 +61,7 @@ public final class ConflictFinder {
   private final Reach reach;
   private final Set<Key> onlyWithFn = EnumSet.noneOf(Key.class);
   private final List<TracedBinding> all;
+  private final List<TracedBinding> absent;
   private final List<Conflict> found = new ArrayList<>();
 
   private final boolean withWays;
@@ -63,14 +70,26 @@ public final class ConflictFinder {
 
   private ConflictFinder(
       SetupTraces traces, Person person, boolean withWays, Predicate<Kind> kinds) {
+    this(traces, person, withWays, kinds, traces.all(), traces.absent(), new Reach(traces));
+  }
+
+  private ConflictFinder(
+      SetupTraces traces,
+      Person person,
+      boolean withWays,
+      Predicate<Kind> kinds,
+      List<TracedBinding> all,
+      List<TracedBinding> absent,
+      Reach reach) {
     this.kinds = kinds;
     this.withWays = withWays;
     this.world = traces.world();
     this.catalog = world.catalog();
     this.traces = traces;
-    this.all = traces.all();
+    this.all = all;
+    this.absent = absent;
     this.person = person;
-    this.reach = new Reach(traces);
+    this.reach = reach;
     Board board = world.boards().get(traces.setup().board());
     for (Key key : Key.values()) {
       if (!board.has(key) && board.withFn(key).isPresent()) {
@@ -97,6 +116,95 @@ public final class ConflictFinder {
     return new ConflictFinder(traces, person, false, _ -> true).find();
   }
 
+  /**
+   * The conflicts after few bindings were changed, made from those before: only what was traced
+   * anew is looked into. What an action's other gestures do is asked again wherever one of them was
+   * traced anew. O(bindings + conflicts) with a small constant; the same as {@link #find}.
+   *
+   * @param before all conflicts before, as {@link #find} gave them for the same person
+   */
+  public static List<Conflict> after(List<Conflict> before, Retracing again, Person person) {
+    Set<String> actions = new HashSet<>();
+    Set<Side> stale = new HashSet<>();
+    again.fresh().forEach(t -> actions.add(t.binding().action()));
+    for (TracedBinding t : again.stale()) {
+      actions.add(t.binding().action());
+      stale.add(side(party(t)));
+    }
+    SetupTraces traces = again.traces();
+    Set<TracedBinding> exist = Collections.newSetFromMap(new IdentityHashMap<>());
+    traces.all().stream().filter(t -> actions.contains(t.binding().action())).forEach(exist::add);
+    List<TracedBinding> fresh = again.fresh().stream().filter(exist::contains).toList();
+    List<TracedBinding> absent = again.fresh().stream().filter(t -> !exist.contains(t)).toList();
+    Set<String> asked = new HashSet<>(actions);
+    traces
+        .setup()
+        .machines()
+        .forEach(m -> m.own().forEach(own -> asked.add(own.action()))); // thin ones are all asked
+    Reach reach = new Reach(traces, asked::contains);
+    ConflictFinder finder =
+        new ConflictFinder(traces, person, true, _ -> true, fresh, absent, reach);
+    Map<Side, TracedBinding> losers = new HashMap<>();
+    exist.forEach(t -> losers.put(side(party(t)), t));
+    traces.absent().stream()
+        .filter(t -> actions.contains(t.binding().action()))
+        .forEach(t -> losers.put(side(party(t)), t));
+    List<Conflict> kept = new ArrayList<>(before.size());
+    List<Conflict> more = new ArrayList<>(finder.find());
+    for (Conflict c : before) {
+      if (c.kind() == Kind.THIN) {
+        continue; // all of them are found again, since they are few
+      }
+      if (!actions.contains(c.loser().action())) {
+        kept.add(c);
+      } else if (!stale.contains(side(c.loser()))) {
+        more.add(finder.again(c, losers.get(side(c.loser()))));
+      }
+    }
+    more.sort(WORST_FIRST);
+    return merged(kept, more);
+  }
+
+  /** What tells the losing side of a conflict from others of its setup. */
+  private record Side(
+      String environment, int depth, String binding, boolean own, Gesture gesture) {}
+
+  private static Side side(Party p) {
+    return new Side(p.environment(), p.depth(), p.binding(), p.own(), p.gesture());
+  }
+
+  private Conflict again(Conflict c, TracedBinding loser) {
+    List<Gesture> ways = stillWorks(loser);
+    return new Conflict(
+        c.kind(),
+        c.setup(),
+        c.loser(),
+        c.winner(),
+        c.at(),
+        c.instead(),
+        c.cause(),
+        ways,
+        Severity.of(
+            Severity.harm(c.instead(), catalog),
+            !ways.isEmpty(),
+            person.usesPerDay().applyAsDouble(c.loser().action())));
+  }
+
+  /** Two lists, each the worst first, as one. */
+  private static List<Conflict> merged(List<Conflict> many, List<Conflict> few) {
+    List<Conflict> all = new ArrayList<>(many.size() + few.size());
+    int from = 0;
+    for (Conflict c : few) {
+      int at = Collections.binarySearch(many, c, WORST_FIRST);
+      int to = at < 0 ? -at - 1 : at;
+      all.addAll(many.subList(from, to));
+      all.add(c);
+      from = to;
+    }
+    all.addAll(many.subList(from, many.size()));
+    return Collections.unmodifiableList(all);
+  }
+
   private List<Conflict> find() {
     Map<Place, TracedBinding> first = new HashMap<>();
     for (TracedBinding traced : all) {
@@ -117,7 +225,7 @@ public final class ConflictFinder {
       ambiguous(first);
     }
     if (kinds.test(Kind.VERSION)) {
-      traces.absent().stream().filter(t -> !t.works()).forEach(this::version);
+      absent.stream().filter(t -> !t.works()).forEach(this::version);
     }
     if (kinds.test(Kind.THIN)) {
       new ThinBindings(traces).forEach(this::thin);

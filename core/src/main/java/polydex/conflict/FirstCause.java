@@ -60,7 +60,7 @@ final class FirstCause {
     return trace.passages().stream()
         .filter(p -> p.verb() == Passage.Verb.TAKES && p.press() < last() && !isOpening(p))
         .findFirst()
-        .flatMap(p -> cause(Kind.PREFIX, p.layer(), acted(p)));
+        .flatMap(p -> cause(Kind.PREFIX, p.layer(), p));
   }
 
   private Optional<Cause> find() {
@@ -94,19 +94,19 @@ final class FirstCause {
     boolean outer = isOuter(p.layer());
     boolean same = p.layer().equals(layer);
     if (p.layer().kind() == Layer.Kind.RESERVED && outer) {
-      return cause(Kind.RESERVED, p.layer(), acted);
+      return cause(Kind.RESERVED, p.layer(), p);
     }
     if (!outer && !same) {
-      return cause(Kind.INTERCEPTED, window(), acted);
+      return cause(Kind.INTERCEPTED, window(), p);
     }
     if (p.press() < last()) {
-      return cause(Kind.PREFIX, p.layer(), acted);
+      return cause(Kind.PREFIX, p.layer(), p);
     }
     if (outer || (acted.own() && !loser.own())) {
-      return cause(Kind.INTERCEPTED, p.layer(), acted);
+      return cause(Kind.INTERCEPTED, p.layer(), p);
     }
     // In its own context only a binding on the same presses is asked before: that is a duplicate.
-    return isAwaited(p) ? Optional.empty() : cause(Kind.UNTYPABLE, p.layer(), acted);
+    return isAwaited(p) ? Optional.empty() : cause(Kind.UNTYPABLE, p.layer(), p);
   }
 
   private Optional<Cause> atItsLayer(Passage p) {
@@ -193,28 +193,20 @@ final class FirstCause {
     return Optional.of(new Cause(kind, at, Optional.empty(), trace.outcome()));
   }
 
-  private Optional<Cause> cause(Kind kind, Layer at, Acted acted) {
-    return Optional.of(new Cause(kind, at, Optional.of(party(acted)), acted));
+  private Optional<Cause> cause(Kind kind, Layer at, Passage taken) {
+    return Optional.of(new Cause(kind, at, Optional.of(party(taken)), acted(taken)));
   }
 
-  private Party party(Acted acted) {
-    Optional<Binding> binding = acted.binding().flatMap(id -> binding(acted, id));
+  private Party party(Passage taken) {
+    Acted acted = acted(taken);
     return new Party(
         acted.environment(),
-        binding.map(Binding::context).orElse(Context.ANYWHERE.id()),
+        taken.by().map(Binding::context).orElse(Context.ANYWHERE.id()),
         acted.action(),
-        binding.map(Binding::gesture).orElse(loser.gesture()),
+        taken.by().map(Binding::gesture).orElse(loser.gesture()),
         loser.gesture(),
         acted.binding().orElse(""),
         acted.own(),
         acted.layer().depth());
-  }
-
-  private Optional<Binding> binding(Acted acted, String id) {
-    return acted.own()
-        ? traces.setup().machines().get(acted.layer().depth()).own().stream()
-            .filter(b -> b.id().equals(id))
-            .findFirst()
-        : traces.world().catalog().binding(acted.environment(), id);
   }
 }

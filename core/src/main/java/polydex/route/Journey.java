@@ -1,12 +1,14 @@
 package polydex.route;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import polydex.boards.Layout;
 import polydex.boards.Presses;
+import polydex.catalog.Binding;
 import polydex.catalog.Environment.Reserved;
 import polydex.catalog.Environment.WhenBroken;
 import polydex.keys.Key;
@@ -74,9 +76,11 @@ final class Journey {
       }
       index++;
     }
-    for (Taker taker : pending.keySet()) {
-      results.add(new Nothing(taker.layer().title() + " waits for the next step."));
-    }
+    // From the fingers inward, since the map has no order.
+    pending.keySet().stream()
+        .map(Taker::layer)
+        .sorted(Comparator.comparingInt(Layer::depth).thenComparing(Layer::kind))
+        .forEach(l -> results.add(new Nothing(l.title() + " waits for the next step.")));
     return results;
   }
 
@@ -126,7 +130,8 @@ final class Journey {
               Optional.ofNullable(out),
               verb,
               why,
-              Optional.ofNullable(came)));
+              Optional.ofNullable(came),
+              Optional.empty()));
     }
   }
 
@@ -149,7 +154,8 @@ final class Journey {
               reserved.get().action(),
               Optional.empty(),
               false),
-          Reason.NEVER_LET_THROUGH);
+          Reason.NEVER_LET_THROUGH,
+          Optional.empty());
       return;
     }
     pass(station.reservedLayer, station.layout, press, press, Reason.NOTHING_SPECIAL);
@@ -283,15 +289,7 @@ final class Journey {
     Optional<Bound> bound = Scope.bound(nodes);
     if (bound.isPresent()) {
       Bound winner = bound.get();
-      Acted acted =
-          new Acted(
-              taker.layer(),
-              winner.environment(),
-              winner.binding().action(),
-              Optional.of(winner.binding().id()),
-              winner.own());
-      take(
-          station, taker.layer(), press, acted, winner.own() ? Reason.OWN : Reason.NOTHING_SPECIAL);
+      take(station, taker, press, winner, winner.own() ? Reason.OWN : Reason.NOTHING_SPECIAL);
       winner.binding().heldContext().ifPresent(c -> openHold(taker, c, press));
       return true;
     }
@@ -324,18 +322,7 @@ final class Journey {
       drop(taker.layer(), station.layout, press, Reason.NOT_IN_HOLD);
       return true;
     }
-    Bound winner = bound.get();
-    take(
-        station,
-        taker.layer(),
-        press,
-        new Acted(
-            taker.layer(),
-            winner.environment(),
-            winner.binding().action(),
-            Optional.of(winner.binding().id()),
-            winner.own()),
-        Reason.NOTHING_SPECIAL);
+    take(station, taker, press, bound.get(), Reason.NOTHING_SPECIAL);
     return true;
   }
 
@@ -367,8 +354,32 @@ final class Journey {
     results.add(nothing);
   }
 
-  private void take(Station station, Layer layer, Physical press, Acted acted, Reason why) {
-    tell(layer, station.layout, press, null, Verb.TAKES, why, acted);
+  private void take(Station station, Taker taker, Physical press, Bound winner, Reason why) {
+    Acted acted =
+        new Acted(
+            taker.layer(),
+            winner.environment(),
+            winner.binding().action(),
+            Optional.of(winner.binding().id()),
+            winner.own());
+    take(station, taker.layer(), press, acted, why, Optional.of(winner.binding()));
+  }
+
+  private void take(
+      Station station, Layer layer, Physical press, Acted acted, Reason why, Optional<Binding> by) {
+    if (told) {
+      passages.add(
+          new Passage(
+              index,
+              layer,
+              station.layout,
+              press,
+              Optional.empty(),
+              Verb.TAKES,
+              why,
+              Optional.of(acted),
+              by));
+    }
     results.add(acted);
   }
 }

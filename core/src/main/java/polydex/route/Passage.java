@@ -3,6 +3,7 @@ package polydex.route;
 import java.util.Optional;
 import polydex.boards.Layout;
 import polydex.boards.Presses;
+import polydex.catalog.Binding;
 import polydex.keys.Physical;
 import polydex.keys.Step;
 import polydex.route.Trace.Outcome;
@@ -19,6 +20,7 @@ import polydex.route.Trace.Outcome;
  * @param verb what the layer did
  * @param reason why
  * @param came what came of it there, where it ended
+ * @param by the binding that took it, where one did
  */
 public record Passage(
     int press,
@@ -28,7 +30,8 @@ public record Passage(
     Optional<Physical> sent,
     Verb verb,
     Reason reason,
-    Optional<Outcome> came) {
+    Optional<Outcome> came,
+    Optional<Binding> by) {
 
   /** What came in, its key named by what it types there. */
   public Step in() {

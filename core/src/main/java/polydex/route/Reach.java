@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import polydex.boards.Layout;
@@ -58,10 +59,17 @@ public final class Reach {
 
   /** The reach in a setup that has been traced. */
   public Reach(SetupTraces traces) {
+    this(traces, _ -> true);
+  }
+
+  /** The reach of some actions only, at less cost. */
+  public Reach(SetupTraces traces, Predicate<String> actions) {
     this.traces = traces;
     this.effort = new StrokeEffort(traces.world().boards().get(traces.setup().board()));
     for (TracedBinding t : traces.all()) {
-      byAction.computeIfAbsent(t.binding().action(), _ -> new ArrayList<>()).add(t);
+      if (actions.test(t.binding().action())) {
+        byAction.computeIfAbsent(t.binding().action(), _ -> new ArrayList<>()).add(t);
+      }
     }
   }
 

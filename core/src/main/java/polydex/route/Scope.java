@@ -1,10 +1,12 @@
 package polydex.route;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import polydex.catalog.Binding;
 import polydex.keys.Modifiers;
 import polydex.keys.Physical;
@@ -32,26 +34,103 @@ final class Scope {
     }
   }
 
-  private final Map<Physical, List<Node>> roots = new HashMap<>();
+  /** A binding with its presses, from which a part of the trie can be made again. */
+  private record Entry(List<Physical> presses, Bound bound) {}
+
+  private final Map<Physical, List<Node>> roots;
+
+  /** By the first press, without sides, in the order of their ranks. */
+  private final Map<Physical, List<Entry>> entries;
+
   private int size;
+
+  /** Empty. */
+  Scope() {
+    roots = new HashMap<>();
+    entries = new HashMap<>();
+  }
+
+  private Scope(Scope other) {
+    roots = new HashMap<>(other.roots);
+    entries = new HashMap<>(other.entries);
+    size = other.size;
+  }
+
+  /**
+   * The same with another binding in the place of one; only what begins with the same press is made
+   * again. O(first presses + bindings on theirs).
+   *
+   * @param was what goes, if anything; the new one has its rank, or else the last
+   * @param gone on which presses it is
+   * @param environment whose the new one is
+   * @param now what comes, if anything
+   * @param come on which presses it is to be
+   */
+  Scope replacing(
+      Optional<Binding> was,
+      List<List<Physical>> gone,
+      String environment,
+      Optional<Binding> now,
+      List<List<Physical>> come) {
+    Scope changed = new Scope(this);
+    int rank = changed.size;
+    for (List<Physical> presses : gone) {
+      Physical first = presses.getFirst().eitherSide();
+      List<Entry> left = new ArrayList<>();
+      for (Entry e : changed.entries.getOrDefault(first, List.of())) {
+        if (was.filter(e.bound().binding()::equals).isPresent()) {
+          rank = Math.min(rank, e.bound().rank());
+        } else {
+          left.add(e);
+        }
+      }
+      changed.entries.put(first, left);
+    }
+    for (List<Physical> presses : come) {
+      Bound bound = new Bound(environment, now.orElseThrow(), false, rank);
+      List<Entry> more =
+          new ArrayList<>(changed.entries.getOrDefault(presses.getFirst().eitherSide(), List.of()));
+      more.add(new Entry(presses, bound));
+      more.sort(Comparator.comparingInt(e -> e.bound().rank()));
+      changed.entries.put(presses.getFirst().eitherSide(), more);
+      changed.size = Math.max(changed.size, rank + 1);
+    }
+    for (List<Physical> presses : Stream.concat(gone.stream(), come.stream()).toList()) {
+      changed.plant(presses.getFirst().eitherSide());
+    }
+    return changed;
+  }
+
+  /** Makes the trie behind a first press again. */
+  private void plant(Physical first) {
+    roots.remove(first);
+    for (Entry e : entries.getOrDefault(first, List.of())) {
+      insert(e);
+    }
+  }
 
   /** Puts a binding in; of several on the same presses the first is the one that happens. */
   void add(List<Physical> presses, String environment, Binding binding, boolean own) {
-    Node node = null;
-    for (Physical press : presses) {
-      if (node != null && node.next.isEmpty()) {
+    if (!presses.isEmpty()) {
+      Entry entry = new Entry(presses, new Bound(environment, binding, own, size++));
+      entries.computeIfAbsent(presses.getFirst().eitherSide(), _ -> new ArrayList<>(2)).add(entry);
+      insert(entry);
+    }
+  }
+
+  private void insert(Entry entry) {
+    Node node = child(roots, entry.presses().getFirst());
+    for (Physical press : entry.presses().subList(1, entry.presses().size())) {
+      if (node.next.isEmpty()) {
         node.next = new HashMap<>(4);
       }
-      node = child(node == null ? roots : node.next, press);
+      node = child(node.next, press);
     }
-    if (node != null) {
-      Bound bound = new Bound(environment, binding, own, size++);
-      if (node.here.isEmpty()) {
-        node.here = List.of(bound);
-      } else {
-        node.here = new ArrayList<>(node.here);
-        node.here.add(bound);
-      }
+    if (node.here.isEmpty()) {
+      node.here = List.of(entry.bound());
+    } else {
+      node.here = new ArrayList<>(node.here);
+      node.here.add(entry.bound());
     }
   }
 

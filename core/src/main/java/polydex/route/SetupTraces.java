@@ -1,6 +1,7 @@
 package polydex.route;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -10,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import polydex.boards.Presses;
 import polydex.catalog.Binding;
 import polydex.catalog.Environment;
 import polydex.catalog.MenuKeys;
@@ -31,10 +33,20 @@ public final class SetupTraces {
   private final Tracer tracer;
   private final World world;
   private final Setup setup;
-  private final List<TracedBinding> all = new ArrayList<>();
-  private final List<TracedBinding> absent = new ArrayList<>();
+  private final List<TracedBinding> all;
+  private final List<TracedBinding> absent;
+
+  SetupTraces(World world, Tracer tracer, List<TracedBinding> all, List<TracedBinding> absent) {
+    this.world = world;
+    this.setup = tracer.setup();
+    this.tracer = tracer;
+    this.all = all;
+    this.absent = absent;
+  }
 
   private SetupTraces(Setup setup, World world) {
+    this.all = new ArrayList<>();
+    this.absent = new ArrayList<>();
     this.setup = setup;
     this.world = world;
     this.tracer = Tracer.of(setup, world);
@@ -80,7 +92,7 @@ public final class SetupTraces {
 
   /** Every binding, in the order of the layers and of their keymaps; access keys of menus last. */
   public List<TracedBinding> all() {
-    return List.copyOf(all);
+    return Collections.unmodifiableList(all);
   }
 
   /**
@@ -88,7 +100,7 @@ public final class SetupTraces {
    * with what their gestures do here instead.
    */
   public List<TracedBinding> absent() {
-    return List.copyOf(absent);
+    return Collections.unmodifiableList(absent);
   }
 
   /** For each action that can be caused here the bindings that cause it, the easiest first. */
@@ -182,7 +194,7 @@ public final class SetupTraces {
     }
   }
 
-  private static TracedBinding traced(
+  static TracedBinding traced(
       Tracer with,
       Layer layer,
       String environment,
@@ -190,7 +202,8 @@ public final class SetupTraces {
       boolean own,
       Gesture gesture,
       int opening) {
-    List<Outcome> results = with.results(gesture);
+    Presses presses = Presses.of(gesture, with.layout());
+    List<Outcome> results = with.results(presses);
     return new TracedBinding(
         layer,
         environment,
@@ -200,7 +213,8 @@ public final class SetupTraces {
         opening,
         with,
         results.getLast(),
-        results.size() == 1 + opening);
+        results.size() == 1 + opening,
+        Touched.bits(presses, gesture, with.layout(), with.stations().get(layer.depth()).layout));
   }
 
   /** The hold that makes inner steps after the stroke that opens it. */

@@ -284,6 +284,127 @@ final class Station {
                     taker.whenBroken()));
   }
 
+  /**
+   * The same after single bindings of its keymaps have changed; the other indexes are shared.
+   *
+   * @return nothing where that is more than single places in its indexes
+   */
+  Optional<Station> after(World now, List<KeymapDiff.Edit> edits) {
+    Taker desktopNow = desktop;
+    Optional<Taker> focusedNow = focused;
+    boolean told = sides;
+    for (KeymapDiff.Edit edit : edits) {
+      boolean onDesktop = edit.environment().equals(machine.platform());
+      boolean inFocus = machine.application().filter(edit.environment()::equals).isPresent();
+      if (onDesktop == inFocus) {
+        if (onDesktop) {
+          return Optional.empty();
+        }
+        continue;
+      }
+      Taker taker = onDesktop ? desktopNow : focusedNow.orElseThrow();
+      Optional<Taker> changed = after(taker, edit, onDesktop);
+      if (changed.isEmpty()) {
+        return Optional.empty();
+      }
+      desktopNow = onDesktop ? changed.get() : desktopNow;
+      focusedNow = onDesktop ? focusedNow : changed;
+      for (Binding b : edit.now().stream().toList()) {
+        told |= presses(b).stream().flatMap(List::stream).anyMatch(Station::namesASide);
+      }
+      if (edit.was().stream()
+          .anyMatch(b -> presses(b).stream().flatMap(List::stream).anyMatch(Station::namesASide))) {
+        return Optional.empty(); // whether another one still tells sides is not known
+      }
+    }
+    return Optional.of(new Station(this, now.catalog(), desktopNow, focusedNow, told));
+  }
+
+  private Optional<Taker> after(Taker taker, KeymapDiff.Edit edit, boolean onDesktop) {
+    Optional<Binding> was = edit.was().filter(b -> isOn(b, onDesktop));
+    Optional<Binding> now = edit.now().filter(b -> isOn(b, onDesktop));
+    boolean moved =
+        was.isPresent() && now.isPresent() && !was.get().context().equals(now.get().context());
+    boolean cameOn = edit.was().isPresent() && was.isEmpty() && now.isPresent();
+    if (moved || cameOn) {
+      return Optional.empty();
+    }
+    Optional<Binding> either = now.or(() -> was);
+    if (either.isEmpty()) {
+      return Optional.of(taker);
+    }
+    String context = either.get().context();
+    Scope scope = taker.heldContexts().get(context);
+    List<List<Physical>> gone = was.map(this::presses).orElse(List.of());
+    List<List<Physical>> come = now.map(this::presses).orElse(List.of());
+    if (scope == null || (was.isPresent() && now.isPresent() && gone.isEmpty())) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        taker.with(
+            context, scope.replacing(was, matched(gone), edit.environment(), now, matched(come))));
+  }
+
+  private boolean isOn(Binding b, boolean onDesktop) {
+    if (onDesktop) {
+      return !machine.switchedOff().contains(b.id())
+          && b.when().holds(machine.version(), machine.options());
+    }
+    return switch (machine.focus()) {
+      case Machine.Bare _ -> false;
+      case Machine.Running r -> b.when().holds(r.version(), r.options());
+      case Machine.Session s -> b.when().holds(s.version(), Set.of());
+    };
+  }
+
+  /** The presses of each member of a binding that can be typed here. */
+  List<List<Physical>> presses(Binding binding) {
+    return binding.gesture().expand().stream()
+        .flatMap(member -> Presses.physical(member, layout).stream())
+        .toList();
+  }
+
+  private List<List<Physical>> matched(List<List<Physical>> all) {
+    return all.stream().map(list -> list.stream().map(this::matched).toList()).toList();
+  }
+
+  private Station(
+      Station other, Catalog catalog, Taker desktop, Optional<Taker> focused, boolean sides) {
+    depth = other.depth;
+    machine = other.machine;
+    platform = other.platform;
+    layout = other.layout;
+    remapLayers = other.remapLayers;
+    remappings = other.remappings;
+    reservedLayer = other.reservedLayer;
+    typingLayer = other.typingLayer;
+    translation = other.translation;
+    reserved = other.reserved;
+    kept = other.kept;
+    sent = other.sent;
+    menus = other.menus;
+    this.catalog = catalog;
+    this.desktop = desktop;
+    this.focused = focused;
+    this.sides = sides;
+  }
+
+  /** What a press that comes to this machine is after its remaps; none where they drop it. */
+  Optional<Physical> remapped(Physical arriving) {
+    Physical press = arriving;
+    for (Remapping remapping : remappings) {
+      Remapping.Result result = remapping.apply(press);
+      if (result.out().isEmpty()) {
+        return Optional.empty();
+      }
+      press = result.out().get();
+      if (result.last()) {
+        break;
+      }
+    }
+    return Optional.of(press);
+  }
+
   private Map<String, Scope> scopes(Environment environment, Predicate<Binding> isOn) {
     Map<String, Scope> scopes = new LinkedHashMap<>();
     for (Binding binding : catalog.bindings(environment.id())) {

@@ -1,5 +1,6 @@
 package polydex.route;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import polydex.catalog.Environment.WhenBroken;
@@ -14,4 +15,16 @@ import polydex.catalog.Environment.WhenBroken;
  * @param whenBroken what happens to held steps of a sequence that does not go on
  */
 record Taker(
-    Layer layer, List<Scope> scopes, Map<String, Scope> heldContexts, WhenBroken whenBroken) {}
+    Layer layer, List<Scope> scopes, Map<String, Scope> heldContexts, WhenBroken whenBroken) {
+  /** The same with another scope for a context, wherever the one that it had is asked. */
+  Taker with(String context, Scope changed) {
+    Scope was = heldContexts.get(context);
+    Map<String, Scope> contexts = new LinkedHashMap<>(heldContexts);
+    contexts.put(context, changed);
+    return new Taker(
+        layer,
+        scopes.stream().map(s -> s.equals(was) ? changed : s).toList(),
+        contexts,
+        whenBroken);
+  }
+}

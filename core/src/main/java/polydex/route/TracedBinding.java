@@ -18,6 +18,7 @@ import polydex.route.Trace.Outcome;
  * @param tracer follows it, with the binding's context active
  * @param outcome what came of it at the end
  * @param alone whether nothing else came of it before, but what the opening presses do
+ * @param touches a bit for each press of it, as {@link Touched} counts them
  */
 public record TracedBinding(
     Layer layer,
@@ -28,13 +29,20 @@ public record TracedBinding(
     int opening,
     Tracer tracer,
     Outcome outcome,
-    boolean alone) {
+    boolean alone,
+    long touches) {
 
   /** Whether pressing it ends in its action, on the machine of its layer. */
   public boolean works() {
     return outcome instanceof Acted a
         && a.action().equals(binding.action())
         && a.layer().depth() == layer.depth();
+  }
+
+  /** The same where other bindings have changed that have nothing to do with it. */
+  TracedBinding with(Tracer other) {
+    return new TracedBinding(
+        layer, environment, binding, own, gesture, opening, other, outcome, alone, touches);
   }
 
   /** The way that it takes, followed anew. */

@@ -89,6 +89,19 @@ public final class Tracer {
     return new Tracer(this, setup, stations, at);
   }
 
+  /** The same after single bindings have changed; nothing where more has to be made anew. */
+  Optional<Tracer> after(World now, List<KeymapDiff.Edit> edits) {
+    List<Station> changed = new ArrayList<>();
+    for (Station station : stations) {
+      Optional<Station> after = station.after(now, edits);
+      if (after.isEmpty()) {
+        return Optional.empty();
+      }
+      changed.add(after.get());
+    }
+    return Optional.of(new Tracer(this, setup, List.copyOf(changed), List.of()));
+  }
+
   /** The setup that is traced. */
   public Setup setup() {
     return setup;
@@ -126,7 +139,11 @@ public final class Tracer {
 
   /** What comes of a gesture, in order, without the path; at a fraction of the cost. */
   public List<Outcome> results(Gesture gesture) {
-    return switch (Presses.of(gesture, layout())) {
+    return results(Presses.of(gesture, layout()));
+  }
+
+  List<Outcome> results(Presses presses) {
+    return switch (presses) {
       case Presses.Typable(List<Presses.Made> made) -> results(made);
       case Presses.Untypable(String reason) -> List.of(new Trace.Nothing(reason));
     };
