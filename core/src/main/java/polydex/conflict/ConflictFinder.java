@@ -6,7 +6,6 @@ import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -127,25 +126,25 @@ public final class ConflictFinder {
     Set<String> actions = new HashSet<>();
     Set<Side> stale = new HashSet<>();
     again.fresh().forEach(t -> actions.add(t.binding().action()));
+    again.freshAbsent().forEach(t -> actions.add(t.binding().action()));
     for (TracedBinding t : again.stale()) {
       actions.add(t.binding().action());
       stale.add(side(party(t)));
     }
     SetupTraces traces = again.traces();
-    Set<TracedBinding> exist = Collections.newSetFromMap(new IdentityHashMap<>());
-    traces.all().stream().filter(t -> actions.contains(t.binding().action())).forEach(exist::add);
-    List<TracedBinding> fresh = again.fresh().stream().filter(exist::contains).toList();
-    List<TracedBinding> absent = again.fresh().stream().filter(t -> !exist.contains(t)).toList();
     Set<String> asked = new HashSet<>(actions);
     traces
         .setup()
         .machines()
         .forEach(m -> m.own().forEach(own -> asked.add(own.action()))); // thin ones are all asked
-    Reach reach = new Reach(traces, asked::contains);
+    Reach reach = new Reach(traces, asked);
     ConflictFinder finder =
-        new ConflictFinder(traces, person, true, _ -> true, fresh, absent, reach);
+        new ConflictFinder(
+            traces, person, true, _ -> true, again.fresh(), again.freshAbsent(), reach);
     Map<Side, TracedBinding> losers = new HashMap<>();
-    exist.forEach(t -> losers.put(side(party(t)), t));
+    for (String action : actions) {
+      reach.bindings(action).forEach(t -> losers.put(side(party(t)), t));
+    }
     traces.absent().stream()
         .filter(t -> actions.contains(t.binding().action()))
         .forEach(t -> losers.put(side(party(t)), t));
@@ -282,7 +281,7 @@ public final class ConflictFinder {
         Layer at = layer(depth, Layer.Kind.SESSION);
         Outcome rest =
             withoutFirst(traced.gesture())
-                .map(g -> traced.tracer().results(g).getLast())
+                .map(g -> traces.tracer(traced).results(g).getLast())
                 .orElseGet(() -> new Nothing("The next step comes before it."));
         add(Kind.DELAYED_TAP, traced, Optional.empty(), at, rest);
         return;

@@ -44,7 +44,7 @@ final class FirstCause {
     this.traces = traces;
     this.loser = loser;
     this.layer = loser.layer();
-    this.trace = loser.trace();
+    this.trace = traces.trace(loser);
   }
 
   /** The cause, or none where the binding does what it says, or only a duplicate keeps it. */

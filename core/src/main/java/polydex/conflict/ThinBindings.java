@@ -79,11 +79,9 @@ final class ThinBindings {
   /** Each that has a fault, with it. */
   void forEach(BiConsumer<TracedBinding, Fault> each) {
     Map<String, Integer> gestures = new HashMap<>();
-    for (TracedBinding own : traces.all()) {
-      if (own.own()) {
-        int so = gestures.merge(own.layer().depth() + own.binding().action(), 1, Integer::sum);
-        fault(own, so).ifPresent(f -> each.accept(own, f));
-      }
+    for (TracedBinding own : traces.own()) {
+      int so = gestures.merge(own.layer().depth() + own.binding().action(), 1, Integer::sum);
+      fault(own, so).ifPresent(f -> each.accept(own, f));
     }
   }
 

@@ -28,7 +28,7 @@ final class TypedStrokes {
     if (!mayType(traces, traced.layer().depth(), first)) {
       return Optional.empty();
     }
-    return traced.trace().passages().stream()
+    return traces.trace(traced).passages().stream()
         .filter(p -> p.press() >= traced.opening() && p.layer().equals(traced.layer()))
         .findFirst()
         .flatMap(p -> typed(traces, p));

@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import polydex.boards.Layout;
@@ -59,17 +58,19 @@ public final class Reach {
 
   /** The reach in a setup that has been traced. */
   public Reach(SetupTraces traces) {
-    this(traces, _ -> true);
+    this(traces, traces.all());
   }
 
   /** The reach of some actions only, at less cost. */
-  public Reach(SetupTraces traces, Predicate<String> actions) {
+  public Reach(SetupTraces traces, Set<String> actions) {
+    this(traces, traces.of(actions));
+  }
+
+  private Reach(SetupTraces traces, List<TracedBinding> bindings) {
     this.traces = traces;
     this.effort = new StrokeEffort(traces.world().boards().get(traces.setup().board()));
-    for (TracedBinding t : traces.all()) {
-      if (actions.test(t.binding().action())) {
-        byAction.computeIfAbsent(t.binding().action(), _ -> new ArrayList<>()).add(t);
-      }
+    for (TracedBinding t : bindings) {
+      byAction.computeIfAbsent(t.binding().action(), _ -> new ArrayList<>()).add(t);
     }
   }
 
@@ -128,7 +129,8 @@ public final class Reach {
       boolean known = documented instanceof Presses.Typable t && t.list().equals(candidate);
       if (!needless
           && endsIn(
-              binding, known ? List.of(binding.outcome()) : binding.tracer().results(candidate))) {
+              binding,
+              known ? List.of(binding.outcome()) : traces.tracer(binding).results(candidate))) {
         Gesture gesture = written(binding, candidate, fingers);
         if (Presses.of(gesture, fingers) instanceof Presses.Typable(List<Made> made)
             && made.equals(candidate)) {
@@ -174,7 +176,7 @@ public final class Reach {
 
   /** What could be pressed, press by press; the layer's own machine says what it waits for. */
   private List<List<Made>> candidates(TracedBinding binding) {
-    List<Station> stations = binding.tracer().stations();
+    List<Station> stations = traces.tracer().stations();
     int depth = binding.layer().depth();
     if (!(Presses.of(binding.gesture(), stations.get(depth).layout)
         instanceof Presses.Typable(List<Made> wanted))) {

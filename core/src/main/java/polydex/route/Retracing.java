@@ -4,35 +4,33 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import polydex.boards.Layout;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
+import polydex.catalog.Context;
+import polydex.catalog.Environment;
 import polydex.catalog.MenuKeys;
 import polydex.keys.Gesture;
 
 /**
  * The traces of a setup after few bindings were changed, made from those before: only what an edit
- * can concern is traced anew, see {@link Touched}. O(bindings) to pass over the rest, with a small
- * constant; the result is the same as tracing all.
+ * can concern is traced anew, see {@link Touched}. Passing over the rest costs a bit test each; the
+ * result is the same as tracing all.
  *
  * @param traces of every binding
- * @param fresh those that were traced anew
+ * @param fresh those that were traced anew and exist
+ * @param freshAbsent those that were traced anew and do not exist in the versions of the setup
  * @param stale those of before that were traced anew or are gone
  */
-public record Retracing(SetupTraces traces, List<TracedBinding> fresh, List<TracedBinding> stale) {
-
-  /** Something that was traced, and whether it stands among what exists or what is absent. */
-  private static final class Lists {
-    final List<TracedBinding> all;
-    final List<TracedBinding> fresh = new ArrayList<>();
-    final List<TracedBinding> stale = new ArrayList<>();
-
-    Lists(int size) {
-      all = new ArrayList<>(size + 8);
-    }
-  }
+public record Retracing(
+    SetupTraces traces,
+    List<TracedBinding> fresh,
+    List<TracedBinding> freshAbsent,
+    List<TracedBinding> stale) {
 
   /**
    * The traces after a change of the keymaps.
@@ -47,7 +45,7 @@ public record Retracing(SetupTraces traces, List<TracedBinding> fresh, List<Trac
     }
     Optional<KeymapDiff> diff =
         KeymapDiff.of(was.catalog(), now.catalog(), before.setup().environments());
-    if (diff.isEmpty() || opensHolds(diff.get(), was.catalog(), now.catalog())) {
+    if (diff.isEmpty() || isInHolds(diff.get(), before.held())) {
       return Optional.empty();
     }
     List<KeymapDiff.Edit> edits = diff.get().edits();
@@ -58,44 +56,43 @@ public record Retracing(SetupTraces traces, List<TracedBinding> fresh, List<Trac
   }
 
   /** What is within holds is traced behind what opens it, which then may be another one. */
-  private static boolean opensHolds(KeymapDiff diff, Catalog was, Catalog now) {
-    Set<String> environments = new HashSet<>();
-    diff.edits().forEach(e -> environments.add(e.environment()));
-    Set<String> held = new HashSet<>();
-    for (String environment : environments) {
-      for (Catalog catalog : List.of(was, now)) {
-        for (Binding b : catalog.bindings(environment)) {
-          b.heldContext().ifPresent(c -> held.add(environment + " " + c));
+  private static boolean isInHolds(KeymapDiff diff, Set<String> held) {
+    for (KeymapDiff.Edit edit : diff.edits()) {
+      List<Binding> both = new ArrayList<>(edit.was().stream().toList());
+      edit.now().ifPresent(both::add);
+      for (Binding b : both) {
+        if (b.heldContext().isPresent() || held.contains(edit.environment() + " " + b.context())) {
+          return true;
         }
       }
     }
-    return diff.edits().stream()
-        .anyMatch(
-            e ->
-                e.was().or(e::now).stream().anyMatch(b -> isHeld(b, e.environment(), held))
-                    || e.now().stream().anyMatch(b -> isHeld(b, e.environment(), held)));
+    return false;
   }
 
-  private static boolean isHeld(Binding b, String environment, Set<String> held) {
-    return b.heldContext().isPresent() || held.contains(environment + " " + b.context());
-  }
-
-  @SuppressWarnings("ReferenceEquality") // tracers and bindings that are shared are the same
+  @SuppressWarnings("ReferenceEquality") // bindings and layers that are shared are the same
   private static final class Work {
     private final SetupTraces before;
+    private final SetupTraces tracing;
     private final World now;
-    private final Tracer tracer;
+    private Signs signs;
     private final Touched touched;
+    private final Optional<Set<String>> contexts;
     private final IdentityHashMap<Binding, KeymapDiff.Edit> edited = new IdentityHashMap<>();
     private final List<KeymapDiff.Edit> added = new ArrayList<>();
-    private final IdentityHashMap<Tracer, Tracer> tracers = new IdentityHashMap<>();
+    private final List<TracedBinding> all;
+    private final List<TracedBinding> absent;
+    private final List<TracedBinding> stale = new ArrayList<>();
     private final Layout fingers;
 
     Work(SetupTraces before, World now, Tracer tracer, List<KeymapDiff.Edit> edits) {
       this.before = before;
       this.now = now;
-      this.tracer = tracer;
+      this.signs = before.signs();
+      this.all = new ArrayList<>(before.all());
+      this.absent = new ArrayList<>(before.absent());
+      this.tracing = new SetupTraces(now, tracer, all, absent, before.held(), before.signs());
       this.touched = new Touched(tracer.stations(), edits);
+      this.contexts = concernedContexts(before.setup(), now.catalog(), edits);
       this.fingers = tracer.layout();
       for (KeymapDiff.Edit edit : edits) {
         edit.was().ifPresentOrElse(b -> edited.put(b, edit), () -> added.add(edit));
@@ -103,82 +100,133 @@ public record Retracing(SetupTraces traces, List<TracedBinding> fresh, List<Trac
     }
 
     Optional<Retracing> done() {
-      Lists all = new Lists(before.all().size());
-      Lists absent = new Lists(before.absent().size());
-      if (!go(before.all(), all, true) || !go(before.absent(), absent, false)) {
-        return Optional.empty();
-      }
-      all.fresh.addAll(absent.fresh);
-      all.stale.addAll(absent.stale);
-      return Optional.of(
-          new Retracing(new SetupTraces(now, tracer, all.all, absent.all), all.fresh, all.stale));
+      List<TracedBinding> fresh = new ArrayList<>();
+      List<TracedBinding> freshAbsent = new ArrayList<>();
+      return go(all, fresh, true) && go(absent, freshAbsent, false)
+          ? Optional.of(
+              new Retracing(
+                  new SetupTraces(now, tracing.tracer(), all, absent, before.held(), signs),
+                  fresh,
+                  freshAbsent,
+                  stale))
+          : Optional.empty();
     }
 
-    private boolean go(List<TracedBinding> from, Lists to, boolean exist) {
+    /** Goes through a list and brings it up to date in its place; whether that could be done. */
+    private boolean go(List<TracedBinding> list, List<TracedBinding> fresh, boolean exist) {
+      TreeMap<Integer, List<TracedBinding>> instead = new TreeMap<>();
       Set<String> replaced = new HashSet<>();
-      for (int i = 0; i < from.size(); i++) {
-        TracedBinding t = from.get(i);
+      List<Integer> places = new ArrayList<>();
+      (exist ? before.signs() : Signs.of(list)).touching(touched.bits(), places::add);
+      for (int i : places) {
+        TracedBinding t = list.get(i);
         KeymapDiff.Edit edit = t.own() ? null : edited.get(t.binding());
         if (edit != null) {
-          to.stale.add(t);
-          boolean first = replaced.add(t.layer().depth() + " " + t.binding().id());
+          stale.add(t);
           if (edit.now().isPresent() && exists(t, edit.now().get()) != exist) {
             return false;
           }
-          if (first && edit.now().isPresent()) {
-            fresh(t, edit.now().get(), to);
-          }
-        } else if (concerns(t)) {
-          to.stale.add(t);
-          TracedBinding again =
-              SetupTraces.traced(
-                  with(t),
-                  t.layer(),
-                  t.environment(),
-                  t.binding(),
-                  t.own(),
-                  t.gesture(),
-                  t.opening());
-          to.fresh.add(again);
-          to.all.add(again);
+          boolean first = replaced.add(t.layer().depth() + " " + t.binding().id());
+          instead.put(i, first && edit.now().isPresent() ? traced(t, edit.now().get()) : List.of());
+        } else if (isWhereItCounts(t) && touched.concerns(t, fingers, layout(t.layer().depth()))) {
+          stale.add(t);
+          instead.put(
+              i,
+              List.of(
+                  tracing.traced(
+                      t.active(),
+                      t.layer(),
+                      t.environment(),
+                      t.binding(),
+                      t.own(),
+                      t.gesture(),
+                      t.opening())));
+        }
+      }
+      if (!added.isEmpty() && !add(list, instead, exist)) {
+        return false;
+      }
+      if (exist) {
+        signs = before.signs().replacing(instead);
+      }
+      for (var e : instead.entrySet()) {
+        TracedBinding there = list.get(e.getKey());
+        e.getValue().stream().filter(t -> t != there).forEach(fresh::add);
+      }
+      for (var e : instead.descendingMap().entrySet()) {
+        List<TracedBinding> now = e.getValue();
+        if (now.size() == 1) {
+          list.set(e.getKey(), now.getFirst());
         } else {
-          to.all.add(t.with(with(t)));
-        }
-        if (!added.isEmpty() && endsSection(from, i) && !addHere(t, to, exist)) {
-          return false;
+          list.remove((int) e.getKey());
+          list.addAll(e.getKey(), now);
         }
       }
-      return added.isEmpty() || !exist || hasPlaceForAll(from);
+      return true;
     }
 
-    private boolean concerns(TracedBinding t) {
-      return touched.concerns(t, fingers, tracer.stations().get(t.layer().depth()).layout);
+    private Layout layout(int depth) {
+      return tracing.tracer().stations().get(depth).layout;
     }
 
-    /** The tracer with the same contexts active. */
-    private Tracer with(TracedBinding t) {
-      if (t.tracer() == before.tracer()) {
-        return tracer;
+    /**
+     * Of the focused application the contexts in which an edit is active, where every edit is of
+     * its bindings: what is traced in another one never meets them. None where that is not so, or
+     * where contexts can be active side by side.
+     */
+    private static Optional<Set<String>> concernedContexts(
+        Setup setup, Catalog catalog, List<KeymapDiff.Edit> edits) {
+      if (!(setup.innermost().focus() instanceof Machine.Running r) || r.contexts().size() > 1) {
+        return Optional.empty();
       }
-      return tracers.computeIfAbsent(
-          t.tracer(),
-          old ->
-              old.setup().innermost().focus() instanceof Machine.Running r
-                  ? tracer.withContexts(r.contexts())
-                  : tracer);
+      long places = setup.environments().stream().filter(r.application()::equals).count();
+      Environment application = catalog.environment(r.application()).orElseThrow();
+      boolean others =
+          edits.stream().anyMatch(e -> !e.environment().equals(application.id()))
+              || places != 1
+              || setup.machines().stream()
+                      .filter(m -> m.application().filter(application.id()::equals).isPresent())
+                      .count()
+                  != 1
+              || application.contexts().stream().anyMatch(c -> !c.together().isEmpty());
+      if (others) {
+        return Optional.empty();
+      }
+      Set<String> edited = new HashSet<>();
+      edits.forEach(e -> edited.add(e.was().or(e::now).orElseThrow().context()));
+      if (edited.contains(Context.ANYWHERE.id())) {
+        return Optional.empty();
+      }
+      Set<String> concerned = new HashSet<>(edited);
+      for (Context c : application.contexts()) { // parents before their children
+        if (c.parent().filter(concerned::contains).isPresent()) {
+          concerned.add(c.id());
+        }
+      }
+      return Optional.of(concerned);
     }
 
-    private void fresh(TracedBinding like, Binding binding, Lists to) {
-      Tracer with =
-          like.tracer() == before.tracer() || like.binding().context().equals(binding.context())
-              ? with(like)
-              : tracer.withContexts(List.of(binding.context()));
+    private boolean isWhereItCounts(TracedBinding t) {
+      return contexts.isEmpty()
+          || t.active()
+              .map(contexts.get()::contains)
+              .orElseGet(
+                  () ->
+                      before.setup().innermost().focus() instanceof Machine.Running r
+                          && r.contexts().stream().anyMatch(contexts.get()::contains));
+    }
+
+    private List<TracedBinding> traced(TracedBinding like, Binding binding) {
+      Optional<String> active =
+          like.layer().kind() == Layer.Kind.APPLICATION
+              ? Optional.of(binding.context())
+              : Optional.empty();
+      List<TracedBinding> found = new ArrayList<>();
       for (Gesture member : binding.gesture().expand()) {
-        TracedBinding t =
-            SetupTraces.traced(with, like.layer(), like.environment(), binding, false, member, 0);
-        to.fresh.add(t);
-        to.all.add(t);
+        found.add(
+            tracing.traced(active, like.layer(), like.environment(), binding, false, member, 0));
       }
+      return found;
     }
 
     private boolean exists(TracedBinding like, Binding binding) {
@@ -193,81 +241,57 @@ public record Retracing(SetupTraces traces, List<TracedBinding> fresh, List<Trac
       };
     }
 
+    /** Puts new bindings behind the last of their keymap, wherever it stands in the setup. */
+    private boolean add(
+        List<TracedBinding> list, Map<Integer, List<TracedBinding>> instead, boolean exist) {
+      for (KeymapDiff.Edit edit : added) {
+        Binding binding = edit.now().orElseThrow();
+        int places = 0;
+        for (int i = 0; i < list.size(); i++) {
+          TracedBinding t = list.get(i);
+          if (t.environment().equals(edit.environment()) && endsSection(list, i)) {
+            places++;
+            if (exists(t, binding) == exist && !isSwitchedOff(t, binding)) {
+              List<TracedBinding> more = new ArrayList<>(instead.getOrDefault(i, List.of(t)));
+              more.addAll(traced(t, binding));
+              instead.put(i, more);
+            } else if (exist && !isSwitchedOff(t, binding)) {
+              return false; // it belongs to the absent ones, whose list may have no such place
+            }
+          }
+        }
+        if (exist && places != places(edit.environment())) {
+          return false;
+        }
+      }
+      return true;
+    }
+
+    /** How many keymaps of an environment a setup has. */
+    private int places(String environment) {
+      int places = 0;
+      for (Machine m : before.setup().machines()) {
+        places += m.platform().equals(environment) ? 1 : 0;
+        places += m.application().filter(environment::equals).isPresent() ? 1 : 0;
+      }
+      return places;
+    }
+
     /** Whether the bindings of a layer's keymap end here. */
-    private static boolean endsSection(List<TracedBinding> from, int i) {
-      TracedBinding t = from.get(i);
+    private static boolean endsSection(List<TracedBinding> list, int i) {
+      TracedBinding t = list.get(i);
       if (t.own() || MenuKeys.isOne(t.binding())) {
         return false;
       }
-      return i + 1 == from.size()
-          || !from.get(i + 1).layer().equals(t.layer())
-          || MenuKeys.isOne(from.get(i + 1).binding());
-    }
-
-    private boolean addHere(TracedBinding last, Lists to, boolean exist) {
-      for (KeymapDiff.Edit edit : added) {
-        Binding binding = edit.now().orElseThrow();
-        if (!edit.environment().equals(last.environment()) || isSwitchedOff(last, binding)) {
-          continue;
-        }
-        if (exists(last, binding) != exist) {
-          if (!exist) {
-            continue;
-          }
-          return false;
-        }
-        if (last.layer().kind() == Layer.Kind.APPLICATION) {
-          Tracer with = tracer.withContexts(List.of(binding.context()));
-          for (Gesture member : binding.gesture().expand()) {
-            TracedBinding t =
-                SetupTraces.traced(
-                    with, last.layer(), last.environment(), binding, false, member, 0);
-            to.fresh.add(t);
-            to.all.add(t);
-          }
-        } else {
-          fresh(last, binding, to);
-        }
-      }
-      return true;
+      return i + 1 == list.size()
+          || list.get(i + 1).layer() != t.layer()
+          || MenuKeys.isOne(list.get(i + 1).binding());
     }
 
     private boolean isSwitchedOff(TracedBinding last, Binding binding) {
+      Machine machine = before.setup().machines().get(last.layer().depth());
       return last.layer().kind() == Layer.Kind.DESKTOP
-          && before
-              .setup()
-              .machines()
-              .get(last.layer().depth())
-              .switchedOff()
-              .contains(binding.id());
-    }
-
-    /** A keymap that had no binding yet has no end behind which one could be added. */
-    private boolean hasPlaceForAll(List<TracedBinding> from) {
-      for (KeymapDiff.Edit edit : added) {
-        List<Machine> machines = before.setup().machines();
-        for (int depth = 0; depth < machines.size(); depth++) {
-          int at = depth;
-          boolean isHere =
-              machines.get(depth).platform().equals(edit.environment())
-                  || machines
-                      .get(depth)
-                      .application()
-                      .filter(edit.environment()::equals)
-                      .isPresent();
-          if (isHere
-              && from.stream()
-                  .noneMatch(
-                      t ->
-                          t.layer().depth() == at
-                              && !t.own()
-                              && !MenuKeys.isOne(t.binding())
-                              && t.environment().equals(edit.environment()))) {
-            return false;
-          }
-        }
-      }
-      return true;
+          && machine.switchedOff().contains(binding.id());
     }
   }
 }

@@ -3,14 +3,17 @@ package polydex.route;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
-import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
+import java.util.function.IntPredicate;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import polydex.boards.Presses;
 import polydex.catalog.Binding;
 import polydex.catalog.Environment;
@@ -36,17 +39,74 @@ public final class SetupTraces {
   private final List<TracedBinding> all;
   private final List<TracedBinding> absent;
 
-  SetupTraces(World world, Tracer tracer, List<TracedBinding> all, List<TracedBinding> absent) {
+  /** With one context of the focused application active. */
+  private final Map<String, Tracer> tracers = new ConcurrentHashMap<>();
+
+  /** Made when first asked for; whoever makes it makes the same. */
+  private volatile @Nullable Signs signs;
+
+  /** The contexts that only holds open, each behind its environment. */
+  private final Set<String> held;
+
+  SetupTraces(
+      World world,
+      Tracer tracer,
+      List<TracedBinding> all,
+      List<TracedBinding> absent,
+      Set<String> held,
+      Signs signs) {
     this.world = world;
     this.setup = tracer.setup();
     this.tracer = tracer;
     this.all = all;
     this.absent = absent;
+    this.held = held;
+    this.signs = signs;
+  }
+
+  /** What is asked of all bindings one after the other. */
+  Signs signs() {
+    Signs made = signs;
+    if (made == null) {
+      made = Signs.of(all);
+      signs = made;
+    }
+    return made;
+  }
+
+  /** The bindings of some actions, in their order. */
+  public List<TracedBinding> of(Set<String> actions) {
+    IntPredicate may = signs().mayBeFor(actions);
+    List<TracedBinding> found = new ArrayList<>();
+    for (int i = 0; i < all.size(); i++) {
+      if (may.test(i) && actions.contains(all.get(i).binding().action())) {
+        found.add(all.get(i));
+      }
+    }
+    return found;
+  }
+
+  /** The bindings of the user's own, in their order. */
+  public List<TracedBinding> own() {
+    List<TracedBinding> found = new ArrayList<>();
+    Signs made = signs();
+    for (int i = 0; i < all.size(); i++) {
+      if (made.own(i)) {
+        found.add(all.get(i));
+      }
+    }
+    return found;
+  }
+
+  /** The contexts of keymaps that only holds open, each behind its environment and a space. */
+  Set<String> held() {
+    return held;
   }
 
   private SetupTraces(Setup setup, World world) {
     this.all = new ArrayList<>();
     this.absent = new ArrayList<>();
+    this.held = new HashSet<>();
     this.setup = setup;
     this.world = world;
     this.tracer = Tracer.of(setup, world);
@@ -55,13 +115,19 @@ public final class SetupTraces {
       Machine machine = machines.get(depth);
       Layer desktop = layer(depth, Layer.Kind.DESKTOP);
       for (Binding binding : machine.own()) {
-        add(all, tracer, desktop, machine.platform(), binding, true);
+        add(all, Optional.empty(), desktop, machine.platform(), binding, true);
       }
       List<Binding> on =
           world.catalog().bindings(machine.platform()).stream()
               .filter(b -> !machine.switchedOff().contains(b.id()))
               .toList();
-      addKeymap(_ -> tracer, desktop, machine.platform(), on, machine.version(), machine.options());
+      addKeymap(
+          _ -> Optional.empty(),
+          desktop,
+          machine.platform(),
+          on,
+          machine.version(),
+          machine.options());
       addFocused(depth, machine);
     }
   }
@@ -73,6 +139,20 @@ public final class SetupTraces {
    */
   public static SetupTraces of(Setup setup, World world) {
     return new SetupTraces(setup, world);
+  }
+
+  /** Follows gestures as they are pressed where a binding holds: with its context active. */
+  public Tracer tracer(TracedBinding traced) {
+    return traced.active().map(this::tracerIn).orElse(tracer);
+  }
+
+  /** The way that a binding's gesture takes, followed anew. */
+  public Trace trace(TracedBinding traced) {
+    return tracer(traced).trace(traced.gesture());
+  }
+
+  private Tracer tracerIn(String context) {
+    return tracers.computeIfAbsent(context, c -> tracer.withContexts(List.of(c)));
   }
 
   /** The tracer of the setup. */
@@ -119,10 +199,9 @@ public final class SetupTraces {
     switch (machine.focus()) {
       case Machine.Bare _ -> {}
       case Machine.Running r -> {
-        Map<String, Tracer> tracers = new HashMap<>();
         Layer layer = layer(depth, Layer.Kind.APPLICATION);
         addKeymap(
-            context -> tracers.computeIfAbsent(context, c -> tracer.withContexts(List.of(c))),
+            Optional::of,
             layer,
             r.application(),
             world.catalog().bindings(r.application()),
@@ -130,12 +209,12 @@ public final class SetupTraces {
             r.options());
         Environment application = world.catalog().environment(r.application()).orElseThrow();
         for (Binding key : MenuKeys.of(application, tracer.stations().get(depth).platform)) {
-          add(all, tracer, layer, r.application(), key, false);
+          add(all, Optional.empty(), layer, r.application(), key, false);
         }
       }
       case Machine.Session s ->
           addKeymap(
-              _ -> tracer,
+              _ -> Optional.empty(),
               layer(depth, Layer.Kind.SESSION),
               s.application(),
               world.catalog().bindings(s.application()),
@@ -145,7 +224,7 @@ public final class SetupTraces {
   }
 
   private void addKeymap(
-      Function<String, Tracer> tracers,
+      Function<String, Optional<String>> active,
       Layer layer,
       String environmentId,
       List<Binding> bindings,
@@ -157,51 +236,57 @@ public final class SetupTraces {
       if (binding.heldContext().isPresent() && binding.when().holds(version, options)) {
         openers.putIfAbsent(binding.heldContext().get(), binding);
       }
+      if (binding.heldContext().isPresent()) {
+        held.add(environmentId + " " + binding.heldContext().get());
+      }
     }
     for (Binding binding : bindings) {
       List<TracedBinding> into = binding.when().holds(version, options) ? all : absent;
       Binding opener = openers.get(binding.context());
       if (opener == null) {
-        add(into, tracers.apply(binding.context()), layer, environmentId, binding, false);
+        add(into, active.apply(binding.context()), layer, environmentId, binding, false);
       } else if (environment.context(opener.context()).isPresent()) {
-        addInner(into, tracers.apply(opener.context()), layer, environmentId, opener, binding);
+        addInner(into, active.apply(opener.context()), layer, environmentId, opener, binding);
       }
     }
   }
 
-  private static void add(
+  private void add(
       List<TracedBinding> into,
-      Tracer with,
+      Optional<String> active,
       Layer layer,
       String environment,
       Binding binding,
       boolean own) {
     for (Gesture member : binding.gesture().expand()) {
-      into.add(traced(with, layer, environment, binding, own, member, 0));
+      into.add(traced(active, layer, environment, binding, own, member, 0));
     }
   }
 
-  private static void addInner(
+  private void addInner(
       List<TracedBinding> into,
-      Tracer with,
+      Optional<String> active,
       Layer layer,
       String environment,
       Binding opener,
       Binding binding) {
     for (Gesture member : binding.gesture().expand()) {
       inside(opener.gesture().expand().getFirst(), member)
-          .ifPresent(whole -> into.add(traced(with, layer, environment, binding, false, whole, 1)));
+          .ifPresent(
+              whole -> into.add(traced(active, layer, environment, binding, false, whole, 1)));
     }
   }
 
-  static TracedBinding traced(
-      Tracer with,
+  /** A binding followed in these traces. */
+  TracedBinding traced(
+      Optional<String> active,
       Layer layer,
       String environment,
       Binding binding,
       boolean own,
       Gesture gesture,
       int opening) {
+    Tracer with = active.map(this::tracerIn).orElse(tracer);
     Presses presses = Presses.of(gesture, with.layout());
     List<Outcome> results = with.results(presses);
     return new TracedBinding(
@@ -211,7 +296,7 @@ public final class SetupTraces {
         own,
         gesture,
         opening,
-        with,
+        active,
         results.getLast(),
         results.size() == 1 + opening,
         Touched.bits(presses, gesture, with.layout(), with.stations().get(layer.depth()).layout));

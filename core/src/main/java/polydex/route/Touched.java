@@ -47,6 +47,8 @@ final class Touched {
           for (List<Physical> list : at.presses(binding)) {
             touch(stations, depth, list.getFirst());
           }
+          // What can't be pressed there is still a binding that has changed.
+          stations.getFirst().presses(binding).forEach(list -> presses.add(plain(list.getFirst())));
         }
       }
     }
@@ -68,6 +70,11 @@ final class Touched {
                 : arriving;
       }
     }
+  }
+
+  /** A bit for each press that counts. */
+  long bits() {
+    return bits;
   }
 
   /** Whether a binding can be concerned. */

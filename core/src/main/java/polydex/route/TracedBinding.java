@@ -1,5 +1,6 @@
 package polydex.route;
 
+import java.util.Optional;
 import polydex.catalog.Binding;
 import polydex.keys.Gesture;
 import polydex.route.Trace.Acted;
@@ -15,7 +16,8 @@ import polydex.route.Trace.Outcome;
  * @param gesture what is pressed: the binding's, or one member of its family; inner steps of a hold
  *     behind the stroke that opens it
  * @param opening how many presses of it only open the hold in which the binding's own are made
- * @param tracer follows it, with the binding's context active
+ * @param active the context of the focused application that is active while it is pressed; none
+ *     where those of the setup are
  * @param outcome what came of it at the end
  * @param alone whether nothing else came of it before, but what the opening presses do
  * @param touches a bit for each press of it, as {@link Touched} counts them
@@ -27,7 +29,7 @@ public record TracedBinding(
     boolean own,
     Gesture gesture,
     int opening,
-    Tracer tracer,
+    Optional<String> active,
     Outcome outcome,
     boolean alone,
     long touches) {
@@ -37,16 +39,5 @@ public record TracedBinding(
     return outcome instanceof Acted a
         && a.action().equals(binding.action())
         && a.layer().depth() == layer.depth();
-  }
-
-  /** The same where other bindings have changed that have nothing to do with it. */
-  TracedBinding with(Tracer other) {
-    return new TracedBinding(
-        layer, environment, binding, own, gesture, opening, other, outcome, alone, touches);
-  }
-
-  /** The way that it takes, followed anew. */
-  public Trace trace() {
-    return tracer.trace(gesture);
   }
 }

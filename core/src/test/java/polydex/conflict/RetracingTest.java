@@ -65,7 +65,7 @@ class RetracingTest {
                         t.gesture(),
                         t.outcome(),
                         t.alone(),
-                        t.tracer().setup().innermost().focus()))
+                        t.active()))
         .toList();
   }
 

@@ -67,7 +67,8 @@ class RandomSetupsTest {
             (action, ways) ->
                 assertThat(ways)
                     .isNotEmpty()
-                    .allMatch(w -> w.trace().does(action) && w.binding().action().equals(action)));
+                    .allMatch(
+                        w -> traces.trace(w).does(action) && w.binding().action().equals(action)));
     long working = traces.all().stream().filter(TracedBinding::works).count();
     assertThat(traces.reach().values().stream().mapToInt(List::size).sum()).isEqualTo(working);
   }

@@ -142,7 +142,7 @@ class ReachReferenceTest {
     Reach reach = new Reach(traces);
     for (TracedBinding t : traces.all()) {
       for (Reach.Way way : reach.of(t)) {
-        Trace trace = t.tracer().trace(way.gesture());
+        Trace trace = traces.tracer(t).trace(way.gesture());
         assertThat(trace.does(t.binding().action())).isTrue();
         assertThat(trace.acted().orElseThrow().layer()).isEqualTo(t.layer());
       }

@@ -290,8 +290,10 @@ final class ActionDetail extends VBox {
           marked("%d of %d work in this setup".formatted(works, here.size()), "notch"));
     }
     String why =
-        here.getFirst()
-            .trace()
+        analysis
+            .orElseThrow()
+            .traces()
+            .trace(here.getFirst())
             .acted()
             .map(a -> "taken by " + a.layer().title() + " in this setup")
             .orElse("does nothing in this setup");

@@ -98,7 +98,10 @@ final class WaysTo {
                             .ifPresent(
                                 r -> {
                                   desk.keys().close();
-                                  follow.accept(new Followed(r.gesture(), r.binding().tracer()));
+                                  follow.accept(
+                                      new Followed(
+                                          r.gesture(),
+                                          analysis.get().traces().tracer(r.binding())));
                                 }))));
     desk.analyst()
         .look(

@@ -43,7 +43,7 @@ public record Analysis(
                     && t.environment().equals(party.environment())
                     && t.layer().depth() == party.depth())
         .findFirst()
-        .map(TracedBinding::tracer)
+        .map(traces::tracer)
         .orElseGet(traces::tracer);
   }
 }

@@ -1,6 +1,7 @@
 package polydex.desktop.state;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
@@ -15,10 +16,12 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import polydex.catalog.GestureIndex;
 import polydex.catalog.GestureSearch;
 import polydex.catalog.Hooks;
+import polydex.conflict.Conflict;
 import polydex.conflict.ConflictFinder;
 import polydex.conflict.Person;
 import polydex.conflict.Severity;
 import polydex.recall.Material;
+import polydex.route.Retracing;
 import polydex.route.Setup;
 import polydex.route.SetupTraces;
 import polydex.workspace.Workspace;
@@ -32,6 +35,14 @@ public final class Analyst implements AutoCloseable {
   private final ReadOnlyObjectWrapper<Optional<Analysis>> found =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final AtomicLong newest = new AtomicLong();
+
+  /** What was found out last, and for whom, from which the next goes on; the worker's own. */
+  private record Last(Analysis analysis, Person person) {}
+
+  private Optional<Last> last = Optional.empty();
+
+  private Map<String, Double> uses = Map.of();
+  private Person person = Person.of(_ -> Severity.UNKNOWN_USES_PER_DAY);
   private final ExecutorService worker =
       Executors.newSingleThreadExecutor(Thread.ofPlatform().name("analysis").daemon().factory());
 
@@ -50,13 +61,21 @@ public final class Analyst implements AutoCloseable {
     return found.getReadOnlyProperty();
   }
 
-  /** How bad conflicts are for whoever has this file. */
+  /**
+   * How bad conflicts are for whoever has this file; the same person as before while their habits
+   * are the same. On the interface thread.
+   */
   public Person person() {
     Map<String, Double> usesPerDay = new HashMap<>();
     for (String action : session.habits().byPointerUses()) {
       session.habits().usesPerDay(action).ifPresent(u -> usesPerDay.put(action, u));
     }
-    return Person.of(a -> usesPerDay.getOrDefault(a, Severity.UNKNOWN_USES_PER_DAY));
+    if (!usesPerDay.equals(uses)) {
+      uses = Map.copyOf(usesPerDay);
+      Map<String, Double> known = uses;
+      person = Person.of(a -> known.getOrDefault(a, Severity.UNKNOWN_USES_PER_DAY));
+    }
+    return person;
   }
 
   /**
@@ -111,17 +130,30 @@ public final class Analyst implements AutoCloseable {
         });
   }
 
-  private static Analysis analyse(Workspace workspace, Setup setup, Person person) {
-    SetupTraces traces = SetupTraces.of(setup, workspace.world());
-    return new Analysis(
-        workspace,
-        traces,
-        ConflictFinder.find(traces, person),
-        traces.reach(),
-        GestureSearch.of(workspace.catalog(), traces.tracer().layout()),
-        new Hooks(workspace.catalog(), workspace.environmentsInUse()),
-        Material.of(workspace.world(), traces, workspace.setups().values()),
-        GestureIndex.of(workspace.catalog(), traces.tracer().layout()));
+  private Analysis analyse(Workspace workspace, Setup setup, Person person) {
+    Optional<Retracing> again =
+        last.filter(l -> l.analysis().traces().setup().equals(setup))
+            .flatMap(l -> Retracing.of(l.analysis().traces(), workspace.world()));
+    SetupTraces traces =
+        again.map(Retracing::traces).orElseGet(() -> SetupTraces.of(setup, workspace.world()));
+    // The conflicts of before are of use only where the person's habits are the same.
+    List<Conflict> conflicts =
+        again
+            .filter(_ -> last.orElseThrow().person().equals(person))
+            .map(a -> ConflictFinder.after(last.orElseThrow().analysis().conflicts(), a, person))
+            .orElseGet(() -> ConflictFinder.find(traces, person));
+    Analysis found =
+        new Analysis(
+            workspace,
+            traces,
+            conflicts,
+            traces.reach(),
+            GestureSearch.of(workspace.catalog(), traces.tracer().layout()),
+            new Hooks(workspace.catalog(), workspace.environmentsInUse()),
+            Material.of(workspace.world(), traces, workspace.setups().values()),
+            GestureIndex.of(workspace.catalog(), traces.tracer().layout()));
+    last = Optional.of(new Last(found, person));
+    return found;
   }
 
   @Override
