@@ -50,8 +50,11 @@ public final class ConflictFinder {
 
   private record Place(Layer layer, boolean own, String context, List<Physical> presses) {}
 
+  /** By severity; of the same one by the action, since making identities takes longer. */
   private static final Comparator<Conflict> WORST_FIRST =
-      Comparator.<Conflict>comparingInt(c -> -c.severity()).thenComparing(Conflict::id);
+      Comparator.<Conflict>comparingInt(c -> -c.severity())
+          .thenComparing(c -> c.loser().action())
+          .thenComparing(Conflict::id);
 
   private final World world;
   private final Catalog catalog;
@@ -90,11 +93,16 @@ public final class ConflictFinder {
     this.person = person;
     this.reach = reach;
     Board board = world.boards().get(traces.setup().board());
-    for (Key key : Key.values()) {
-      if (!board.has(key) && board.withFn(key).isPresent()) {
-        onlyWithFn.add(key);
-      }
-    }
+    Set<Key> keys = EnumSet.noneOf(Key.class);
+    board.places().forEach(p -> keys.add(p.key()));
+    board
+        .fn()
+        .forEach(
+            (pressed, given) -> {
+              if (keys.contains(pressed) && !keys.contains(given)) {
+                onlyWithFn.add(given);
+              }
+            });
   }
 
   /** The conflicts, the worst first. */
@@ -231,12 +239,7 @@ public final class ConflictFinder {
     }
     Map<String, Conflict> byId = new LinkedHashMap<>();
     found.forEach(c -> byId.putIfAbsent(c.id(), c));
-    return byId.entrySet().stream()
-        .sorted(
-            Comparator.comparingInt((Map.Entry<String, Conflict> e) -> -e.getValue().severity())
-                .thenComparing(Map.Entry.comparingByKey()))
-        .map(Map.Entry::getValue)
-        .toList();
+    return byId.values().stream().sorted(WORST_FIRST).toList();
   }
 
   private static boolean differ(TracedBinding a, TracedBinding b) {
