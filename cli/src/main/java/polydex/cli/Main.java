@@ -26,7 +26,8 @@ import polydex.files.FileProblem;
       LayoutCommand.class,
       KeymapCommand.class,
       CompareCommand.class,
-      DrillCommand.class
+      DrillCommand.class,
+      MouseCommand.class
     },
     synopsisSubcommandLabel = "COMMAND",
     mixinStandardHelpOptions = true,

@@ -68,13 +68,20 @@ final class Source {
 
   /** Uses a working day of each action, from the log. */
   ToDoubleFunction<String> usesPerDay(Workspace workspace) throws FileProblem {
-    List<Use> uses = new ArrayList<>();
     if (choice.world != null) {
       return _ -> Severity.UNKNOWN_USES_PER_DAY;
     }
-    if (choice.file == null) {
+    Habits habits = new Habits(DemoHistory.ZONE);
+    uses(workspace).forEach(habits::add);
+    return action -> habits.usesPerDay(action).orElse(Severity.UNKNOWN_USES_PER_DAY);
+  }
+
+  /** The mouse log, the oldest first; empty for a world without one. */
+  List<Use> uses(Workspace workspace) throws FileProblem {
+    List<Use> uses = new ArrayList<>();
+    if (choice.demo) {
       uses.addAll(DemoHistory.of(workspace).uses());
-    } else {
+    } else if (choice.file != null) {
       withStore(
           choice.file,
           store -> {
@@ -82,9 +89,7 @@ final class Source {
             return uses.size();
           });
     }
-    Habits habits = new Habits(DemoHistory.ZONE);
-    uses.forEach(habits::add);
-    return action -> habits.usesPerDay(action).orElse(Severity.UNKNOWN_USES_PER_DAY);
+    return uses;
   }
 
   <T> T withStore(Path file, StoreWork<T> work) throws FileProblem {

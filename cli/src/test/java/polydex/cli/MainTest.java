@@ -15,12 +15,15 @@ import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import picocli.CommandLine.Command;
 import polydex.files.demo.DemoHistory;
 import polydex.files.store.Store;
 
@@ -407,5 +410,37 @@ class MainTest {
     JsonNode answer = run(line.split(" ")).json();
     assertThat(answer).isNotEmpty();
     assertThat(rules.validate(answer)).isEmpty();
+  }
+
+  @Test
+  void whatRemainsToBeReplacedIsListedByItsCost() throws Exception {
+    JsonNode rows = run("mouse", "remaining", "--demo", "--json").json();
+    Set<String> kinds = new HashSet<>();
+    double before = Double.MAX_VALUE;
+    double share = 0;
+    for (JsonNode row : rows) {
+      kinds.add(row.get("kind").asText());
+      assertThat(row.get("hoursAYear").asDouble()).isLessThanOrEqualTo(before);
+      assertThat(row.get("share").asDouble()).isGreaterThanOrEqualTo(share);
+      before = row.get("hoursAYear").asDouble();
+      share = row.get("share").asDouble();
+    }
+    assertThat(share).isEqualTo(1);
+    assertThat(kinds).contains("learn", "free-the-way");
+    String one = run("mouse", "remaining", "--demo", "-s", "studio-stars").out();
+    assertThat(one).contains(" h a year ");
+    assertThat(one.lines().count()).isLessThan(rows.size());
+  }
+
+  /** A command that the script does not hand on can't be reached by anyone. */
+  @Test
+  void theScriptHandsOnEveryCommandAndNamesIt() throws Exception {
+    String script = Files.readString(Path.of("../polydex"));
+    for (Class<?> part : Main.class.getAnnotation(Command.class).subcommands()) {
+      String command = part.getAnnotation(Command.class).name();
+      assertThat(script)
+          .containsPattern("(?m)^  ([a-z|]+\\|)?" + command + "(\\|[a-z|]+)?\\) build");
+      assertThat(script).contains("  ./polydex " + command + " ");
+    }
   }
 }

@@ -44,6 +44,15 @@ public final class RecentUses {
     return recent;
   }
 
+  /** The ids of the actions that were done with the pointer in a setup, in no order of theirs. */
+  public List<String> byPointer(String setup) {
+    return byPointer.keySet().stream()
+        .filter(p -> p.setup().equals(setup))
+        .map(Place::action)
+        .sorted()
+        .toList();
+  }
+
   /** Uses by pointer of an action in a setup, a day on which anything was noted. */
   public double byPointerADay(String setup, String action) {
     return byPointer.getOrDefault(new Place(setup, action), 0) / (double) Math.max(1, days.size());

@@ -235,6 +235,33 @@ class WindowTest extends InWindow {
   }
 
   @Test
+  void whatRemainsIsRankedByItsCostAndLeadsToItsNextStep() {
+    person.keys("Alt+M");
+    person.untilShown("of it.");
+    ListView<?> list = person.list("What remains, by its cost");
+    int everywhere = list.getItems().size();
+    // The first that is to be learned is marked for the next drill, and that is undone.
+    person.until("something to learn", () -> person.shown().contains("learn"));
+    while (person.shown().stream().noneMatch(t -> t.contains("Enter marks it"))) {
+      person.keys("Down");
+    }
+    person.keys("Enter");
+    person.untilShown("Marked for drills: ");
+    person.keys("Ctrl+Z");
+    person.untilShown("Taken back: Marked for drills");
+    person.keys("F3");
+    person.until("fewer in one setup", () -> list.getItems().size() < everywhere);
+    person.keys("F3");
+    person.until("all again", () -> list.getItems().size() == everywhere);
+    // What a conflict stops is followed to where it is stopped.
+    while (person.shown().stream().noneMatch(t -> t.contains("Enter shows where"))) {
+      person.keys("Down");
+    }
+    person.keys("Enter");
+    person.untilShown("Press it");
+  }
+
+  @Test
   void anActionIsSeenToBecomeReplaced() {
     String action = "desktop.lock";
     person.keys("Alt+M");
@@ -362,6 +389,7 @@ class WindowTest extends InWindow {
   @Test
   void listsAnswerTypingAheadAndTheLongWays() {
     person.keys("Alt+M");
+    person.keys("F7");
     ListView<?> list = person.list("Actions by uses of the mouse");
     person.keys("End");
     assertThat(list.getSelectionModel().getSelectedIndex()).isEqualTo(list.getItems().size() - 1);

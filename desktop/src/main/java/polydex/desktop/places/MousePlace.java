@@ -39,6 +39,8 @@ public final class MousePlace implements Place {
   private final Label summary = Texts.quiet("");
   private final Label explained = Texts.quiet(" ");
   private final ListView<Row> list;
+  private final VBox byUses;
+  private final RemainingView remaining;
 
   /** The place. */
   public MousePlace(Desk desk) {
@@ -64,7 +66,10 @@ public final class MousePlace implements Place {
             });
     VBox table = new VBox(head, list);
     VBox.setVgrow(table, Priority.ALWAYS);
-    root.getChildren().addAll(Texts.heading("Mouse"), summary, table, explained);
+    byUses = new VBox(12, summary, table, explained);
+    VBox.setVgrow(byUses, Priority.ALWAYS);
+    remaining = new RemainingView(desk);
+    root.getChildren().addAll(Texts.heading("Mouse"), remaining);
     desk.session().logged().addListener((_, _, _) -> refreshIfShown());
     desk.session().workspace().addListener((_, _, _) -> refreshIfShown());
     desk.analyst().found().addListener((_, _, _) -> refreshIfShown());
@@ -117,21 +122,41 @@ public final class MousePlace implements Place {
 
   @Override
   public List<KeyCommand> commands() {
-    return List.of();
+    if (isRemaining()) {
+      return List.of(
+          KeyCommand.of("Enter", "Its next step", remaining::next),
+          KeyCommand.of("F3", "This setup or all", remaining::toggleWhere),
+          KeyCommand.of("F7", "How each is done", this::turn));
+    }
+    return List.of(KeyCommand.of("F7", "What remains", this::turn));
+  }
+
+  private boolean isRemaining() {
+    return root.getChildren().contains(remaining);
+  }
+
+  private void turn() {
+    root.getChildren().set(1, isRemaining() ? byUses : remaining);
+    desk.keys().changed();
+    shown();
   }
 
   @Override
   public Map<Character, Node> reachable() {
-    return Map.of('A', list);
+    return Map.of('A', isRemaining() ? remaining.list() : list);
   }
 
   @Override
   public void shown() {
     refresh();
-    list.requestFocus();
+    (isRemaining() ? remaining.list() : list).requestFocus();
   }
 
   private void refresh() {
+    if (isRemaining()) {
+      remaining.refresh();
+      return;
+    }
     Catalog catalog = desk.session().workspace().get().catalog();
     Set<String> drilled = drilled(catalog);
     List<Row> rows = new ArrayList<>();

@@ -1,0 +1,147 @@
+package polydex.mouse;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import net.jqwik.api.EdgeCasesMode;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import polydex.catalog.Action;
+import polydex.catalog.Context;
+import polydex.catalog.Environment;
+import polydex.catalog.Environment.MenuItem;
+import polydex.catalog.Version;
+import polydex.effort.KeystrokeLevel;
+import polydex.mouse.Remaining.Kind;
+import polydex.route.RandomSetups;
+import polydex.route.SetupTraces;
+import polydex.route.TracedBinding;
+
+/** What remains, its classes against plain definitions and its costs against sums by hand. */
+class RemainingTest {
+  private static final Instant NOW = Instant.parse("2031-03-14T16:00:00Z");
+
+  /**
+   * Opening the menu bar, the shorter way round in each list, one press into each list below, and
+   * Enter: the least of all entries with the action.
+   */
+  @Property(tries = 500)
+  void aWalkIsTheShortestOfAllEntriesReckonedOneByOne(@ForAll long seed) {
+    Random random = new Random(seed);
+    List<MenuItem> bar = new ArrayList<>();
+    for (int i = 0; i < 1 + random.nextInt(5); i++) {
+      bar.add(menu(random, 3));
+    }
+    Environment application = application(bar);
+    for (int a = 0; a < 8; a++) {
+      String action = "a" + a;
+      int least = least(bar, action);
+      assertThat(MenuWalk.to(action, application).map(MenuWalk::presses))
+          .isEqualTo(least == Integer.MAX_VALUE ? Optional.empty() : Optional.of(2 + least));
+    }
+  }
+
+  private static int least(List<MenuItem> list, String action) {
+    int least = Integer.MAX_VALUE;
+    for (int i = 0; i < list.size(); i++) {
+      int aside = Math.min(i, list.size() - i);
+      MenuItem item = list.get(i);
+      if (item.items().isEmpty()) {
+        if (item.action().equals(Optional.of(action))) {
+          least = Math.min(least, aside);
+        }
+      } else {
+        int below = least(item.items(), action);
+        if (below < Integer.MAX_VALUE) {
+          least = Math.min(least, aside + 1 + below);
+        }
+      }
+    }
+    return least;
+  }
+
+  private static MenuItem menu(Random random, int deep) {
+    List<MenuItem> items = new ArrayList<>();
+    int size = deep == 0 ? 0 : random.nextInt(5);
+    for (int i = 0; i < size; i++) {
+      items.add(menu(random, deep - 1 - random.nextInt(2) < 0 ? 0 : deep - 1));
+    }
+    Optional<String> action =
+        items.isEmpty() ? Optional.of("a" + random.nextInt(12)) : Optional.empty();
+    return new MenuItem("t" + random.nextInt(99), Optional.empty(), action, items);
+  }
+
+  private static Environment application(List<MenuItem> bar) {
+    return new Environment(
+        "app",
+        "App",
+        new Version("1"),
+        List.of(Context.ANYWHERE),
+        Environment.WhenBroken.SWALLOW,
+        new Environment.Application(List.of(), false),
+        List.of(),
+        bar,
+        "");
+  }
+
+  @Property(tries = 150, edgeCases = EdgeCasesMode.NONE)
+  void everyActionFallsIntoOneClassAndCostsWhatItsTimesSay(@ForAll long seed) {
+    RandomSetups.Case c = RandomSetups.make(seed);
+    Random random = new Random(seed);
+    List<Use> uses = new ArrayList<>();
+    Set<String> done = new HashSet<>();
+    List<String> actions = c.world().catalog().actions().stream().map(Action::id).toList();
+    for (int day = 9; day >= 0; day--) {
+      for (int i = 0; i < 6; i++) {
+        String action = actions.get(random.nextInt(actions.size()));
+        boolean keys = random.nextInt(4) == 0;
+        uses.add(
+            new Use(
+                NOW.minusSeconds(86_400L * day + 60 - i),
+                action,
+                keys ? Use.Device.KEYS : Use.Device.POINTER,
+                "s"));
+        if (!keys) {
+          done.add(action);
+        }
+      }
+    }
+    RecentUses recent = RecentUses.of(uses, NOW, ZoneOffset.UTC);
+    List<Remaining.Row> rows =
+        new Remaining(c.world(), recent, KeystrokeLevel.USUAL).of(List.of(c.setup()));
+    assertThat(rows).extracting(Remaining.Row::action).containsExactlyInAnyOrderElementsOf(done);
+    Map<String, List<TracedBinding>> works = SetupTraces.of(c.setup(), c.world()).reach();
+    double before = Double.MAX_VALUE;
+    for (Remaining.Row row : rows) {
+      long count =
+          uses.stream()
+              .filter(u -> u.device() == Use.Device.POINTER && u.action().equals(row.action()))
+              .count();
+      assertThat(row.usesADay()).isCloseTo(count / 10.0, within(1e-9));
+      boolean byItsOwnGesture =
+          works.getOrDefault(row.action(), List.of()).stream()
+              .anyMatch(t -> !t.gesture().usesPointer());
+      if (byItsOwnGesture) {
+        assertThat(row.kind()).isEqualTo(Kind.LEARN);
+      }
+      // One click: ready 1.35, the hand there and back 0.8, pointing 1.1, the button 0.2 seconds.
+      assertThat(row.pointerSeconds()).isCloseTo(3.45, within(1e-9));
+      double saved = row.keysSeconds().map(k -> Math.max(0, 3.45 - k)).orElse(0.0);
+      assertThat(row.hoursAYear())
+          .isCloseTo(count / 10.0 * 220 * saved / 3600, within(1e-9))
+          .isLessThanOrEqualTo(before);
+      before = row.hoursAYear();
+      assertThat(row.gesture().isPresent())
+          .isEqualTo(row.kind() == Kind.LEARN || row.kind() == Kind.FREE_THE_WAY);
+    }
+  }
+}
