@@ -265,6 +265,7 @@ class WindowTest extends InWindow {
   void anActionIsSeenToBecomeReplaced() {
     String action = "desktop.lock";
     person.keys("Alt+M");
+    person.keys("F7");
     for (int day = 0; day < 5; day++) {
       clock.pass(Duration.ofDays(1));
       for (int i = 0; i < 4; i++) {

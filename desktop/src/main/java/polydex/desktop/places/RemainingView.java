@@ -150,10 +150,18 @@ final class RemainingView extends VBox {
     }
     columns.add(Lists.rightColumn(Texts.styled("A day", "column-head"), 4));
     columns.add(Lists.rightColumn(Texts.styled("A year", "column-head"), 4.5));
-    columns.add(Lists.rightColumn(Texts.styled("So far", "column-head"), 4));
-    columns.add(Lists.column(Texts.styled("To do", "column-head"), 7.5));
+    columns.add(Lists.rightColumn(Texts.styled("So far", "column-head"), 4.5));
+    columns.add(Lists.column(gap(Texts.styled("To do", "column-head")), 8.5));
     columns.add(Lists.column(Texts.styled("By keys", "column-head"), 12));
     return columns;
+  }
+
+  /** Words that follow a column of numbers stand a little apart from it. */
+  private static HBox gap(Region content) {
+    HBox box = new HBox(content);
+    box.setAlignment(Pos.CENTER_LEFT);
+    box.setStyle("-fx-padding: 0 0 0 0.8em;");
+    return box;
   }
 
   private static Region grow(Label label) {
@@ -175,8 +183,8 @@ final class RemainingView extends VBox {
         .addAll(
             number(String.format(Locale.ROOT, "%.1f", row.usesADay()), 4),
             number(hours(row.hoursAYear()), 4.5),
-            number("%d %%".formatted(Math.round(100 * line.share())), 4),
-            Lists.column(marked(row.kind()), 7.5),
+            number("%d %%".formatted(Math.round(100 * line.share())), 4.5),
+            Lists.column(gap(marked(row.kind())), 8.5),
             Lists.column(byKeys(row), 12));
   }
 
