@@ -443,4 +443,44 @@ class MainTest {
       assertThat(script).contains("  ./polydex " + command + " ");
     }
   }
+
+  /** A setup that can't be traced is named with what is wrong, and the others are answered for. */
+  @Test
+  void aSetupWithAMistakeIsToldAndTheOthersAreAnsweredFor() throws Exception {
+    Path world = folder.resolve("world.json");
+    String setup =
+        """
+        {"id": "%s", "title": "Desk %s", "board": "full-ansi",
+         "machine": {"title": "Machine %s", "platform": "desk", "version": "1", "layout": "%s",
+           "focus": {"type": "%s"}}}
+        """;
+    Files.writeString(
+        world,
+        """
+        {"format": "polydex-world/1",
+         "actions": [{"id": "save", "title": "Save", "group": "file"}],
+         "keymaps": [
+           {"format": "polydex-keymap/1",
+            "environment": {"id": "desk", "title": "Desk", "version": "1",
+              "contexts": [{"id": "anywhere", "title": "anywhere"}], "whenBroken": "SWALLOW",
+              "kind": {"type": "platform", "primary": "CTRL"}},
+            "bindings": [{"action": "save", "gesture": "Ctrl+S"}]}],
+         "setups": [%s, %s]}
+        """
+            .formatted(
+                setup.formatted("bad", "bad", "bad", "nosuch", "desktop"),
+                setup.formatted("good", "good", "good", "us", "desktop")));
+    for (String command : List.of("conflicts", "reach save", "mouse remaining")) {
+      Ran ran = run((command + " --world " + world).split(" "));
+      assertThat(ran.err())
+          .contains("Desk bad, Machine bad: There is no layout \u201cnosuch\u201d.")
+          .doesNotContain("Desk good");
+      assertThat(ran.code()).isEqualTo(Main.DONE);
+    }
+    Ran traced = run("trace", "Ctrl+S", "--world", world.toString(), "-s", "bad");
+    assertThat(traced.code()).isEqualTo(Main.USAGE);
+    assertThat(traced.err()).contains("There is no layout");
+    assertThat(run("trace", "Ctrl+S", "--world", world.toString(), "-s", "good").out())
+        .contains("Save");
+  }
 }

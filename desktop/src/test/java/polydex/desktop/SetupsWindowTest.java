@@ -2,14 +2,17 @@ package polydex.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
+import polydex.conflict.ConflictHistory;
 import polydex.desktop.controls.KeyboardView;
 import polydex.route.Machine;
 import polydex.route.Setup;
@@ -211,5 +214,74 @@ class SetupsWindowTest extends InWindow {
     person.until("as if nothing had been", () -> session.conflicts().events().size() == before);
     assertThat(gone).isGreaterThan(before);
     person.until("kept", () -> store.conflicts().events().size() == before);
+  }
+
+  @Test
+  void aGestureFoundInLookUpIsFollowedThroughTheSetup() {
+    person.keys("Ctrl+F");
+    person.type("duplicate the line");
+    person.keys("Down");
+    person.until("found", () -> person.shown().contains("1 action"));
+    person.keys("Alt+W");
+    person.keys("Ctrl+R");
+    person.untilShown("Type a gesture");
+    person.untilShown("Alder: “Type the show stamp”, one of your own bindings");
+  }
+
+  @Test
+  void anEventOfAnotherSetupPutsThatOneInUseAndShowsItsWay() {
+    person.keys("Alt+R");
+    person.untilShown("conflicts in this setup");
+    person.keys("F5");
+    person.untilShown("Laptop: cue editor: ");
+    int here = person.list("Days of conflicts").getItems().size();
+    person.keys("F5");
+    person.untilShown("All setups: ");
+    ListView<ConflictHistory.Event> list = person.list("Days of conflicts");
+    assertThat(list.getItems()).hasSizeGreaterThan(here);
+    // The demo's translation of keys came four weeks ago and ended conflicts of the remote window.
+    assertThat(list.getItems()).anyMatch(e -> !e.came());
+    assertThat(list.getItems())
+        .isSortedAccordingTo(Comparator.comparing(ConflictHistory.Event::day).reversed());
+    person.keys("End");
+    person.until(
+        "the oldest",
+        () -> list.getSelectionModel().getSelectedIndex() == list.getItems().size() - 1);
+    ConflictHistory.Event oldest = list.getSelectionModel().getSelectedItem();
+    person.keys("Enter");
+    person.untilGone("All setups: ");
+    person.until(
+        "its setup in use",
+        () -> session.workspace().get().current().equals(Optional.of(oldest.sighting().setup())));
+    person.until(
+        "its gesture",
+        () -> person.caps("layer-stack").size() >= oldest.sighting().gesture().presses());
+  }
+
+  /** A machine is put into a window, and taken out of it again, with the setup named at length. */
+  @Test
+  void aMachineIsPutIntoAWindowAndTakenOutAgainUnderALongName() {
+    setups();
+    person.keys("F2");
+    person.untilShown("Setup “Laptop: cue editor”");
+    Setup before = setup("laptop-cues");
+    person.keys("Enter");
+    person.until("a field", () -> person.focusIs(TextField.class::isInstance));
+    person.keys("End");
+    String more = ", on the way to the observatory with the borrowed charger and no mouse at all";
+    person.type(more);
+    person.keys("Enter");
+    person.untilShown(more + "”");
+    person.type("machine");
+    person.keys("Ctrl+N");
+    person.untilShown("Put it into a window of");
+    person.keys("1");
+    person.until("held by another", () -> setup("laptop-cues").machines().size() == 2);
+    assertThat(setup("laptop-cues").innermost()).isEqualTo(before.machine());
+    person.keys("Delete");
+    person.until("alone again", () -> setup("laptop-cues").machine().equals(before.machine()));
+    person.keys("Esc");
+    person.keys("Esc");
+    person.untilGone("From the board under your fingers");
   }
 }
