@@ -34,6 +34,7 @@ class OverlaysWindowTest extends InWindow {
   private void overlay(String name, Node focus, KeyCommand... commands) {
     Platform.runLater(() -> shell.open(new VBox(new Label(name), focus), focus, List.of(commands)));
     person.untilShown(name);
+    person.until("the focus in it", () -> person.focus() == focus);
   }
 
   @Test

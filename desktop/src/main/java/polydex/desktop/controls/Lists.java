@@ -11,6 +11,7 @@ import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.util.Duration;
 import javafx.util.StringConverter;
@@ -134,6 +135,21 @@ public final class Lists {
     String width = "-fx-min-width: %1$sem; -fx-pref-width: %1$sem; -fx-max-width: %1$sem;";
     box.setStyle(width.formatted(ems));
     return box;
+  }
+
+  /** A column that takes the room that others leave. */
+  public static Region growing(Region content) {
+    HBox box = new HBox(content);
+    box.setAlignment(Pos.CENTER_LEFT);
+    HBox.setHgrow(box, Priority.ALWAYS);
+    box.setMinWidth(60);
+    box.setPrefWidth(60);
+    return box;
+  }
+
+  /** A column with a number in it. */
+  public static Node number(String text, double ems) {
+    return rightColumn(Texts.styled(text, "number"), ems);
   }
 
   /** A column whose content stands at its right edge, as numbers do. */

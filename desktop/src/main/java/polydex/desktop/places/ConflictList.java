@@ -3,7 +3,6 @@ package polydex.desktop.places;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
@@ -18,7 +17,6 @@ import polydex.conflict.ConflictFinder;
 import polydex.conflict.ConflictSentence;
 import polydex.conflict.HabitFinder;
 import polydex.conflict.Person;
-import polydex.desktop.controls.NumberedChoices;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.state.Analysis;
 import polydex.route.Setup;
@@ -124,28 +122,15 @@ final class ConflictList {
   }
 
   void chooseWhich() {
-    NumberedChoices<ConflictFilter> choices =
-        new NumberedChoices<>(
-            "Which conflicts",
-            f -> "Conflicts " + words(f),
-            words ->
-                filter.choices(loaded).stream()
-                    .filter(
-                        f ->
-                            words(f)
-                                .toLowerCase(Locale.ROOT)
-                                .contains(words.strip().toLowerCase(Locale.ROOT)))
-                    .toList(),
-            (chosen, _) -> {
-              desk.keys().close();
-              filter = chosen;
-              desk.analyst().found().get().ifPresent(this::load);
-              rows.list().requestFocus();
-            });
-    VBox box = new VBox(Texts.heading("Which conflicts"), choices);
-    box.getStyleClass().add("tally");
-    box.setMaxHeight(Region.USE_PREF_SIZE);
-    desk.keys().open(box, choices.focus());
+    desk.choose(
+        "Which conflicts",
+        filter.choices(loaded),
+        f -> "Conflicts " + words(f),
+        chosen -> {
+          filter = chosen;
+          desk.analyst().found().get().ifPresent(this::load);
+          rows.list().requestFocus();
+        });
   }
 
   /** What would end the chosen conflict. */

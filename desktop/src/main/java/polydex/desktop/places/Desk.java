@@ -1,13 +1,19 @@
 package polydex.desktop.places;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.function.Consumer;
+import java.util.function.Function;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.scene.Node;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.Application;
+import polydex.desktop.controls.NumberedChoices;
+import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCapture;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.state.Analyst;
@@ -71,6 +77,30 @@ public record Desk(
 
     /** Shows the way of a gesture through the setup in use, where that is shown. */
     void follow(Gesture gesture);
+  }
+
+  /** Lets one of these be chosen over the place, by its digit or by some of its words. */
+  public <T> void choose(
+      String heading, List<T> all, Function<T, String> title, Consumer<T> chosen) {
+    NumberedChoices<T> choices =
+        new NumberedChoices<>(
+            heading,
+            title,
+            words -> {
+              String wanted = words.strip().toLowerCase(Locale.ROOT);
+              return all.stream()
+                  .filter(one -> title.apply(one).toLowerCase(Locale.ROOT).contains(wanted))
+                  .toList();
+            },
+            (one, _) -> {
+              keys.close();
+              chosen.accept(one);
+            });
+    choices.list().getStyleClass().add("nine-rows");
+    VBox box = new VBox(Texts.heading(heading), choices);
+    box.getStyleClass().add("tally");
+    box.setMaxHeight(Region.USE_PREF_SIZE);
+    keys.open(box, choices.focus());
   }
 
   /** The words of a platform, or of the platform of an application, for modifiers. */

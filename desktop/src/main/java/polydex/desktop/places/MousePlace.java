@@ -85,7 +85,7 @@ public final class MousePlace implements Place {
   /** In a narrow window the line below the table still says how often keys were used. */
   private static List<Node> headings(boolean narrow) {
     List<Node> columns = new ArrayList<>();
-    columns.add(grow(Texts.styled("Action", "column-head")));
+    columns.add(Lists.growing(Texts.styled("Action", "column-head")));
     columns.add(Lists.rightColumn(Texts.styled("By mouse", "column-head"), 4.6));
     if (!narrow) {
       columns.add(Lists.rightColumn(Texts.styled("By keys", "column-head"), 4.6));
@@ -94,15 +94,6 @@ public final class MousePlace implements Place {
     columns.add(Lists.column(Texts.styled("State", "column-head"), 7));
     columns.add(Lists.column(Texts.styled("Keys in this setup", "column-head"), narrow ? 11 : 13));
     return columns;
-  }
-
-  private static Region grow(Label label) {
-    HBox box = new HBox(label);
-    box.setAlignment(Pos.CENTER_LEFT);
-    HBox.setHgrow(box, Priority.ALWAYS);
-    box.setMinWidth(60);
-    box.setPrefWidth(60);
-    return box;
   }
 
   @Override
@@ -210,13 +201,14 @@ public final class MousePlace implements Place {
     boolean narrow = desk.narrow().get();
     box.getChildren()
         .addAll(
-            grow(Texts.styled(row.title(), "row-title")),
-            number("%,d".formatted(row.habit().byPointer()), 4.6));
+            Lists.growing(Texts.styled(row.title(), "row-title")),
+            Lists.number("%,d".formatted(row.habit().byPointer()), 4.6));
     if (!narrow) {
       box.getChildren()
           .addAll(
-              number("%,d".formatted(row.habit().byKeys()), 4.6),
-              number("%d of %d".formatted(row.habit().recentByKeys(), row.habit().recent()), 6.4));
+              Lists.number("%,d".formatted(row.habit().byKeys()), 4.6),
+              Lists.number(
+                  "%d of %d".formatted(row.habit().recentByKeys(), row.habit().recent()), 6.4));
     }
     box.getChildren().addAll(Lists.column(state, 7), Lists.column(gesture(row), narrow ? 11 : 13));
   }
@@ -230,10 +222,6 @@ public final class MousePlace implements Place {
                 a.reach().getOrDefault(row.action(), List.<TracedBinding>of()).stream().findFirst())
         .<Region>map(t -> new GestureView(t.gesture(), desk.words(t.environment())))
         .orElseGet(() -> Texts.styled("not in this setup", "quiet"));
-  }
-
-  private static Node number(String text, double ems) {
-    return Lists.rightColumn(Texts.styled(text, "number"), ems);
   }
 
   private static String word(State state) {

@@ -144,7 +144,7 @@ final class RemainingView extends VBox {
 
   private List<Node> headings() {
     List<Node> columns = new ArrayList<>();
-    columns.add(grow(Texts.styled("Action", "column-head")));
+    columns.add(Lists.growing(Texts.styled("Action", "column-head")));
     if (!desk.narrow().get()) {
       columns.add(Lists.column(Texts.styled("Setup", "column-head"), 11));
     }
@@ -164,32 +164,19 @@ final class RemainingView extends VBox {
     return box;
   }
 
-  private static Region grow(Label label) {
-    HBox box = new HBox(label);
-    box.setAlignment(Pos.CENTER_LEFT);
-    HBox.setHgrow(box, Priority.ALWAYS);
-    box.setMinWidth(60);
-    box.setPrefWidth(60);
-    return box;
-  }
-
   private void row(HBox box, Line line) {
     Remaining.Row row = line.row();
-    box.getChildren().add(grow(Texts.styled(desk.action(row.action()), "row-title")));
+    box.getChildren().add(Lists.growing(Texts.styled(desk.action(row.action()), "row-title")));
     if (!desk.narrow().get()) {
       box.getChildren().add(Lists.column(Texts.styled(setup(row), "quiet"), 11));
     }
     box.getChildren()
         .addAll(
-            number(String.format(Locale.ROOT, "%.1f", row.usesADay()), 4),
-            number(hours(row.hoursAYear()), 4.5),
-            number("%d %%".formatted(Math.round(100 * line.share())), 4.5),
+            Lists.number(String.format(Locale.ROOT, "%.1f", row.usesADay()), 4),
+            Lists.number(hours(row.hoursAYear()), 4.5),
+            Lists.number("%d %%".formatted(Math.round(100 * line.share())), 4.5),
             Lists.column(gap(marked(row.kind())), 8.5),
             Lists.column(byKeys(row), 12));
-  }
-
-  private static Node number(String text, double ems) {
-    return Lists.rightColumn(Texts.styled(text, "number"), ems);
   }
 
   private static HBox marked(Kind kind) {

@@ -1,7 +1,6 @@
 package polydex.desktop.places;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import javafx.geometry.Pos;
@@ -17,7 +16,6 @@ import javafx.scene.layout.VBox;
 import polydex.boards.Presses.Made;
 import polydex.catalog.Catalog;
 import polydex.conflict.Conflict;
-import polydex.desktop.controls.NumberedChoices;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCapture;
 import polydex.desktop.keys.KeyCommand;
@@ -212,27 +210,14 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
       desk.session().say("There is no other setup. Ctrl+U, then Ctrl+N makes one.");
       return;
     }
-    NumberedChoices<Setup> choices =
-        new NumberedChoices<>(
-            "Which setup beside this one",
-            Setup::title,
-            words ->
-                others.stream()
-                    .filter(
-                        s ->
-                            s.title()
-                                .toLowerCase(Locale.ROOT)
-                                .contains(words.strip().toLowerCase(Locale.ROOT)))
-                    .toList(),
-            (chosen, _) -> {
-              desk.keys().close();
-              beside = Optional.of(chosen.id());
-              follow(shown);
-            });
-    VBox box = new VBox(Texts.heading("Which setup beside this one"), choices);
-    box.getStyleClass().add("tally");
-    box.setMaxHeight(Region.USE_PREF_SIZE);
-    desk.keys().open(box, choices.focus());
+    desk.choose(
+        "Which setup beside this one",
+        others,
+        Setup::title,
+        chosen -> {
+          beside = Optional.of(chosen.id());
+          follow(shown);
+        });
   }
 
   private void showConflict(Conflict conflict) {

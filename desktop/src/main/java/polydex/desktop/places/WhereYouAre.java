@@ -2,17 +2,12 @@ package polydex.desktop.places;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
 import polydex.catalog.Catalog;
 import polydex.catalog.Context;
 import polydex.catalog.Environment;
 import polydex.catalog.MenuKeys;
-import polydex.desktop.controls.NumberedChoices;
-import polydex.desktop.controls.Texts;
 import polydex.keys.Gesture;
 import polydex.route.Setup;
 import polydex.route.Tracer;
@@ -111,37 +106,23 @@ final class WhereYouAre {
       desk.session().say("The keymap in focus has one context only, and no menus.");
       return;
     }
-    NumberedChoices<Spot> choices =
-        new NumberedChoices<>(
-            "Where you are",
-            Spot::title,
-            words ->
-                spots.stream()
-                    .filter(
-                        c ->
-                            c.title()
-                                .toLowerCase(Locale.ROOT)
-                                .contains(words.strip().toLowerCase(Locale.ROOT)))
-                    .toList(),
-            (chosen, _) -> {
-              desk.keys().close();
-              menu = chosen.menu();
-              looked.run();
-              chosen
-                  .context()
-                  .ifPresent(
-                      c ->
-                          desk.session()
-                              .apply(
-                                  new Change.Edit(
-                                      "Be at “" + c.title() + "”",
-                                      before,
-                                      before.with(
-                                          setup.orElseThrow().withContexts(List.of(c.id()))))));
-            });
-    VBox box = new VBox(Texts.heading("Where you are"), choices);
-    box.getStyleClass().add("tally");
-    box.setMaxHeight(Region.USE_PREF_SIZE);
-    desk.keys().open(box, choices.focus());
+    desk.choose(
+        "Where you are",
+        spots,
+        Spot::title,
+        chosen -> {
+          menu = chosen.menu();
+          looked.run();
+          chosen
+              .context()
+              .ifPresent(
+                  c ->
+                      desk.session()
+                          .apply(
+                              new Change.Edit(
+                                  "Be at “" + c.title() + "”",
+                                  before,
+                                  before.with(setup.orElseThrow().withContexts(List.of(c.id()))))));
+        });
   }
 }

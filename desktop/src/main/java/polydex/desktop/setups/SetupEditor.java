@@ -13,7 +13,6 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
-import polydex.desktop.controls.NumberedChoices;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.places.Desk;
@@ -205,27 +204,7 @@ final class SetupEditor {
   }
 
   private void choose(SetupLine line, List<Option> options) {
-    NumberedChoices<Option> choices =
-        new NumberedChoices<>(
-            line.label(),
-            Option::title,
-            words ->
-                options.stream()
-                    .filter(
-                        o ->
-                            o.title()
-                                .toLowerCase(Locale.ROOT)
-                                .contains(words.strip().toLowerCase(Locale.ROOT)))
-                    .toList(),
-            (chosen, _) -> {
-              desk.keys().close();
-              ask(line, chosen.next());
-            });
-    choices.list().getStyleClass().add("nine-rows");
-    VBox box = new VBox(Texts.heading(line.label()), choices);
-    box.getStyleClass().add("tally");
-    box.setMaxHeight(Region.USE_PREF_SIZE);
-    desk.keys().open(box, choices.focus());
+    desk.choose(line.label(), options, Option::title, chosen -> ask(line, chosen.next()));
   }
 
   private void words(SetupLine line, Edit.Words words) {
