@@ -71,24 +71,6 @@ class OverlaysWindowTest extends InWindow {
   }
 
   @Test
-  void aFieldOnTopKeepsItsLettersWhileCommandsHoldModifiers() {
-    TextField field = new TextField();
-    overlay(
-        "typing",
-        field,
-        KeyCommand.of("Delete", "Remove", () -> done.add("removed")),
-        KeyCommand.of("Ctrl+D", "Copy", () -> done.add("copied")),
-        KeyCommand.of("Enter", "Take it", () -> done.add("taken")));
-    person.type("ab d");
-    person.keys("Home");
-    person.keys("Delete");
-    person.keys("Ctrl+D");
-    person.keys("Enter");
-    assertThat(field.getText()).isEqualTo("b d");
-    assertThat(done).containsExactly("copied", "taken");
-  }
-
-  @Test
   void typingAheadGoesOnOverSpacesButNoneBeginsIt() {
     ListView<String> first = rows();
     overlay("list", first);
