@@ -4,11 +4,9 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.MenuItem;
 
@@ -56,18 +54,6 @@ public record MenuWalk(int presses, List<String> path) {
       }
     }
     return Optional.empty();
-  }
-
-  /** Every action that the menus have. */
-  public static Set<String> actions(Environment application) {
-    Set<String> found = new HashSet<>();
-    application.menus().forEach(m -> collect(m, found));
-    return found;
-  }
-
-  private static void collect(MenuItem item, Set<String> to) {
-    item.action().ifPresent(to::add);
-    item.items().forEach(i -> collect(i, to));
   }
 
   /** The entry before, the one behind, and what opens from here; one press each. */

@@ -1,6 +1,7 @@
 package polydex.route;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.List;
@@ -179,11 +180,9 @@ public record Retracing(
       if (!(setup.innermost().focus() instanceof Machine.Running r) || r.contexts().size() > 1) {
         return Optional.empty();
       }
-      long places = setup.environments().stream().filter(r.application()::equals).count();
       Environment application = catalog.environment(r.application()).orElseThrow();
       boolean others =
           edits.stream().anyMatch(e -> !e.environment().equals(application.id()))
-              || places != 1
               || setup.machines().stream()
                       .filter(m -> m.application().filter(application.id()::equals).isPresent())
                       .count()
@@ -197,10 +196,15 @@ public record Retracing(
       if (edited.contains(Context.ANYWHERE.id())) {
         return Optional.empty();
       }
-      Set<String> concerned = new HashSet<>(edited);
-      for (Context c : application.contexts()) { // parents before their children
-        if (c.parent().filter(concerned::contains).isPresent()) {
-          concerned.add(c.id());
+      Map<String, String> parents = new HashMap<>();
+      application.contexts().forEach(c -> c.parent().ifPresent(p -> parents.put(c.id(), p)));
+      Set<String> concerned = new HashSet<>();
+      for (Context c : application.contexts()) {
+        String at = c.id();
+        for (int i = 0; at != null && i <= parents.size(); i++, at = parents.get(at)) {
+          if (edited.contains(at)) {
+            concerned.add(c.id());
+          }
         }
       }
       return Optional.of(concerned);

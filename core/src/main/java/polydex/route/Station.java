@@ -245,28 +245,8 @@ final class Station {
 
   /** The same with these contexts of the focused application active; its indexes are shared. */
   Station withContexts(List<String> contexts) {
-    return new Station(this, contexts);
-  }
-
-  private Station(Station other, List<String> contexts) {
-    depth = other.depth;
-    machine = other.machine;
-    platform = other.platform;
-    layout = other.layout;
-    remapLayers = other.remapLayers;
-    remappings = other.remappings;
-    reservedLayer = other.reservedLayer;
-    typingLayer = other.typingLayer;
-    desktop = other.desktop;
-    translation = other.translation;
-    reserved = other.reserved;
-    kept = other.kept;
-    sent = other.sent;
-    catalog = other.catalog;
-    menus = other.menus;
-    sides = other.sides;
-    focused =
-        other.focused.map(
+    Optional<Taker> changed =
+        focused.map(
             taker ->
                 new Taker(
                     taker.layer(),
@@ -282,6 +262,7 @@ final class Station {
                         .toList(),
                     taker.heldContexts(),
                     taker.whenBroken()));
+    return new Station(this, catalog, desktop, changed, sides);
   }
 
   /**

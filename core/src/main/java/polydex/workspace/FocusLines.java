@@ -91,7 +91,7 @@ final class FocusLines {
                           Set.of(),
                           List.of(Context.ANYWHERE.id()))))));
     }
-    return new Edit.Choice(options);
+    return new Edit.Choice(() -> options);
   }
 
   /** A window keeps the machine that it held; for a new one the machine is asked for. */
@@ -100,15 +100,18 @@ final class FocusLines {
       return new Edit.Done(put(HeldMachines.window(window, s.inner())));
     }
     return new Edit.Choice(
-        workspace.catalog().environments().stream()
-            .filter(e -> e.kind() instanceof Platform)
-            .map(
-                p ->
-                    new Option(
-                        "holding " + p.title(),
-                        new Edit.Done(
-                            put(HeldMachines.window(window, SetupList.bare(p, machine.layout()))))))
-            .toList());
+        () ->
+            workspace.catalog().environments().stream()
+                .filter(e -> e.kind() instanceof Platform)
+                .map(
+                    p ->
+                        new Option(
+                            "holding " + p.title(),
+                            new Edit.Done(
+                                put(
+                                    HeldMachines.window(
+                                        window, SetupList.bare(p, machine.layout()))))))
+                .toList());
   }
 
   private void running(Running running) {
@@ -147,15 +150,16 @@ final class FocusLines {
         SetupLine.of(depth, "Active contexts", SetupOutline.count(running.contexts().size()))
             .addingBy(
                 new Edit.Choice(
-                    known.stream()
-                        .filter(c -> !running.contexts().contains(c.id()))
-                        .map(
-                            c ->
-                                new Option(
-                                    c.title(),
-                                    new Edit.Done(
-                                        at.apply(Members.with(running.contexts(), c.id())))))
-                        .toList())));
+                    () ->
+                        known.stream()
+                            .filter(c -> !running.contexts().contains(c.id()))
+                            .map(
+                                c ->
+                                    new Option(
+                                        c.title(),
+                                        new Edit.Done(
+                                            at.apply(Members.with(running.contexts(), c.id())))))
+                            .toList())));
     for (int i = 0; i < running.contexts().size(); i++) {
       String id = running.contexts().get(i);
       lines.add(
@@ -180,9 +184,11 @@ final class FocusLines {
         SetupLine.of(depth, "Captures strokes", words(session.capture()))
             .changedBy(
                 new Edit.Choice(
-                    List.of(Capture.values()).stream()
-                        .map(c -> new Option(words(c), new Edit.Done(put(session.capturing(c)))))
-                        .toList())));
+                    () ->
+                        List.of(Capture.values()).stream()
+                            .map(
+                                c -> new Option(words(c), new Edit.Done(put(session.capturing(c)))))
+                            .toList())));
     lines.add(
         toggle(
             "Full screen", session.fullScreen(), put(session.inFullScreen(!session.fullScreen()))));

@@ -37,7 +37,7 @@ final class HeldMachines {
         }
       }
     }
-    return new Edit.Choice(options);
+    return new Edit.Choice(() -> options);
   }
 
   /** A window in its usual state. */

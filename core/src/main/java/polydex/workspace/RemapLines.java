@@ -139,7 +139,7 @@ final class RemapLines {
       options.add(
           new Option(application.title(), limited(i, remap, Optional.of(application.id()))));
     }
-    return new Edit.Choice(options);
+    return new Edit.Choice(() -> options);
   }
 
   private Edit limited(int i, Remap remap, Optional<String> to) {

@@ -3,6 +3,7 @@ package polydex.workspace;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import polydex.keys.Gesture;
 import polydex.route.Setup;
 
@@ -47,8 +48,17 @@ public record SetupLine(
      */
     record Words(String now, String hint, Function<String, Setup> to) implements Edit {}
 
-    /** One of these is chosen. */
-    record Choice(List<Option> options) implements Edit {}
+    /**
+     * One of several is chosen.
+     *
+     * @param made makes them when they are asked for, since of most lines nobody asks
+     */
+    record Choice(Supplier<List<Option>> made) implements Edit {
+      /** The choices. */
+      public List<Option> options() {
+        return made.get();
+      }
+    }
   }
 
   /**

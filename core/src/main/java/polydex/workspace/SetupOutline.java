@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
@@ -93,7 +94,7 @@ public final class SetupOutline {
       Iterable<T> all, Function<T, String> title, Function<T, Setup> to) {
     List<Option> options = new ArrayList<>();
     all.forEach(one -> options.add(new Option(title.apply(one), new Edit.Done(to.apply(one)))));
-    return new Edit.Choice(options);
+    return new Edit.Choice(() -> options);
   }
 
   private Stream<Environment> platforms() {
@@ -210,21 +211,22 @@ public final class SetupOutline {
   }
 
   private void own(int depth, Machine machine, Function<Machine, Setup> put) {
-    List<Option> actions =
-        catalog.actions().stream()
-            .map(
-                a ->
-                    new Option(
-                        a.title(),
-                        gesture(
-                            "",
-                            g ->
-                                put.apply(
-                                    machine.withOwn(
-                                        Members.with(
-                                            machine.own(),
-                                            Binding.of(ownId(machine), a.id(), g)))))))
-            .toList();
+    Supplier<List<Option>> actions =
+        () ->
+            catalog.actions().stream()
+                .map(
+                    a ->
+                        new Option(
+                            a.title(),
+                            gesture(
+                                "",
+                                g ->
+                                    put.apply(
+                                        machine.withOwn(
+                                            Members.with(
+                                                machine.own(),
+                                                Binding.of(ownId(machine), a.id(), g)))))))
+                .toList();
     lines.add(
         SetupLine.of(depth, "Own bindings", count(machine.own().size()))
             .addingBy(new Edit.Choice(actions)));
@@ -266,18 +268,19 @@ public final class SetupOutline {
 
   private void switchedOff(int depth, Machine machine, Function<Machine, Setup> put) {
     List<Binding> bindings = catalog.bindings(machine.platform());
-    List<Option> more =
-        bindings.stream()
-            .filter(b -> !machine.switchedOff().contains(b.id()) && !b.remarks().fixed())
-            .map(
-                b ->
-                    new Option(
-                        b.gesture() + "  " + catalog.title(b.action()),
-                        new Edit.Done(
-                            put.apply(
-                                machine.withSwitchedOff(
-                                    joined(machine.switchedOff(), b.id(), true))))))
-            .toList();
+    Supplier<List<Option>> more =
+        () ->
+            bindings.stream()
+                .filter(b -> !machine.switchedOff().contains(b.id()) && !b.remarks().fixed())
+                .map(
+                    b ->
+                        new Option(
+                            b.gesture() + "  " + catalog.title(b.action()),
+                            new Edit.Done(
+                                put.apply(
+                                    machine.withSwitchedOff(
+                                        joined(machine.switchedOff(), b.id(), true))))))
+                .toList();
     lines.add(
         SetupLine.of(depth, "Switched off", count(machine.switchedOff().size()))
             .addingBy(new Edit.Choice(more)));

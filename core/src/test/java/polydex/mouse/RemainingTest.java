@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -15,7 +17,9 @@ import java.util.Set;
 import net.jqwik.api.EdgeCasesMode;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import net.jqwik.api.lifecycle.AfterContainer;
 import polydex.catalog.Action;
+import polydex.catalog.Catalog;
 import polydex.catalog.Context;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.MenuItem;
@@ -25,9 +29,11 @@ import polydex.mouse.Remaining.Kind;
 import polydex.route.RandomSetups;
 import polydex.route.SetupTraces;
 import polydex.route.TracedBinding;
+import polydex.route.World;
 
 /** What remains, its classes against plain definitions and its costs against sums by hand. */
 class RemainingTest {
+  private static final Set<Kind> SEEN = EnumSet.noneOf(Kind.class);
   private static final Instant NOW = Instant.parse("2031-03-14T16:00:00Z");
 
   /**
@@ -120,6 +126,7 @@ class RemainingTest {
         new Remaining(c.world(), recent, KeystrokeLevel.USUAL).of(List.of(c.setup()));
     assertThat(rows).extracting(Remaining.Row::action).containsExactlyInAnyOrderElementsOf(done);
     Map<String, List<TracedBinding>> works = SetupTraces.of(c.setup(), c.world()).reach();
+    List<TracedBinding> all = SetupTraces.of(c.setup(), c.world()).all();
     double before = Double.MAX_VALUE;
     for (Remaining.Row row : rows) {
       long count =
@@ -133,6 +140,24 @@ class RemainingTest {
       if (byItsOwnGesture) {
         assertThat(row.kind()).isEqualTo(Kind.LEARN);
       }
+      boolean hasOne =
+          all.stream()
+              .anyMatch(
+                  t -> t.binding().action().equals(row.action()) && !t.gesture().usesPointer());
+      boolean inMenus =
+          c.setup().environments().stream()
+              .flatMap(e -> c.world().catalog().environment(e).stream())
+              .anyMatch(e -> least(e.menus(), row.action()) < Integer.MAX_VALUE);
+      boolean known = all.stream().anyMatch(t -> t.binding().action().equals(row.action()));
+      if (hasOne) {
+        assertThat(row.kind()).isIn(Kind.LEARN, Kind.FREE_THE_WAY);
+      } else if (inMenus) {
+        assertThat(row.kind()).isEqualTo(Kind.WALK);
+        assertThat(row.walk()).isPresent();
+      } else {
+        assertThat(row.kind()).isEqualTo(known ? Kind.POINTER_BY_NATURE : Kind.UNKNOWN);
+      }
+      SEEN.add(row.kind());
       // One click: ready 1.35, the hand there and back 0.8, pointing 1.1, the button 0.2 seconds.
       assertThat(row.pointerSeconds()).isCloseTo(3.45, within(1e-9));
       double saved = row.keysSeconds().map(k -> Math.max(0, 3.45 - k)).orElse(0.0);
@@ -143,5 +168,53 @@ class RemainingTest {
       assertThat(row.gesture().isPresent())
           .isEqualTo(row.kind() == Kind.LEARN || row.kind() == Kind.FREE_THE_WAY);
     }
+    // Where menu entries can be bound, what had to be walked is bound, and nothing else changes.
+    Map<String, Kind> bound = new HashMap<>();
+    new Remaining(bindingMenus(c), recent, KeystrokeLevel.USUAL)
+        .of(List.of(c.setup()))
+        .forEach(r -> bound.put(r.action(), r.kind()));
+    SEEN.addAll(bound.values());
+    for (Remaining.Row row : rows) {
+      assertThat(bound.get(row.action()))
+          .isEqualTo(row.kind() == Kind.WALK ? Kind.BIND : row.kind());
+    }
+  }
+
+  /** The same world, in which the platform of the focused application binds menu entries. */
+  private static World bindingMenus(RandomSetups.Case c) {
+    Catalog catalog = c.world().catalog();
+    Environment e = catalog.environment(c.setup().innermost().platform()).orElseThrow();
+    Environment.Platform p = e.platform().orElseThrow();
+    Environment.OwnBindingRules rules =
+        new Environment.OwnBindingRules(
+            2, Set.of(), 0, false, Set.of(Environment.OwnTarget.MENU_ENTRY));
+    Environment lenient =
+        new Environment(
+            e.id(),
+            e.title(),
+            e.version(),
+            e.contexts(),
+            e.whenBroken(),
+            new Environment.Platform(
+                p.modifierNames(),
+                p.reserved(),
+                p.altGrIsCtrlAlt(),
+                p.typing(),
+                p.primary(),
+                Optional.of(rules),
+                p.menuForms()),
+            e.pointerRoutes(),
+            e.menus(),
+            e.source());
+    return new World(
+        catalog.with(List.of(), List.of(lenient), Map.of()),
+        c.world().boards(),
+        c.world().layouts());
+  }
+
+  /** A property about classes that never occurred would say nothing. */
+  @AfterContainer
+  static void theOtherClassesOccurred() {
+    assertThat(SEEN).contains(Kind.LEARN, Kind.FREE_THE_WAY, Kind.BIND, Kind.WALK, Kind.UNKNOWN);
   }
 }

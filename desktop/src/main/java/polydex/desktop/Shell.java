@@ -420,11 +420,6 @@ public final class Shell implements Desk.Keys {
     route.follow(gesture);
   }
 
-  @Override
-  public void go(char letter) {
-    places.stream().filter(p -> p.letter() == letter).findFirst().ifPresent(this::go);
-  }
-
   /** Stops what is being found out, and closes the session. */
   public void end() {
     current.hidden();

@@ -72,9 +72,6 @@ public record Desk(
     /** Takes away what was shown last. */
     void close();
 
-    /** Goes to a place of the window by its letter. */
-    void go(char letter);
-
     /** Shows the way of a gesture through the setup in use, where that is shown. */
     void follow(Gesture gesture);
   }

@@ -1,5 +1,6 @@
 package polydex.desktop.state;
 
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -18,6 +19,8 @@ import polydex.catalog.GestureSearch;
 import polydex.catalog.Hooks;
 import polydex.conflict.Conflict;
 import polydex.conflict.ConflictFinder;
+import polydex.conflict.ConflictHistory;
+import polydex.conflict.ConflictSentence;
 import polydex.conflict.Person;
 import polydex.conflict.Severity;
 import polydex.recall.Material;
@@ -115,15 +118,23 @@ public final class Analyst implements AutoCloseable {
       return;
     }
     Person person = person();
+    ConflictHistory before = session.conflicts();
+    LocalDate today = session.today();
     worker.execute(
         () -> {
           if (newest.get() == question) {
             Analysis analysis = analyse(workspace, setup.get(), person);
+            ConflictHistory after =
+                before.seen(
+                    setup.get().id(),
+                    analysis.conflicts(),
+                    today,
+                    c -> ConflictSentence.withoutWayOut(c, workspace.catalog()));
             Platform.runLater(
                 () -> {
                   if (newest.get() == question) {
+                    session.keep(after);
                     found.set(Optional.of(analysis));
-                    session.conflictsSeen(setup.get().id(), analysis.conflicts());
                   }
                 });
           }

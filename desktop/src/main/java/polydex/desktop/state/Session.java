@@ -18,10 +18,7 @@ import javafx.beans.property.ReadOnlyLongProperty;
 import javafx.beans.property.ReadOnlyLongWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import polydex.catalog.Catalog;
-import polydex.conflict.Conflict;
 import polydex.conflict.ConflictHistory;
-import polydex.conflict.ConflictSentence;
 import polydex.files.FileProblem;
 import polydex.files.store.Store;
 import polydex.mouse.Habits;
@@ -122,12 +119,10 @@ public final class Session implements AutoCloseable {
     return conflicts;
   }
 
-  /** Keeps which conflicts a setup has today. */
-  public void conflictsSeen(String setup, List<Conflict> found) {
-    Catalog catalog = workspace.get().catalog();
+  /** Keeps the history of conflicts as a look into a setup has left it. */
+  public void keep(ConflictHistory after) {
     ConflictHistory before = conflicts;
-    conflicts = before.seen(setup, found, today(), c -> ConflictSentence.withoutWayOut(c, catalog));
-    ConflictHistory after = conflicts;
+    conflicts = after;
     if (!after.equals(before)) {
       write(() -> store.save(before, after));
     }

@@ -100,9 +100,6 @@ class DrillRunTest implements Desk.Keys {
   public void open(VBox shown, Node focus, List<KeyCommand> commands) {}
 
   @Override
-  public void go(char letter) {}
-
-  @Override
   public void follow(Gesture gesture) {}
 
   @Override
