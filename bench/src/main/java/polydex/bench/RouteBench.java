@@ -13,6 +13,7 @@ import polydex.catalog.Binding;
 import polydex.conflict.Conflict;
 import polydex.conflict.Conflict.Kind;
 import polydex.conflict.ConflictFinder;
+import polydex.conflict.ConflictUpdate;
 import polydex.conflict.Person;
 import polydex.files.Shipped;
 import polydex.keys.Gesture;
@@ -86,7 +87,7 @@ final class RouteBench {
           new World(world.catalog().withBindings("app", list), world.boards(), world.layouts()));
     }
     for (int i = 0; i < 20 * EDITS; i++) { // so that the compiler is done
-      ConflictFinder.after(
+      ConflictUpdate.of(
           conflicts, Retracing.of(traces, edited.get(i % EDITS)).orElseThrow(), PERSON);
     }
     Main.row(
@@ -96,8 +97,7 @@ final class RouteBench {
           int found = 0;
           for (World w : edited) {
             found +=
-                ConflictFinder.after(conflicts, Retracing.of(traces, w).orElseThrow(), PERSON)
-                    .size();
+                ConflictUpdate.of(conflicts, Retracing.of(traces, w).orElseThrow(), PERSON).size();
           }
           return found;
         },

@@ -1,7 +1,6 @@
 package polydex.conflict;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -30,7 +29,6 @@ import polydex.keys.Step;
 import polydex.route.Layer;
 import polydex.route.Machine;
 import polydex.route.Reach;
-import polydex.route.Retracing;
 import polydex.route.SetupTraces;
 import polydex.route.Trace.Acted;
 import polydex.route.Trace.Nothing;
@@ -51,7 +49,7 @@ public final class ConflictFinder {
   private record Place(Layer layer, boolean own, String context, List<Physical> presses) {}
 
   /** By severity; of the same one by the action, since making identities takes longer. */
-  private static final Comparator<Conflict> WORST_FIRST =
+  static final Comparator<Conflict> WORST_FIRST =
       Comparator.<Conflict>comparingInt(c -> -c.severity())
           .thenComparing(c -> c.loser().action())
           .thenComparing(Conflict::id);
@@ -75,7 +73,8 @@ public final class ConflictFinder {
     this(traces, person, withWays, kinds, traces.all(), traces.absent(), new Reach(traces));
   }
 
-  private ConflictFinder(
+  /** Finds those of some bindings only. */
+  ConflictFinder(
       SetupTraces traces,
       Person person,
       boolean withWays,
@@ -123,64 +122,8 @@ public final class ConflictFinder {
     return new ConflictFinder(traces, person, false, _ -> true).find();
   }
 
-  /**
-   * The conflicts after few bindings were changed, made from those before: only what was traced
-   * anew is looked into. What an action's other gestures do is asked again wherever one of them was
-   * traced anew. O(bindings + conflicts) with a small constant; the same as {@link #find}.
-   *
-   * @param before all conflicts before, as {@link #find} gave them for the same person
-   */
-  public static List<Conflict> after(List<Conflict> before, Retracing again, Person person) {
-    Set<String> actions = new HashSet<>();
-    Set<Side> stale = new HashSet<>();
-    again.fresh().forEach(t -> actions.add(t.binding().action()));
-    again.freshAbsent().forEach(t -> actions.add(t.binding().action()));
-    for (TracedBinding t : again.stale()) {
-      actions.add(t.binding().action());
-      stale.add(side(party(t)));
-    }
-    SetupTraces traces = again.traces();
-    Set<String> asked = new HashSet<>(actions);
-    traces
-        .setup()
-        .machines()
-        .forEach(m -> m.own().forEach(own -> asked.add(own.action()))); // thin ones are all asked
-    Reach reach = new Reach(traces, asked);
-    ConflictFinder finder =
-        new ConflictFinder(
-            traces, person, true, _ -> true, again.fresh(), again.freshAbsent(), reach);
-    Map<Side, TracedBinding> losers = new HashMap<>();
-    for (String action : actions) {
-      reach.bindings(action).forEach(t -> losers.put(side(party(t)), t));
-    }
-    traces.absent().stream()
-        .filter(t -> actions.contains(t.binding().action()))
-        .forEach(t -> losers.put(side(party(t)), t));
-    List<Conflict> kept = new ArrayList<>(before.size());
-    List<Conflict> more = new ArrayList<>(finder.find());
-    for (Conflict c : before) {
-      if (c.kind() == Kind.THIN) {
-        continue; // all of them are found again, since they are few
-      }
-      if (!actions.contains(c.loser().action())) {
-        kept.add(c);
-      } else if (!stale.contains(side(c.loser()))) {
-        more.add(finder.again(c, losers.get(side(c.loser()))));
-      }
-    }
-    more.sort(WORST_FIRST);
-    return merged(kept, more);
-  }
-
-  /** What tells the losing side of a conflict from others of its setup. */
-  private record Side(
-      String environment, int depth, String binding, boolean own, Gesture gesture) {}
-
-  private static Side side(Party p) {
-    return new Side(p.environment(), p.depth(), p.binding(), p.own(), p.gesture());
-  }
-
-  private Conflict again(Conflict c, TracedBinding loser) {
+  /** The same conflict of a binding, of which it is asked again what else still works. */
+  Conflict again(Conflict c, TracedBinding loser) {
     List<Gesture> ways = stillWorks(loser);
     return new Conflict(
         c.kind(),
@@ -191,28 +134,17 @@ public final class ConflictFinder {
         c.instead(),
         c.cause(),
         ways,
-        Severity.of(
-            Severity.harm(c.instead(), catalog),
-            !ways.isEmpty(),
-            person.usesPerDay().applyAsDouble(c.loser().action())));
+        severity(c.instead(), ways, c.loser().action()));
   }
 
-  /** Two lists, each the worst first, as one. */
-  private static List<Conflict> merged(List<Conflict> many, List<Conflict> few) {
-    List<Conflict> all = new ArrayList<>(many.size() + few.size());
-    int from = 0;
-    for (Conflict c : few) {
-      int at = Collections.binarySearch(many, c, WORST_FIRST);
-      int to = at < 0 ? -at - 1 : at;
-      all.addAll(many.subList(from, to));
-      all.add(c);
-      from = to;
-    }
-    all.addAll(many.subList(from, many.size()));
-    return Collections.unmodifiableList(all);
+  private int severity(Outcome instead, List<Gesture> ways, String action) {
+    return Severity.of(
+        Severity.harm(instead, catalog),
+        !ways.isEmpty(),
+        person.usesPerDay().applyAsDouble(action));
   }
 
-  private List<Conflict> find() {
+  List<Conflict> find() {
     Map<Place, TracedBinding> first = new HashMap<>();
     for (TracedBinding traced : all) {
       FirstCause.of(traces, traced).ifPresent(c -> add(traced, c));
@@ -397,7 +329,6 @@ public final class ConflictFinder {
     if (!kinds.test(kind)) {
       return;
     }
-    String action = loser.binding().action();
     List<Gesture> stillWorks = withWays ? stillWorks(loser) : List.of();
     String by = winner.map(w -> w.environment() + " " + w.binding()).orElse("");
     boolean itself = kind == Kind.NEEDS_FN || kind == Kind.THIN;
@@ -418,10 +349,7 @@ public final class ConflictFinder {
                 itself ? "" : by,
                 kind == Kind.VERSION || by.isEmpty() ? loser.environment() : ""),
             stillWorks,
-            Severity.of(
-                Severity.harm(instead, catalog),
-                !stillWorks.isEmpty(),
-                person.usesPerDay().applyAsDouble(action))));
+            severity(instead, stillWorks, loser.binding().action())));
   }
 
   /** Documented gestures that work, and what comes out as those that do not. */

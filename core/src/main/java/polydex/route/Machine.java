@@ -3,6 +3,7 @@ package polydex.route;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import polydex.catalog.Binding;
@@ -92,137 +93,97 @@ public record Machine(
 
     /** The same with another machine inside. */
     public Session with(Machine other) {
-      return new Session(
-          application,
-          version,
-          capture,
-          fullScreen,
-          kept,
-          sent,
-          forwards,
-          translation,
-          tapDelayMillis,
-          other);
+      return changed(p -> p.inner = other);
     }
 
     /** The same in full screen, or not. */
     public Session inFullScreen(boolean full) {
-      return new Session(
-          application,
-          version,
-          capture,
-          full,
-          kept,
-          sent,
-          forwards,
-          translation,
-          tapDelayMillis,
-          inner);
+      return changed(p -> p.fullScreen = full);
     }
 
     /** The same capturing at other times. */
     public Session capturing(Capture when) {
-      return new Session(
-          application,
-          version,
-          when,
-          fullScreen,
-          kept,
-          sent,
-          forwards,
-          translation,
-          tapDelayMillis,
-          inner);
+      return changed(p -> p.capture = when);
     }
 
     /** The same with a stroke sent in, or kept by the host, and in no other list. */
     public Session directing(Gesture stroke, boolean in) {
-      return new Session(
-          application,
-          version,
-          capture,
-          fullScreen,
-          in ? without(kept, stroke) : and(kept, stroke),
-          in ? and(sent, stroke) : without(sent, stroke),
-          forwards || in,
-          translation,
-          tapDelayMillis,
-          inner);
+      return changed(
+          p -> {
+            p.kept = in ? without(kept, stroke) : and(kept, stroke);
+            p.sent = in ? and(sent, stroke) : without(sent, stroke);
+            p.forwards = forwards || in;
+          });
     }
 
     /** The same keeping taps of modifiers back for so many milliseconds. */
     public Session delayingTaps(int millis) {
-      return new Session(
-          application,
-          version,
-          capture,
-          fullScreen,
-          kept,
-          sent,
-          forwards,
-          translation,
-          millis,
-          inner);
+      return changed(p -> p.tapDelayMillis = millis);
     }
 
     /** The same with these strokes kept by the host, and these sent in. */
     public Session directing(List<Gesture> keeps, List<Gesture> sends) {
-      return new Session(
-          application,
-          version,
-          capture,
-          fullScreen,
-          keeps,
-          sends,
-          forwards,
-          translation,
-          tapDelayMillis,
-          inner);
+      return changed(
+          p -> {
+            p.kept = keeps;
+            p.sent = sends;
+          });
     }
 
     /** The same handing strokes on, or not. */
     public Session forwarding(boolean on) {
-      return new Session(
-          application,
-          version,
-          capture,
-          fullScreen,
-          kept,
-          sent,
-          on,
-          translation,
-          tapDelayMillis,
-          inner);
+      return changed(p -> p.forwards = on);
     }
 
     /** The same making something else of keys on the way in. */
     public Session translating(Optional<Remap> other) {
-      return new Session(
-          application,
-          version,
-          capture,
-          fullScreen,
-          kept,
-          sent,
-          forwards,
-          other,
-          tapDelayMillis,
-          inner);
+      return changed(p -> p.translation = other);
     }
 
     /** The same in another version. */
     public Session at(Version other) {
+      return changed(p -> p.version = other);
+    }
+
+    private Session changed(Consumer<Parts> change) {
+      Parts parts = new Parts(this);
+      change.accept(parts);
       return new Session(
           application,
-          other,
-          capture,
-          fullScreen,
-          kept,
-          sent,
-          forwards,
-          translation,
-          tapDelayMillis,
-          inner);
+          parts.version,
+          parts.capture,
+          parts.fullScreen,
+          parts.kept,
+          parts.sent,
+          parts.forwards,
+          parts.translation,
+          parts.tapDelayMillis,
+          parts.inner);
+    }
+
+    /** What can be changed of a window, while it is. */
+    private static final class Parts {
+      Version version;
+      Capture capture;
+      boolean fullScreen;
+      List<Gesture> kept;
+      List<Gesture> sent;
+      boolean forwards;
+      Optional<Remap> translation;
+      int tapDelayMillis;
+      Machine inner;
+
+      Parts(Session of) {
+        version = of.version;
+        capture = of.capture;
+        fullScreen = of.fullScreen;
+        kept = of.kept;
+        sent = of.sent;
+        forwards = of.forwards;
+        translation = of.translation;
+        tapDelayMillis = of.tapDelayMillis;
+        inner = of.inner;
+      }
     }
 
     private static List<Gesture> and(List<Gesture> list, Gesture more) {

@@ -28,38 +28,31 @@ import polydex.workspace.SetupLine.Option;
 final class FocusLines {
   private static final int LONGEST_DELAY = 10_000;
 
-  private final Workspace workspace;
-  private final int depth;
-  private final Machine machine;
-  private final Function<Machine, Setup> put;
-  private final SetupOutline.Wrong wrong;
+  private final SetupOutline.Part part;
   private final List<SetupLine> lines = new ArrayList<>();
 
-  FocusLines(
-      Workspace workspace,
-      int depth,
-      Machine machine,
-      Function<Machine, Setup> put,
-      SetupOutline.Wrong wrong) {
-    this.workspace = workspace;
-    this.depth = depth;
-    this.machine = machine;
-    this.put = put;
-    this.wrong = wrong;
+  FocusLines(SetupOutline.Part part) {
+    this.part = part;
   }
 
   List<SetupLine> lines() {
     lines.add(
         SetupLine.of(
-                depth,
+                part.depth(),
                 "In focus",
-                machine
+                part.machine()
                     .application()
-                    .map(a -> workspace.catalog().environment(a).map(Environment::title).orElse(a))
+                    .map(
+                        a ->
+                            part.workspace()
+                                .catalog()
+                                .environment(a)
+                                .map(Environment::title)
+                                .orElse(a))
                     .orElse("the desktop itself"))
-            .wrong(wrong.at(depth, Kind.FOCUS, ""))
+            .wrong(part.wrong().at(part.depth(), Kind.FOCUS, ""))
             .changedBy(focus()));
-    switch (machine.focus()) {
+    switch (part.machine().focus()) {
       case Bare _ -> {}
       case Running r -> running(r);
       case Session s -> session(s);
@@ -68,20 +61,21 @@ final class FocusLines {
   }
 
   private Setup put(Machine.Focus focus) {
-    return put.apply(machine.with(focus));
+    return part.put().apply(part.machine().with(focus));
   }
 
   private Edit focus() {
     List<Option> options = new ArrayList<>();
     options.add(new Option("the desktop itself", new Edit.Done(put(new Bare()))));
-    for (Environment application : HeldMachines.on(workspace.catalog(), machine.platform())) {
+    for (Environment application :
+        HeldMachines.on(part.workspace().catalog(), part.machine().platform())) {
       if (application.kind() instanceof Application a && a.holdsMachine()) {
         options.add(new Option(application.title(), held(application)));
       }
       options.add(
           new Option(
               application.kind() instanceof Application a && a.holdsMachine()
-                  ? application.title() + ", holding no machine"
+                  ? application.title() + ", holding no part.machine()"
                   : application.title(),
               new Edit.Done(
                   put(
@@ -94,14 +88,16 @@ final class FocusLines {
     return new Edit.Choice(() -> options);
   }
 
-  /** A window keeps the machine that it held; for a new one the machine is asked for. */
+  /**
+   * A window keeps the part.machine() that it held; for a new one the part.machine() is asked for.
+   */
   private Edit held(Environment window) {
-    if (machine.focus() instanceof Session s) {
+    if (part.machine().focus() instanceof Session s) {
       return new Edit.Done(put(HeldMachines.window(window, s.inner())));
     }
     return new Edit.Choice(
         () ->
-            workspace.catalog().environments().stream()
+            part.workspace().catalog().environments().stream()
                 .filter(e -> e.kind() instanceof Platform)
                 .map(
                     p ->
@@ -110,35 +106,35 @@ final class FocusLines {
                             new Edit.Done(
                                 put(
                                     HeldMachines.window(
-                                        window, SetupList.bare(p, machine.layout()))))))
+                                        window, SetupList.bare(p, part.machine().layout()))))))
                 .toList());
   }
 
   private void running(Running running) {
     lines.add(
         SetupOutline.versionLine(
-                depth,
+                part.depth(),
                 "Its version",
                 running.version(),
                 v ->
                     put(
                         new Running(
                             running.application(), v, running.options(), running.contexts())))
-            .wrong(wrong.at(depth, Kind.FOCUS_VERSION, "")));
+            .wrong(part.wrong().at(part.depth(), Kind.FOCUS_VERSION, "")));
     for (SetupLine line :
         SetupOutline.optionLines(
-            workspace.catalog(),
-            depth,
+            part.workspace().catalog(),
+            part.depth(),
             running.application(),
             running.options(),
             on ->
                 put(
                     new Running(
                         running.application(), running.version(), on, running.contexts())))) {
-      lines.add(line.wrong(wrong.at(depth, Kind.FOCUS_OPTION, line.label())));
+      lines.add(line.wrong(part.wrong().at(part.depth(), Kind.FOCUS_OPTION, line.label())));
     }
     List<Context> known =
-        workspace
+        part.workspace()
             .catalog()
             .environment(running.application())
             .map(Environment::contexts)
@@ -147,7 +143,7 @@ final class FocusLines {
         contexts ->
             put(new Running(running.application(), running.version(), running.options(), contexts));
     lines.add(
-        SetupLine.of(depth, "Active contexts", SetupOutline.count(running.contexts().size()))
+        SetupLine.of(part.depth(), "Active contexts", SetupOutline.count(running.contexts().size()))
             .addingBy(
                 new Edit.Choice(
                     () ->
@@ -164,24 +160,25 @@ final class FocusLines {
       String id = running.contexts().get(i);
       lines.add(
           SetupLine.of(
-                  depth + 1,
+                  part.depth() + 1,
                   "Context",
                   known.stream()
                       .filter(c -> c.id().equals(id))
                       .map(Context::title)
                       .findFirst()
                       .orElse(id))
-              .wrong(wrong.at(depth, Kind.CONTEXT, id))
+              .wrong(part.wrong().at(part.depth(), Kind.CONTEXT, id))
               .memberOf(running.contexts(), i, at));
     }
   }
 
   private void session(Session session) {
     lines.add(
-        SetupOutline.versionLine(depth, "Its version", session.version(), v -> put(session.at(v)))
-            .wrong(wrong.at(depth, Kind.FOCUS_VERSION, "")));
+        SetupOutline.versionLine(
+                part.depth(), "Its version", session.version(), v -> put(session.at(v)))
+            .wrong(part.wrong().at(part.depth(), Kind.FOCUS_VERSION, "")));
     lines.add(
-        SetupLine.of(depth, "Captures strokes", words(session.capture()))
+        SetupLine.of(part.depth(), "Captures strokes", words(session.capture()))
             .changedBy(
                 new Edit.Choice(
                     () ->
@@ -207,7 +204,7 @@ final class FocusLines {
         (_, l) -> session.directing(session.kept(), l));
     translation(session);
     lines.add(
-        SetupLine.of(depth, "Holds taps back", session.tapDelayMillis() + " ms")
+        SetupLine.of(part.depth(), "Holds taps back", session.tapDelayMillis() + " ms")
             .changedBy(
                 new Edit.Words(
                     String.valueOf(session.tapDelayMillis()),
@@ -216,7 +213,7 @@ final class FocusLines {
   }
 
   private SetupLine toggle(String label, boolean on, Setup other) {
-    return SetupLine.of(depth, label, on ? "yes" : "no").changedBy(new Edit.Done(other));
+    return SetupLine.of(part.depth(), label, on ? "yes" : "no").changedBy(new Edit.Done(other));
   }
 
   private static int millis(String text) {
@@ -238,10 +235,10 @@ final class FocusLines {
       List<Gesture> strokes,
       Kind kind,
       BiFunction<Session, List<Gesture>, Session> with) {
-    Session session = (Session) machine.focus();
+    Session session = (Session) part.machine().focus();
     Function<List<Gesture>, Setup> to = l -> put(with.apply(session, l));
     lines.add(
-        SetupLine.of(depth, label, SetupOutline.count(strokes.size()))
+        SetupLine.of(part.depth(), label, SetupOutline.count(strokes.size()))
             .addingBy(
                 new Edit.Words(
                     "",
@@ -249,9 +246,9 @@ final class FocusLines {
                     t -> to.apply(Members.with(strokes, RuleText.stroke(t))))));
     for (int i = 0; i < strokes.size(); i++) {
       lines.add(
-          SetupLine.of(depth + 1, "Stroke", "")
+          SetupLine.of(part.depth() + 1, "Stroke", "")
               .about(strokes.get(i))
-              .wrong(wrong.at(depth, kind, String.valueOf(i)))
+              .wrong(part.wrong().at(part.depth(), kind, String.valueOf(i)))
               .memberOf(strokes, i, to));
     }
   }
@@ -271,7 +268,7 @@ final class FocusLines {
                                 List.of(),
                                 list))));
     lines.add(
-        SetupLine.of(depth, "Translates keys", SetupOutline.count(rules.size()))
+        SetupLine.of(part.depth(), "Translates keys", SetupOutline.count(rules.size()))
             .addingBy(
                 new Edit.Words(
                     "",
@@ -280,7 +277,11 @@ final class FocusLines {
     for (int i = 0; i < rules.size(); i++) {
       lines.add(
           RemapLines.keyRule(
-              depth + 1, rules, i, to, wrong.at(depth, Kind.TRANSLATION, String.valueOf(i))));
+              part.depth() + 1,
+              rules,
+              i,
+              to,
+              part.wrong().at(part.depth(), Kind.TRANSLATION, String.valueOf(i))));
     }
   }
 }

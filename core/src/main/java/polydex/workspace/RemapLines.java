@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import polydex.catalog.Environment;
-import polydex.route.Machine;
 import polydex.route.Remap;
 import polydex.route.Remap.KeyRule;
 import polydex.route.Remap.StrokeRule;
@@ -18,30 +17,17 @@ import polydex.workspace.SetupLine.Option;
 final class RemapLines {
   static final String HINT = "What becomes what, as in CapsLock -> Ctrl or Meta+S -> Ctrl+S";
 
-  private final Workspace workspace;
-  private final int depth;
-  private final Machine machine;
-  private final Function<Machine, Setup> put;
-  private final SetupOutline.Wrong wrong;
+  private final SetupOutline.Part part;
 
-  RemapLines(
-      Workspace workspace,
-      int depth,
-      Machine machine,
-      Function<Machine, Setup> put,
-      SetupOutline.Wrong wrong) {
-    this.workspace = workspace;
-    this.depth = depth;
-    this.machine = machine;
-    this.put = put;
-    this.wrong = wrong;
+  RemapLines(SetupOutline.Part part) {
+    this.part = part;
   }
 
   List<SetupLine> lines() {
     List<SetupLine> lines = new ArrayList<>();
-    List<Remap> remaps = machine.remaps();
+    List<Remap> remaps = part.machine().remaps();
     lines.add(
-        SetupLine.of(depth, "Remaps", SetupOutline.count(remaps.size()))
+        SetupLine.of(part.depth(), "Remaps", SetupOutline.count(remaps.size()))
             .addingBy(
                 new Edit.Words(
                     "",
@@ -60,17 +46,17 @@ final class RemapLines {
   }
 
   private Setup put(List<Remap> remaps) {
-    return put.apply(machine.withRemaps(remaps));
+    return part.put().apply(part.machine().withRemaps(remaps));
   }
 
   private Setup put(int at, Remap remap) {
-    return put(Members.replaced(machine.remaps(), at, remap));
+    return put(Members.replaced(part.machine().remaps(), at, remap));
   }
 
   private void remap(int i, List<SetupLine> lines) {
-    Remap remap = machine.remaps().get(i);
+    Remap remap = part.machine().remaps().get(i);
     lines.add(
-        SetupLine.of(depth + 1, "Remap", remap.title())
+        SetupLine.of(part.depth() + 1, "Remap", remap.title())
             .changedBy(
                 new Edit.Words(
                     remap.title(),
@@ -81,11 +67,13 @@ final class RemapLines {
                             new Remap(
                                 t.strip(), remap.onlyIn(), remap.strokeRules(), remap.keyRules()))))
             .addingBy(new Edit.Words("", HINT, t -> put(i, RuleText.adding(remap, t))))
-            .memberOf(machine.remaps(), i, this::put));
+            .memberOf(part.machine().remaps(), i, this::put));
     lines.add(
         SetupLine.of(
-                depth + 1, "Only in", remap.onlyIn().map(this::title).orElse("any application"))
-            .wrong(wrong.at(depth, Kind.REMAP, String.valueOf(i)))
+                part.depth() + 1,
+                "Only in",
+                remap.onlyIn().map(this::title).orElse("any application"))
+            .wrong(part.wrong().at(part.depth(), Kind.REMAP, String.valueOf(i)))
             .changedBy(onlyIn(i, remap)));
     for (int r = 0; r < remap.strokeRules().size(); r++) {
       StrokeRule rule = remap.strokeRules().get(r);
@@ -93,8 +81,8 @@ final class RemapLines {
       Function<List<StrokeRule>, Setup> rules =
           list -> put(i, new Remap(remap.title(), remap.onlyIn(), list, remap.keyRules()));
       lines.add(
-          SetupLine.of(depth + 2, "Stroke", RuleText.of(rule))
-              .wrong(wrong.at(depth, Kind.STROKE_RULE, i + "." + r))
+          SetupLine.of(part.depth() + 2, "Stroke", RuleText.of(rule))
+              .wrong(part.wrong().at(part.depth(), Kind.STROKE_RULE, i + "." + r))
               .changedBy(
                   new Edit.Words(
                       RuleText.of(rule), HINT, t -> put(i, RuleText.replacing(remap, at, t))))
@@ -103,11 +91,11 @@ final class RemapLines {
     for (int r = 0; r < remap.keyRules().size(); r++) {
       lines.add(
           keyRule(
-              depth + 2,
+              part.depth() + 2,
               remap.keyRules(),
               r,
               list -> put(i, new Remap(remap.title(), remap.onlyIn(), remap.strokeRules(), list)),
-              wrong.at(depth, Kind.KEY_RULE, i + "." + r)));
+              part.wrong().at(part.depth(), Kind.KEY_RULE, i + "." + r)));
     }
   }
 
@@ -129,13 +117,18 @@ final class RemapLines {
   }
 
   private String title(String application) {
-    return workspace.catalog().environment(application).map(Environment::title).orElse(application);
+    return part.workspace()
+        .catalog()
+        .environment(application)
+        .map(Environment::title)
+        .orElse(application);
   }
 
   private Edit onlyIn(int i, Remap remap) {
     List<Option> options = new ArrayList<>();
     options.add(new Option("any application", limited(i, remap, Optional.empty())));
-    for (Environment application : HeldMachines.on(workspace.catalog(), machine.platform())) {
+    for (Environment application :
+        HeldMachines.on(part.workspace().catalog(), part.machine().platform())) {
       options.add(
           new Option(application.title(), limited(i, remap, Optional.of(application.id()))));
     }

@@ -107,6 +107,7 @@ public final class SetupOutline {
 
   private void machine(int depth, Machine machine) {
     Function<Machine, Setup> put = m -> setup.with(depth, m);
+    Part part = new Part(workspace, depth, machine, put, this::wrong);
     SetupLine head =
         SetupLine.of(depth, "Machine", machine.title())
             .changedBy(
@@ -153,10 +154,10 @@ public final class SetupOutline {
         machine.platform(),
         machine.options(),
         on -> put.apply(machine.withOptions(on)));
-    lines.addAll(new RemapLines(workspace, depth, machine, put, this::wrong).lines());
+    lines.addAll(new RemapLines(part).lines());
     own(depth, machine, put);
     switchedOff(depth, machine, put);
-    lines.addAll(new FocusLines(workspace, depth, machine, put, this::wrong).lines());
+    lines.addAll(new FocusLines(part).lines());
   }
 
   /** What is left without a machine: the one in its window, or the window's host alone. */
@@ -300,6 +301,14 @@ public final class SetupOutline {
     boolean _ = in ? other.add(member) : other.remove(member);
     return other;
   }
+
+  /**
+   * What the lines of a part of a machine are made of.
+   *
+   * @param put gives the setup with another machine in the place of this one
+   */
+  record Part(
+      Workspace workspace, int depth, Machine machine, Function<Machine, Setup> put, Wrong wrong) {}
 
   /** Tells what is wrong at a spot. */
   @FunctionalInterface

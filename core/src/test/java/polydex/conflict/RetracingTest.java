@@ -44,7 +44,7 @@ class RetracingTest {
       if (again.isPresent()) {
         assertThat(lines(again.get().traces().all())).isEqualTo(lines(over.all()));
         assertThat(lines(again.get().traces().absent())).isEqualTo(lines(over.absent()));
-        assertThat(ConflictFinder.after(conflicts, again.get(), PERSON)).isEqualTo(found);
+        assertThat(ConflictUpdate.of(conflicts, again.get(), PERSON)).isEqualTo(found);
         traces = again.get().traces();
       } else {
         traces = over;

@@ -134,15 +134,12 @@ class SetupsWindowTest extends InWindow {
     person.untilShown("Type the show stamp");
     person.keys("Esc");
     person.keys("Ctrl+R");
-    person.type("find in");
     person.untilShown("Ways to do what?");
-    person.keys("Ctrl+A");
     person.type("save");
     person.keys("1");
     person.untilShown("as its keymap says");
     person.keys("Enter");
     person.untilGone("as its keymap says");
-    assertThat(person.text("part")).isPresent();
     person.untilShown("Cue editor: “Save”");
   }
 
@@ -161,14 +158,18 @@ class SetupsWindowTest extends InWindow {
     person.untilShown("is open");
     person.keys("1");
     person.untilShown("With the menu");
-    Optional<String> said =
-        person.shown().stream().filter(t -> t.startsWith("With the menu")).findFirst();
-    assertThat(said).isPresent();
+    // In the open menu a plain letter is an access key; elsewhere it is typed.
+    person.keys("Ctrl+G");
+    person.keys("Ctrl+A");
+    person.type("S");
+    person.keys("Enter");
+    person.untilShown("With the menu “File” open: Dome timeline: “Save”");
     // Another context, and no menu is open any more.
     person.keys("F6");
     person.untilShown("Where you are");
     person.keys("1");
     person.untilGone("With the menu");
+    person.untilGone("Dome timeline: “Save”");
   }
 
   @Test

@@ -26,6 +26,7 @@ import polydex.keys.Modifiers;
 import polydex.route.Setup;
 import polydex.route.Trace;
 import polydex.route.Tracer;
+import polydex.route.World;
 import polydex.workspace.Workspace;
 
 /** Who gets a gesture in the setup in use, and which bindings lose theirs. */
@@ -45,6 +46,11 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
   private final PressedSoFar soFar = new PressedSoFar();
   private boolean capturing;
   private Optional<String> beside = Optional.empty();
+
+  /** A setup made ready for tracing, as it and its keymaps stood then. */
+  private record Ready(World world, Setup setup, Tracer tracer) {}
+
+  private Optional<Ready> besideReady = Optional.empty();
   private Gesture shown = FIRST_SHOWN;
 
   /** The place. */
@@ -185,10 +191,19 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
       there.say(problem.get());
       return;
     }
+    Optional<Tracer> ready =
+        besideReady
+            .filter(r -> r.setup().equals(other.get()) && r.world().equals(workspace.world()))
+            .map(Ready::tracer);
+    if (ready.isPresent()) {
+      there.show(ready.get(), ready.get().trace(gesture));
+      return;
+    }
     desk.analyst()
         .look(
             _ -> Tracer.of(other.get(), workspace.world()),
             tracer -> {
+              besideReady = Optional.of(new Ready(workspace.world(), other.get(), tracer));
               if (shown.equals(gesture)) {
                 there.show(tracer, tracer.trace(gesture));
               }

@@ -21,6 +21,7 @@ import polydex.conflict.Conflict;
 import polydex.conflict.ConflictFinder;
 import polydex.conflict.ConflictHistory;
 import polydex.conflict.ConflictSentence;
+import polydex.conflict.ConflictUpdate;
 import polydex.conflict.Person;
 import polydex.conflict.Severity;
 import polydex.recall.Material;
@@ -151,7 +152,7 @@ public final class Analyst implements AutoCloseable {
     List<Conflict> conflicts =
         again
             .filter(_ -> last.orElseThrow().person().equals(person))
-            .map(a -> ConflictFinder.after(last.orElseThrow().analysis().conflicts(), a, person))
+            .map(a -> ConflictUpdate.of(last.orElseThrow().analysis().conflicts(), a, person))
             .orElseGet(() -> ConflictFinder.find(traces, person));
     Analysis found =
         new Analysis(

@@ -45,7 +45,7 @@ final class DemoConflicts {
         history =
             history.seen(
                 setup.id(),
-                ConflictFinder.find(SetupTraces.of(then, demo.world()), person),
+                ConflictFinder.withoutWays(SetupTraces.of(then, demo.world()), person),
                 now.minusWeeks(stage.weeksAgo()),
                 c -> ConflictSentence.withoutWayOut(c, demo.catalog()));
       }
