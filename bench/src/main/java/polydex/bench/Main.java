@@ -14,12 +14,12 @@ public final class Main {
   private Main() {}
 
   /**
-   * Runs the benchmarks that are named (catalog, intake, route, drill, recall), or all, and prints
-   * a table.
+   * Runs the benchmarks that are named (catalog, intake, route, drill, mouse, recall), or all, and
+   * prints a table.
    */
   public static void main(String[] args) throws Exception {
     Set<String> wanted = Set.of(args);
-    if (!wanted.equals(Set.of("recall"))) {
+    if (!Set.of("recall", "mouse").containsAll(wanted) || wanted.isEmpty()) {
       System.out.println("| what | size | ours | baseline | baseline / ours |");
       System.out.println("| --- | ---: | ---: | ---: | ---: |");
     }
@@ -34,6 +34,9 @@ public final class Main {
     }
     if (wanted.isEmpty() || wanted.contains("drill")) {
       DrillBench.all();
+    }
+    if (wanted.isEmpty() || wanted.contains("mouse")) {
+      MouseBench.all();
     }
     if (wanted.isEmpty() || wanted.contains("recall")) {
       RecallBench.schedules();

@@ -2,9 +2,10 @@ package polydex.cli;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import org.jspecify.annotations.Nullable;
@@ -19,8 +20,6 @@ import polydex.files.Shipped;
 import polydex.files.demo.DemoHistory;
 import polydex.files.json.WorldFile;
 import polydex.files.store.Store;
-import polydex.mouse.Habits;
-import polydex.mouse.Use;
 import polydex.route.Setup;
 import polydex.workspace.Workspace;
 
@@ -71,25 +70,32 @@ final class Source {
     if (choice.world != null) {
       return _ -> Severity.UNKNOWN_USES_PER_DAY;
     }
-    Habits habits = new Habits(DemoHistory.ZONE);
-    uses(workspace).forEach(habits::add);
-    return action -> habits.usesPerDay(action).orElse(Severity.UNKNOWN_USES_PER_DAY);
+    Map<String, Double> known = logged(workspace).standing().usesADay();
+    return action -> known.getOrDefault(action, Severity.UNKNOWN_USES_PER_DAY);
   }
 
-  /** The mouse log, the oldest first; empty for a world without one. */
-  List<Use> uses(Workspace workspace) throws FileProblem {
-    List<Use> uses = new ArrayList<>();
+  /** Where days begin and end: the demo's are its own. */
+  ZoneId zone() {
+    return choice.file == null ? DemoHistory.ZONE : ZoneId.systemDefault();
+  }
+
+  /** The two logs; nothing in either for a world without them. */
+  Logged logged(Workspace workspace) throws FileProblem {
+    Logged.Reading reading = new Logged.Reading(workspace, zone());
     if (choice.demo) {
-      uses.addAll(DemoHistory.of(workspace).uses());
+      DemoHistory history = DemoHistory.of(workspace);
+      history.answers().forEach(reading::add);
+      history.events().forEach(reading::add);
     } else if (choice.file != null) {
       withStore(
           choice.file,
           store -> {
-            store.uses(uses::add);
-            return uses.size();
+            store.answers(reading::add);
+            store.events(reading::add);
+            return store;
           });
     }
-    return uses;
+    return reading.done();
   }
 
   <T> T withStore(Path file, StoreWork<T> work) throws FileProblem {

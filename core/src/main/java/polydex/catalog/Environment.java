@@ -21,6 +21,7 @@ import polydex.keys.Modifier;
  * @param kind what it is besides
  * @param pointerRoutes how actions are done with a pointer, the usual way first
  * @param menus the menu bar
+ * @param tabOrder what Tab reaches, in order, from the content on; empty where that is not known
  * @param source where the keymap is from, for one that describes a standard; may be empty
  */
 public record Environment(
@@ -32,7 +33,22 @@ public record Environment(
     Kind kind,
     List<PointerRoute> pointerRoutes,
     List<MenuItem> menus,
+    List<Control> tabOrder,
     String source) {
+
+  /** One whose controls are not known. */
+  public Environment(
+      String id,
+      String title,
+      Version version,
+      List<Context> contexts,
+      WhenBroken whenBroken,
+      Kind kind,
+      List<PointerRoute> pointerRoutes,
+      List<MenuItem> menus,
+      String source) {
+    this(id, title, version, contexts, whenBroken, kind, pointerRoutes, menus, List.of(), source);
+  }
 
   /** One of which only the keys are known. */
   public Environment(
@@ -92,6 +108,14 @@ public record Environment(
       items = List.copyOf(items);
     }
   }
+
+  /**
+   * Something that Tab reaches.
+   *
+   * @param title as it stands there
+   * @param action the id of what it does
+   */
+  public record Control(String title, String action) {}
 
   /** What a taker does with the steps it holds when the next one does not go on with them. */
   public enum WhenBroken {
@@ -227,12 +251,13 @@ public record Environment(
     contexts = List.copyOf(contexts);
     pointerRoutes = List.copyOf(pointerRoutes);
     menus = List.copyOf(menus);
+    tabOrder = List.copyOf(tabOrder);
   }
 
   /** The same with other contexts. */
   public Environment withContexts(List<Context> others) {
     return new Environment(
-        id, title, version, others, whenBroken, kind, pointerRoutes, menus, source);
+        id, title, version, others, whenBroken, kind, pointerRoutes, menus, tabOrder, source);
   }
 
   /** What is special to it as a platform, if it is one. */

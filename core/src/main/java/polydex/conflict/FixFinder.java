@@ -69,7 +69,8 @@ public final class FixFinder {
       return fixes;
     }
     Setup setup = situation.setups().get(c.setup().get());
-    List<Gesture> free = new FreeGestures(situation, setup, c.loser()).best(most);
+    List<Gesture> free =
+        new FreeGestures(situation, setup, c.loser().depth(), c.loser().action()).best(most);
     move(setup, c.loser(), free, fixes);
     c.winner().filter(w -> !isSame(w, c.loser())).ifPresent(w -> winner(setup, w, most, fixes));
     c.at().ifPresent(at -> atLayer(setup, c, at, fixes));
@@ -155,7 +156,11 @@ public final class FixFinder {
           .filter(b -> !b.remarks().fixed())
           .ifPresent(b -> fixes.add(new KeymapFix.SwitchOff(Computer.of(machine), b)));
     }
-    move(setup, winner, new FreeGestures(situation, setup, winner).best(most), fixes);
+    move(
+        setup,
+        winner,
+        new FreeGestures(situation, setup, winner.depth(), winner.action()).best(most),
+        fixes);
   }
 
   private void atLayer(Setup setup, Conflict c, Layer at, List<Fix> fixes) {

@@ -9,7 +9,6 @@ import java.util.stream.Collectors;
 import polydex.boards.Board;
 import polydex.boards.Layout;
 import polydex.boards.Presses;
-import polydex.conflict.Conflict.Party;
 import polydex.effort.StrokeEffort;
 import polydex.keys.Gesture;
 import polydex.keys.Held;
@@ -28,7 +27,7 @@ import polydex.route.Tracer;
  * is an initial of the action's title or the same gesture does the action elsewhere. O(keys ·
  * modifiers · setups).
  */
-final class FreeGestures {
+public final class FreeGestures {
   /** The key is an initial of the title. */
   static final double INITIAL = 1.5;
 
@@ -47,16 +46,24 @@ final class FreeGestures {
 
   private final Situation situation;
   private final Setup setup;
-  private final Party party;
+  private final String action;
+  private final int depth;
 
-  FreeGestures(Situation situation, Setup setup, Party party) {
+  /**
+   * Ready to look.
+   *
+   * @param depth of the computer that is to have the gesture, 0 the outermost
+   * @param action the id of what it is to do
+   */
+  public FreeGestures(Situation situation, Setup setup, int depth, String action) {
     this.situation = situation;
     this.setup = setup;
-    this.party = party;
+    this.depth = depth;
+    this.action = action;
   }
 
   /** The best of them. */
-  List<Gesture> best(int most) {
+  public List<Gesture> best(int most) {
     Board board = situation.world().boards().get(setup.board());
     Layout layout = situation.world().layouts().get(setup.machine().layout());
     StrokeEffort effort = new StrokeEffort(board);
@@ -91,7 +98,7 @@ final class FreeGestures {
 
   /** Of every setup in which the computer stands. */
   private List<Tracer> tracers() {
-    Machine machine = setup.machines().get(party.depth());
+    Machine machine = setup.machines().get(depth);
     Situation.Computer computer = Situation.Computer.of(machine);
     return situation.setups().values().stream()
         .filter(s -> s.machines().stream().anyMatch(computer::is))
@@ -109,7 +116,7 @@ final class FreeGestures {
     return situation
         .world()
         .catalog()
-        .title(party.action())
+        .title(action)
         .toLowerCase(Locale.ROOT)
         .replaceAll("\\B\\w|\\W", "");
   }
@@ -118,7 +125,7 @@ final class FreeGestures {
     return situation.setups().values().stream()
         .flatMap(s -> s.environments().stream())
         .distinct()
-        .flatMap(e -> situation.world().catalog().bindings(e, party.action()).stream())
+        .flatMap(e -> situation.world().catalog().bindings(e, action).stream())
         .map(b -> b.gesture().toString())
         .collect(Collectors.toSet());
   }

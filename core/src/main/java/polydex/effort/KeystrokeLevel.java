@@ -56,7 +56,16 @@ public record KeystrokeLevel(double key) {
    * @throws IllegalArgumentException for any other letter
    */
   public double seconds(String operators) {
-    return operators.chars().mapToDouble(this::operator).sum();
+    return seconds(operators, POINTING);
+  }
+
+  /**
+   * The same where pointing takes a time of its own.
+   *
+   * @param pointing seconds for P
+   */
+  public double seconds(String operators, double pointing) {
+    return operators.chars().mapToDouble(o -> operator(o, pointing)).sum();
   }
 
   /** What a gesture takes, modifiers counted once for as long as they are held, in seconds. */
@@ -64,16 +73,16 @@ public record KeystrokeLevel(double key) {
     return MENTAL + key * (gesture.presses() + gesture.modifierPresses());
   }
 
-  private double operator(int letter) {
+  private double operator(int letter, double pointing) {
     return switch (letter) {
       case ' ' -> 0;
       case 'K' -> key;
-      case 'P' -> POINTING;
+      case 'P' -> pointing;
       case 'B' -> BUTTON;
       case 'H' -> HOMING;
       case 'M' -> MENTAL;
       case 'W' -> NOTCH;
-      case 'D' -> 2 * BUTTON + POINTING;
+      case 'D' -> 2 * BUTTON + pointing;
       default ->
           throw new IllegalArgumentException(
               "There is no operator \u201c%s\u201d; there are K P B H M W D."

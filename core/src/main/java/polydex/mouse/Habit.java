@@ -2,10 +2,11 @@ package polydex.mouse;
 
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 
@@ -32,10 +33,16 @@ public final class Habit {
 
   /** How far an action is from being done without the mouse. */
   public enum State {
+    /** Done with the pointer. */
     OPEN,
+    /** Drilled. */
     LEARNING,
+    /** Some uses are by keys. */
     SWITCHING,
-    REPLACED
+    /** Nearly all are. */
+    REPLACED,
+    /** It stays with the pointer, since the person wants it so. */
+    KEPT
   }
 
   private record Recent(LocalDate day, boolean byKeys) {}
@@ -45,27 +52,34 @@ public final class Habit {
   private int byKeys;
   private int byPointer;
   private final Set<LocalDate> goodDays = new HashSet<>();
-  private int relapses;
+  private final List<Turn> turns = new ArrayList<>();
   private int sinceReplaced;
   private Optional<Instant> replaced = Optional.empty();
 
-  /** Takes in a use that is not older than those before. */
-  public void add(Use use, ZoneId zone) {
-    boolean keys = use.device() == Use.Device.KEYS;
+  /** When it was replaced, or came back. */
+  public record Turn(Instant at, LocalDate day, boolean replaced) {}
+
+  /**
+   * Takes in a use that is not older than those before.
+   *
+   * @param day the working day that it belongs to
+   * @param keys whether it was done by keys
+   */
+  public void add(Instant at, LocalDate day, boolean keys) {
     if (keys) {
       byKeys++;
     } else {
       byPointer++;
     }
-    window.addLast(new Recent(use.at().atZone(zone).toLocalDate(), keys));
+    window.addLast(new Recent(day, keys));
     keysInWindow += keys ? 1 : 0;
     if (window.size() > WINDOW) {
       keysInWindow -= window.removeFirst().byKeys() ? 1 : 0;
     }
     if (replaced.isEmpty()) {
-      judgeReplaced(use.at());
+      judgeReplaced(at);
     } else {
-      judgeRelapse();
+      judgeRelapse(at);
     }
   }
 
@@ -81,16 +95,17 @@ public final class Habit {
     if (goodDays.size() >= DAYS) {
       goodDays.clear();
       replaced = Optional.of(now);
+      turns.add(new Turn(now, window.getLast().day(), true));
       sinceReplaced = 0;
     }
   }
 
   /** The window holds only uses after the replacement once there are enough of them. */
-  private void judgeRelapse() {
+  private void judgeRelapse(Instant now) {
     sinceReplaced++;
     if (sinceReplaced >= WINDOW && keysInWindow < RELAPSE_SHARE * WINDOW) {
       replaced = Optional.empty();
-      relapses++;
+      turns.add(new Turn(now, window.getLast().day(), false));
     }
   }
 
@@ -116,7 +131,12 @@ public final class Habit {
 
   /** How often it came back after it had been replaced. */
   public int relapses() {
-    return relapses;
+    return (int) turns.stream().filter(t -> !t.replaced()).count();
+  }
+
+  /** Every time that it was replaced or came back, the oldest first. */
+  public List<Turn> turns() {
+    return List.copyOf(turns);
   }
 
   /** Uses by keys, all told. */

@@ -1,5 +1,6 @@
 package polydex.mouse;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -7,13 +8,16 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import polydex.catalog.Catalog;
+import java.util.function.Predicate;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.OwnBindingRules;
 import polydex.catalog.Environment.OwnTarget;
 import polydex.catalog.Environment.PointerRoute;
 import polydex.effort.KeystrokeLevel;
 import polydex.keys.Gesture;
+import polydex.mouse.Habit.State;
+import polydex.recall.DrillSettings;
+import polydex.recall.NextToLearn;
 import polydex.route.Machine;
 import polydex.route.Reach;
 import polydex.route.Setup;
@@ -26,13 +30,11 @@ import polydex.route.World;
  * costs, and what would take its place.
  *
  * <p>Cost: uses a working day · working days · (seconds by pointer − seconds by keys), never below
- * 0. Times are estimates of the Keystroke-Level Model; see {@link KeystrokeLevel}. O(bindings of
- * each setup + actions).
+ * 0. A time is the median of at least five that were measured, or else an estimate of the
+ * Keystroke-Level Model, with pointing by Fitts' law where distances were measured; see {@link
+ * KeystrokeLevel}. O(bindings of each setup + actions).
  */
 public final class Remaining {
-  /** Working days a year. */
-  public static final int WORKING_DAYS = 220;
-
   /** Presses of a binding that is yet to be made: two modifiers and a key. */
   public static final int PRESSES_OF_AN_OWN = 3;
 
@@ -44,7 +46,7 @@ public final class Remaining {
     FREE_THE_WAY,
     /** It has none, and one can be made. */
     BIND,
-    /** It has none and none can be made, but menus lead there. */
+    /** It has none and none can be made, but menus or Tab lead there. */
     WALK,
     /** It is about a place on the screen. */
     POINTER_BY_NATURE,
@@ -53,85 +55,128 @@ public final class Remaining {
   }
 
   /**
-   * An action that was done with the pointer.
+   * An action that is or was done with the pointer.
    *
-   * @param setup the id of the setup
-   * @param action its id
-   * @param usesADay with the pointer, a day on which anything was noted
+   * @param place the action and where
+   * @param state how far it has come
+   * @param usesADay with the pointer lately, a working day
    * @param pointerSeconds what one use takes
-   * @param keysSeconds what it would take by keys; none where there is no way
+   * @param pointerMeasured whether that was measured rather than estimated
+   * @param keysSeconds what it takes by keys, or would; none where there is no way
+   * @param keysMeasured whether that was measured
    * @param hoursAYear what is lost
+   * @param paybackDays working days until the learning is saved; none where nothing is to learn or
+   *     nothing is saved
    * @param gesture what would do it, or should
    * @param environment the id of the platform or application whose gesture that is
-   * @param walk the way through the menus, for one that has no better
+   * @param walk the way through menus or by Tab, for one that has no better
+   * @param kept why it stays with the pointer, where the person wants it so
    */
   public record Row(
-      String setup,
-      String action,
+      Place place,
       Kind kind,
+      State state,
       double usesADay,
       double pointerSeconds,
+      boolean pointerMeasured,
       Optional<Double> keysSeconds,
+      boolean keysMeasured,
       double hoursAYear,
+      Optional<Double> paybackDays,
       Optional<Gesture> gesture,
       Optional<String> environment,
-      Optional<MenuWalk> walk) {}
+      Optional<Walk> walk,
+      Optional<String> kept) {
+
+    /** Seconds saved by one use by keys, 0 or more. */
+    public double savedSeconds() {
+      return keysSeconds.map(k -> Math.max(0, pointerSeconds - k)).orElse(0.0);
+    }
+  }
+
+  /** What there would be instead of the pointer. */
+  private record Instead(
+      Kind kind, Optional<Gesture> gesture, Optional<String> environment, Optional<Walk> walk) {
+    static Instead by(Kind kind, Gesture gesture, String environment) {
+      return new Instead(kind, Optional.of(gesture), Optional.of(environment), Optional.empty());
+    }
+
+    static Instead none(Kind kind, Optional<Walk> walk) {
+      return new Instead(kind, Optional.empty(), Optional.empty(), walk);
+    }
+  }
 
   private final World world;
-  private final RecentUses uses;
+  private final Map<Setup, OfSetup> ready = new HashMap<>();
   private final KeystrokeLevel times;
+  private final double learningSeconds;
+  private final Predicate<Place> drilled;
+  private final Map<Place, String> kept;
 
   /**
    * Ready to look.
    *
-   * @param uses of the last weeks
    * @param times of this person
+   * @param answersUntilFluent how many answers a new gesture takes this person
+   * @param drilled whether an action was ever answered in a drill
+   * @param kept what stays with the pointer, and why
    */
-  public Remaining(World world, RecentUses uses, KeystrokeLevel times) {
+  public Remaining(
+      World world,
+      KeystrokeLevel times,
+      double answersUntilFluent,
+      Predicate<Place> drilled,
+      Map<Place, String> kept) {
     this.world = world;
-    this.uses = uses;
     this.times = times;
+    this.learningSeconds = answersUntilFluent * DrillSettings.SECONDS_AN_ANSWER;
+    this.drilled = drilled;
+    this.kept = kept;
   }
 
   /**
-   * What remains, the dearest first.
+   * Everything that was ever done with the pointer or is kept for it, the dearest first; what was
+   * not lately costs nothing.
    *
    * @param setups to look into; one that can't be traced is passed over
+   * @param today the last of the days that count
    */
-  public List<Row> of(Collection<Setup> setups) {
+  public List<Row> of(Collection<Setup> setups, Standing standing, LocalDate today) {
+    Lately lately = standing.lately(today);
+    Map<String, Setup> byId = new HashMap<>();
+    setups.forEach(s -> byId.put(s.id(), s));
     List<Row> rows = new ArrayList<>();
-    for (Setup setup : setups) {
-      if (world.problem(setup).isEmpty()) {
-        List<String> actions = uses.byPointer(setup.id());
-        if (!actions.isEmpty()) {
-          rows.addAll(new OfSetup(setup).rows(actions));
-        }
+    for (Standing.Entry entry : standing.entries()) {
+      Setup setup = byId.get(entry.place().setup());
+      boolean counts = entry.byPointer() > 0 || kept.containsKey(entry.place());
+      if (setup != null && counts && world.problem(setup).isEmpty()) {
+        Setup focused = Whereabouts.focusing(setup, entry.place().environment(), world.catalog());
+        rows.add(
+            ready
+                .computeIfAbsent(focused, OfSetup::new)
+                .row(entry, lately.pointerADay(entry.place())));
       }
     }
     rows.sort(
         Comparator.comparingDouble((Row r) -> -r.hoursAYear())
-            .thenComparing(Row::action)
-            .thenComparing(Row::setup));
+            .thenComparingDouble(r -> r.paybackDays().orElse(Double.MAX_VALUE))
+            .thenComparingDouble(r -> -r.usesADay())
+            .thenComparing(r -> r.place().action())
+            .thenComparing(r -> r.place().setup()));
     return List.copyOf(rows);
   }
 
   private final class OfSetup {
     private final Setup setup;
-    private final SetupTraces traces;
     private final Reach reach;
     private final Map<String, String> operators = new HashMap<>();
     private final List<Environment> environments;
+    private final Map<String, Instead> known = new HashMap<>();
 
     OfSetup(Setup setup) {
       this.setup = setup;
-      this.traces = SetupTraces.of(setup, world);
-      this.reach = new Reach(traces);
-      Catalog catalog = world.catalog();
-      // The focused application's way counts before those of what lies around it.
-      this.environments =
-          setup.environments().reversed().stream()
-              .flatMap(e -> catalog.environment(e).stream())
-              .toList();
+      this.reach = new Reach(SetupTraces.of(setup, world));
+      this.environments = Whereabouts.outward(setup, world.catalog());
       for (Environment e : environments) {
         for (PointerRoute r : e.pointerRoutes()) {
           if (!r.operators().isBlank()) {
@@ -141,58 +186,44 @@ public final class Remaining {
       }
     }
 
-    List<Row> rows(List<String> actions) {
-      return actions.stream().map(this::row).toList();
+    private Instead instead(String action) {
+      return known.computeIfAbsent(action, this::find);
     }
 
-    private Row row(String action) {
-      double byPointer = times.seconds(operators.getOrDefault(action, KeystrokeLevel.ONE_CLICK));
-      List<Reach.Way> ways = reach.of(action);
-      List<TracedBinding> bindings = reach.bindings(action);
-      Optional<Reach.Way> way = ways.stream().filter(w -> !w.gesture().usesPointer()).findFirst();
+    private Instead find(String action) {
+      Optional<Reach.Way> way =
+          reach.of(action).stream().filter(w -> !w.gesture().usesPointer()).findFirst();
       if (way.isPresent()) {
-        String environment = way.get().binding().environment();
-        return row(
-            action,
-            Kind.LEARN,
-            byPointer,
-            way.map(Reach.Way::gesture),
-            Optional.of(environment),
-            Optional.empty());
+        return Instead.by(Kind.LEARN, way.get().gesture(), way.get().binding().environment());
       }
+      List<TracedBinding> bindings = reach.bindings(action);
       Optional<TracedBinding> stopped =
           bindings.stream().filter(t -> !t.gesture().usesPointer()).findFirst();
       if (stopped.isPresent()) {
-        return row(
-            action,
-            Kind.FREE_THE_WAY,
-            byPointer,
-            stopped.map(TracedBinding::gesture),
-            stopped.map(TracedBinding::environment),
-            Optional.empty());
+        return Instead.by(Kind.FREE_THE_WAY, stopped.get().gesture(), stopped.get().environment());
       }
-      Optional<MenuWalk> walk =
-          environments.stream().flatMap(e -> MenuWalk.to(action, e).stream()).findFirst();
-      if (canBeBound(walk.isPresent())) {
-        return row(action, Kind.BIND, byPointer, Optional.empty(), Optional.empty(), walk);
+      Optional<Walk> walk =
+          environments.stream().flatMap(e -> Walk.to(action, e).stream()).findFirst();
+      if (canBeBound(walk)) {
+        return Instead.none(Kind.BIND, walk);
       }
       if (walk.isPresent()) {
-        return row(action, Kind.WALK, byPointer, Optional.empty(), Optional.empty(), walk);
+        return Instead.none(Kind.WALK, walk);
       }
-      boolean known = operators.containsKey(action) || !bindings.isEmpty();
-      return row(
-          action,
-          known ? Kind.POINTER_BY_NATURE : Kind.UNKNOWN,
-          byPointer,
-          Optional.empty(),
-          Optional.empty(),
-          Optional.empty());
+      boolean known = operators.containsKey(action) || !bindings.isEmpty() || isPointedAt(action);
+      return Instead.none(known ? Kind.POINTER_BY_NATURE : Kind.UNKNOWN, Optional.empty());
+    }
+
+    private boolean isPointedAt(String action) {
+      return environments.stream()
+          .flatMap(e -> e.pointerRoutes().stream())
+          .anyMatch(r -> r.action().equals(action));
     }
 
     /** Whether the machine of the focused application lets its menu entries be bound. */
-    private boolean canBeBound(boolean isMenuEntry) {
+    private boolean canBeBound(Optional<Walk> walk) {
       Machine machine = setup.innermost();
-      return isMenuEntry
+      return walk.filter(w -> w.means() == Walk.Means.MENUS).isPresent()
           && world
               .catalog()
               .environment(machine.platform())
@@ -203,33 +234,56 @@ public final class Remaining {
               .isPresent();
     }
 
-    private Row row(
-        String action,
-        Kind kind,
-        double byPointer,
-        Optional<Gesture> gesture,
-        Optional<String> environment,
-        Optional<MenuWalk> walk) {
-      Optional<Double> byKeys =
-          switch (kind) {
-            case LEARN, FREE_THE_WAY -> gesture.map(times::seconds);
-            case BIND -> Optional.of(KeystrokeLevel.MENTAL + PRESSES_OF_AN_OWN * times.key());
-            case WALK -> walk.map(w -> KeystrokeLevel.MENTAL + w.presses() * times.key());
-            case POINTER_BY_NATURE, UNKNOWN -> Optional.empty();
-          };
-      double usesADay = uses.byPointerADay(setup.id(), action);
-      double saved = byKeys.map(k -> Math.max(0, byPointer - k)).orElse(0.0);
+    Row row(Standing.Entry entry, double usesADay) {
+      Place place = entry.place();
+      Instead instead =
+          place.isUnknown()
+              ? Instead.none(Kind.UNKNOWN, Optional.empty())
+              : instead(place.action());
+      double pointer =
+          entry
+              .pointerSeconds()
+              .orElseGet(
+                  () ->
+                      times.seconds(
+                          operators.getOrDefault(place.action(), KeystrokeLevel.ONE_CLICK),
+                          entry.pointingSeconds().orElse(KeystrokeLevel.POINTING)));
+      Optional<Double> keys = entry.keysSeconds().or(() -> estimated(instead));
+      double saved = keys.map(k -> Math.max(0, pointer - k)).orElse(0.0);
+      boolean toLearn = instead.kind() == Kind.LEARN && saved * usesADay > 0;
       return new Row(
-          setup.id(),
-          action,
-          kind,
+          place,
+          instead.kind(),
+          state(entry),
           usesADay,
-          byPointer,
-          byKeys,
-          usesADay * WORKING_DAYS * saved / 3600,
-          gesture,
-          environment,
-          walk);
+          pointer,
+          entry.pointerSeconds().isPresent(),
+          keys,
+          entry.keysSeconds().isPresent(),
+          kept.containsKey(place) ? 0 : usesADay * NextToLearn.WORKING_DAYS * saved / 3600,
+          toLearn ? Optional.of(learningSeconds / (saved * usesADay)) : Optional.empty(),
+          instead.gesture(),
+          instead.environment(),
+          instead.walk(),
+          Optional.ofNullable(kept.get(place)));
+    }
+
+    private State state(Standing.Entry entry) {
+      if (kept.containsKey(entry.place())) {
+        return State.KEPT;
+      }
+      return entry.byUses() == State.OPEN && drilled.test(entry.place())
+          ? State.LEARNING
+          : entry.byUses();
+    }
+
+    private Optional<Double> estimated(Instead instead) {
+      return switch (instead.kind()) {
+        case LEARN, FREE_THE_WAY -> instead.gesture().map(times::seconds);
+        case BIND -> Optional.of(KeystrokeLevel.MENTAL + PRESSES_OF_AN_OWN * times.key());
+        case WALK -> instead.walk().map(w -> KeystrokeLevel.MENTAL + w.presses() * times.key());
+        case POINTER_BY_NATURE, UNKNOWN -> Optional.empty();
+      };
     }
   }
 }

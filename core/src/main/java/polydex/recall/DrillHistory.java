@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
+import polydex.effort.TheilSen;
 
 /**
  * Answers by day, what was fluent when, and the person's pace; running totals that {@link Progress}
@@ -139,7 +140,7 @@ public final class DrillHistory {
   public double answersUntilFluent() {
     return answersWhenFluent.size() < ITEMS_FOR_A_MEDIAN
         ? ANSWERS_UNTIL_FLUENT
-        : Pace.median(answersWhenFluent.stream().mapToDouble(n -> n).toArray());
+        : TheilSen.median(answersWhenFluent.stream().mapToDouble(n -> n).toArray());
   }
 
   /** The pace that fits the latest right answers. */

@@ -1,7 +1,9 @@
 package polydex.recall;
 
-import java.util.Arrays;
+import static polydex.effort.TheilSen.median;
+
 import java.util.List;
+import polydex.effort.TheilSen;
 import polydex.keys.Gesture;
 
 /**
@@ -94,23 +96,7 @@ public record Pace(double start, double press, double modifier) {
 
   /** The median slope of all pairs whose x differ; what is known where there are none. */
   private static double slope(double[] x, double[] y, double known) {
-    double[] slopes = new double[x.length * (x.length - 1) / 2];
-    int n = 0;
-    for (int i = 0; i < x.length; i++) {
-      for (int j = 0; j < i; j++) {
-        if (x[i] != x[j]) {
-          slopes[n++] = (y[i] - y[j]) / (x[i] - x[j]);
-        }
-      }
-    }
-    return n == 0 ? known : median(Arrays.copyOf(slopes, n));
-  }
-
-  /** The middle value, or the mean of the two middle ones. */
-  static double median(double[] values) {
-    double[] sorted = values.clone();
-    Arrays.sort(sorted);
-    int middle = sorted.length / 2;
-    return sorted.length % 2 == 1 ? sorted[middle] : (sorted[middle - 1] + sorted[middle]) / 2;
+    double[] slopes = TheilSen.slopes(x, y);
+    return slopes.length == 0 ? known : median(slopes);
   }
 }

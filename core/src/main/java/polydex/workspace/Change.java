@@ -1,6 +1,6 @@
 package polydex.workspace;
 
-import polydex.mouse.Use;
+import polydex.mouse.LogEvent;
 
 /** Something that was done by name, and can be undone and done again. */
 public sealed interface Change {
@@ -25,7 +25,14 @@ public sealed interface Change {
   /**
    * A line in the mouse log that the user wrote.
    *
-   * @param use what was noted
+   * @param event what was noted
    */
-  record Note(String title, Use use) implements Change {}
+  record Note(String title, LogEvent event) implements Change {}
+
+  /**
+   * Events that were brought in together, from a file or a recorder.
+   *
+   * @param batch the number under which the log has them
+   */
+  record Batch(String title, long batch) implements Change {}
 }

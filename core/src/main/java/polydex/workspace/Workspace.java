@@ -12,6 +12,7 @@ import polydex.boards.Layout;
 import polydex.catalog.Catalog;
 import polydex.conflict.Accepted;
 import polydex.conflict.Situation;
+import polydex.mouse.MouseChoices;
 import polydex.recall.Learning;
 import polydex.route.Setup;
 import polydex.route.World;
@@ -25,6 +26,7 @@ import polydex.route.World;
  * @param remembered what was learnt while lists were brought in
  * @param learning what was said about what to learn
  * @param accepted conflicts that the person lives with
+ * @param mouse what was said about what the mouse still does
  */
 public record Workspace(
     World world,
@@ -32,7 +34,8 @@ public record Workspace(
     Optional<String> current,
     Remembered remembered,
     Learning learning,
-    Accepted accepted) {
+    Accepted accepted,
+    MouseChoices mouse) {
   /** Nothing yet. */
   public static final Workspace EMPTY =
       new Workspace(
@@ -41,7 +44,8 @@ public record Workspace(
           Optional.empty(),
           Remembered.NOTHING,
           Learning.NOTHING,
-          Accepted.NONE);
+          Accepted.NONE,
+          MouseChoices.NOTHING);
 
   /** Keeps the order of the setups, and lets go of a choice that is no longer there. */
   public Workspace {
@@ -64,7 +68,8 @@ public record Workspace(
         Optional.empty(),
         Remembered.NOTHING,
         Learning.NOTHING,
-        Accepted.NONE);
+        Accepted.NONE,
+        MouseChoices.NOTHING);
   }
 
   /** Keymaps of platforms and applications. */
@@ -97,39 +102,45 @@ public record Workspace(
         current,
         remembered,
         learning,
-        accepted);
+        accepted,
+        mouse);
   }
 
   /** The same with a setup added, or replaced where its id is known. */
   public Workspace with(Setup setup) {
     Map<String, Setup> more = new LinkedHashMap<>(setups);
     more.put(setup.id(), setup);
-    return new Workspace(world, more, current, remembered, learning, accepted);
+    return new Workspace(world, more, current, remembered, learning, accepted, mouse);
   }
 
   /** The same with these setups, by their ids and in this order. */
   public Workspace with(Map<String, Setup> others) {
-    return new Workspace(world, others, current, remembered, learning, accepted);
+    return new Workspace(world, others, current, remembered, learning, accepted, mouse);
   }
 
   /** The same with another setup in use. */
   public Workspace using(Optional<String> setupId) {
-    return new Workspace(world, setups, setupId, remembered, learning, accepted);
+    return new Workspace(world, setups, setupId, remembered, learning, accepted, mouse);
   }
 
   /** The same with something else remembered. */
   public Workspace with(Remembered other) {
-    return new Workspace(world, setups, current, other, learning, accepted);
+    return new Workspace(world, setups, current, other, learning, accepted, mouse);
   }
 
   /** The same with something else said about learning. */
   public Workspace with(Learning other) {
-    return new Workspace(world, setups, current, remembered, other, accepted);
+    return new Workspace(world, setups, current, remembered, other, accepted, mouse);
   }
 
   /** The same with other conflicts accepted. */
   public Workspace with(Accepted other) {
-    return new Workspace(world, setups, current, remembered, learning, other);
+    return new Workspace(world, setups, current, remembered, learning, other, mouse);
+  }
+
+  /** The same with something else said about the mouse. */
+  public Workspace with(MouseChoices other) {
+    return new Workspace(world, setups, current, remembered, learning, accepted, other);
   }
 
   /** What fixes of conflicts change. */
@@ -140,7 +151,7 @@ public record Workspace(
   /** The same with other keymaps and setups. */
   public Workspace with(Situation situation) {
     return new Workspace(
-        situation.world(), situation.setups(), current, remembered, learning, accepted);
+        situation.world(), situation.setups(), current, remembered, learning, accepted, mouse);
   }
 
   /** The same with a board added, or replaced where its id is known. */
@@ -153,7 +164,8 @@ public record Workspace(
         current,
         remembered,
         learning,
-        accepted);
+        accepted,
+        mouse);
   }
 
   /** The same with a layout added, or replaced where its id is known. */
@@ -166,6 +178,7 @@ public record Workspace(
         current,
         remembered,
         learning,
-        accepted);
+        accepted,
+        mouse);
   }
 }

@@ -15,24 +15,22 @@ import net.jqwik.api.constraints.IntRange;
 import net.jqwik.api.constraints.Size;
 import org.junit.jupiter.api.Test;
 import polydex.mouse.Habit.State;
-import polydex.mouse.Use.Device;
 
 class HabitTest {
   private static final Instant START = Instant.parse("2031-01-06T09:00:00Z");
 
-  private static Use use(Instant at, Device device) {
-    return new Use(at, "save", device, "setup");
+  private static void use(Habit habit, Instant at, boolean keys) {
+    habit.add(at, at.atZone(ZoneOffset.UTC).toLocalDate(), keys);
   }
 
   /** So many uses a day, the device of each from a digit: below the threshold the pointer. */
   private static Habit habit(List<Integer> digits, int perDay, int threshold) {
     Habit habit = new Habit();
     for (int i = 0; i < digits.size(); i++) {
-      habit.add(
-          use(
-              START.plus(Duration.ofDays(i / perDay)).plusSeconds(i % perDay),
-              digits.get(i) < threshold ? Device.POINTER : Device.KEYS),
-          ZoneOffset.UTC);
+      use(
+          habit,
+          START.plus(Duration.ofDays(i / perDay)).plusSeconds(i % perDay),
+          digits.get(i) >= threshold);
     }
     return habit;
   }
@@ -81,29 +79,29 @@ class HabitTest {
     assertThat(habit.recent()).isEqualTo(Math.min(20, digits.size()));
   }
 
-  private static void add(Habit habit, int from, int count, Device device) {
+  private static void add(Habit habit, int from, int count, boolean keys) {
     for (int i = 0; i < count; i++) {
       // Four a day.
-      habit.add(use(START.plus(Duration.ofHours(6L * (from + i))), device), ZoneOffset.UTC);
+      use(habit, START.plus(Duration.ofHours(6L * (from + i))), keys);
     }
   }
 
   @Test
   void anActionGoesFromOpenToReplacedAndBackOnARelapse() {
     Habit habit = new Habit();
-    add(habit, 0, 10, Device.POINTER);
+    add(habit, 0, 10, false);
     assertThat(habit.state(false)).isEqualTo(State.OPEN);
     assertThat(habit.state(true)).isEqualTo(State.LEARNING);
-    add(habit, 10, 18, Device.KEYS);
+    add(habit, 10, 18, true);
     assertThat(habit.state(true)).isEqualTo(State.SWITCHING);
-    add(habit, 28, 1, Device.KEYS);
+    add(habit, 28, 1, true);
     assertThat(habit.state(true)).isEqualTo(State.REPLACED);
     assertThat(habit.replacedSince()).contains(START.plus(Duration.ofDays(7)));
     // Within the next twenty uses nothing is judged; then four or fewer by pointer are no relapse.
-    add(habit, 29, 16, Device.KEYS);
-    add(habit, 45, 4, Device.POINTER);
+    add(habit, 29, 16, true);
+    add(habit, 45, 4, false);
     assertThat(habit.state(true)).isEqualTo(State.REPLACED);
-    add(habit, 49, 1, Device.POINTER);
+    add(habit, 49, 1, false);
     assertThat(habit.state(true)).isEqualTo(State.SWITCHING);
     assertThat(habit.relapses()).isEqualTo(1);
   }
@@ -112,25 +110,12 @@ class HabitTest {
   void twentyUsesOnOneDayAreNotEnough() {
     Habit habit = new Habit();
     for (int i = 0; i < 100; i++) {
-      habit.add(use(START.plusSeconds(i), Device.KEYS), ZoneOffset.UTC);
+      use(habit, START.plusSeconds(i), true);
     }
     assertThat(habit.state(true)).isEqualTo(State.SWITCHING);
     for (int day = 1; day < 5; day++) {
-      habit.add(use(START.plus(Duration.ofDays(day)), Device.KEYS), ZoneOffset.UTC);
+      use(habit, START.plus(Duration.ofDays(day)), true);
     }
     assertThat(habit.state(true)).isEqualTo(State.REPLACED);
-  }
-
-  @Test
-  void actionsAreRankedByUsesOfTheMouse() {
-    Habits habits = new Habits(ZoneOffset.UTC);
-    habits.add(new Use(START, "rare", Device.POINTER, ""));
-    habits.add(new Use(START.plusSeconds(1), "often", Device.POINTER, ""));
-    habits.add(new Use(START.plusSeconds(2), "often", Device.POINTER, ""));
-    habits.add(new Use(START.plus(Duration.ofDays(1)), "keys", Device.KEYS, ""));
-    assertThat(habits.byPointerUses()).containsExactly("often", "rare", "keys");
-    assertThat(habits.usesPerDay("often")).contains(1.0);
-    assertThat(habits.usesPerDay("never")).isEmpty();
-    assertThat(habits.habit("never")).isEmpty();
   }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -34,6 +35,7 @@ import polydex.route.World;
 /** What remains, its classes against plain definitions and its costs against sums by hand. */
 class RemainingTest {
   private static final Set<Kind> SEEN = EnumSet.noneOf(Kind.class);
+  private static final LocalDate TODAY = LocalDate.of(2031, 3, 14);
   private static final Instant NOW = Instant.parse("2031-03-14T16:00:00Z");
 
   /**
@@ -51,8 +53,13 @@ class RemainingTest {
     for (int a = 0; a < 8; a++) {
       String action = "a" + a;
       int least = least(bar, action);
-      assertThat(MenuWalk.to(action, application).map(MenuWalk::presses))
+      assertThat(Walk.to(action, application).map(Walk::presses))
           .isEqualTo(least == Integer.MAX_VALUE ? Optional.empty() : Optional.of(2 + least));
+      Walk.to(action, application)
+          .ifPresent(
+              w ->
+                  assertThat(w.parts(application).stream().mapToInt(Walk.Part::times).sum())
+                      .isEqualTo(w.presses()));
     }
   }
 
@@ -75,6 +82,8 @@ class RemainingTest {
     return least;
   }
 
+  private static int titles;
+
   private static MenuItem menu(Random random, int deep) {
     List<MenuItem> items = new ArrayList<>();
     int size = deep == 0 ? 0 : random.nextInt(5);
@@ -83,7 +92,7 @@ class RemainingTest {
     }
     Optional<String> action =
         items.isEmpty() ? Optional.of("a" + random.nextInt(12)) : Optional.empty();
-    return new MenuItem("t" + random.nextInt(99), Optional.empty(), action, items);
+    return new MenuItem("t" + titles++, Optional.empty(), action, items);
   }
 
   private static Environment application(List<MenuItem> bar) {
@@ -103,7 +112,7 @@ class RemainingTest {
   void everyActionFallsIntoOneClassAndCostsWhatItsTimesSay(@ForAll long seed) {
     RandomSetups.Case c = RandomSetups.make(seed);
     Random random = new Random(seed);
-    List<Use> uses = new ArrayList<>();
+    List<LogEvent> uses = new ArrayList<>();
     Set<String> done = new HashSet<>();
     List<String> actions = c.world().catalog().actions().stream().map(Action::id).toList();
     for (int day = 9; day >= 0; day--) {
@@ -111,31 +120,29 @@ class RemainingTest {
         String action = actions.get(random.nextInt(actions.size()));
         boolean keys = random.nextInt(4) == 0;
         uses.add(
-            new Use(
-                NOW.minusSeconds(86_400L * day + 60 - i),
-                action,
-                keys ? Use.Device.KEYS : Use.Device.POINTER,
-                "s"));
+            LogEvent.of(NOW.minusSeconds(86_400L * day + 60 - i), Deed.noted("s", action, keys)));
         if (!keys) {
           done.add(action);
         }
       }
     }
-    RecentUses recent = RecentUses.of(uses, NOW, ZoneOffset.UTC);
-    List<Remaining.Row> rows =
-        new Remaining(c.world(), recent, KeystrokeLevel.USUAL).of(List.of(c.setup()));
-    assertThat(rows).extracting(Remaining.Row::action).containsExactlyInAnyOrderElementsOf(done);
+    Standing standing = standing(c, uses);
+    List<Remaining.Row> rows = remaining(c.world()).of(List.of(c.setup()), standing, TODAY);
+    assertThat(rows).extracting(r -> r.place().action()).containsExactlyInAnyOrderElementsOf(done);
     Map<String, List<TracedBinding>> works = SetupTraces.of(c.setup(), c.world()).reach();
     List<TracedBinding> all = SetupTraces.of(c.setup(), c.world()).all();
     double before = Double.MAX_VALUE;
     for (Remaining.Row row : rows) {
       long count =
           uses.stream()
-              .filter(u -> u.device() == Use.Device.POINTER && u.action().equals(row.action()))
+              .filter(
+                  u ->
+                      u.deed().device().isPointer()
+                          && u.deed().action().equals(row.place().action()))
               .count();
       assertThat(row.usesADay()).isCloseTo(count / 10.0, within(1e-9));
       boolean byItsOwnGesture =
-          works.getOrDefault(row.action(), List.of()).stream()
+          works.getOrDefault(row.place().action(), List.of()).stream()
               .anyMatch(t -> !t.gesture().usesPointer());
       if (byItsOwnGesture) {
         assertThat(row.kind()).isEqualTo(Kind.LEARN);
@@ -143,12 +150,14 @@ class RemainingTest {
       boolean hasOne =
           all.stream()
               .anyMatch(
-                  t -> t.binding().action().equals(row.action()) && !t.gesture().usesPointer());
+                  t ->
+                      t.binding().action().equals(row.place().action())
+                          && !t.gesture().usesPointer());
       boolean inMenus =
           c.setup().environments().stream()
               .flatMap(e -> c.world().catalog().environment(e).stream())
-              .anyMatch(e -> least(e.menus(), row.action()) < Integer.MAX_VALUE);
-      boolean known = all.stream().anyMatch(t -> t.binding().action().equals(row.action()));
+              .anyMatch(e -> least(e.menus(), row.place().action()) < Integer.MAX_VALUE);
+      boolean known = all.stream().anyMatch(t -> t.binding().action().equals(row.place().action()));
       if (hasOne) {
         assertThat(row.kind()).isIn(Kind.LEARN, Kind.FREE_THE_WAY);
       } else if (inMenus) {
@@ -170,13 +179,71 @@ class RemainingTest {
     }
     // Where menu entries can be bound, what had to be walked is bound, and nothing else changes.
     Map<String, Kind> bound = new HashMap<>();
-    new Remaining(bindingMenus(c), recent, KeystrokeLevel.USUAL)
-        .of(List.of(c.setup()))
-        .forEach(r -> bound.put(r.action(), r.kind()));
+    remaining(bindingMenus(c))
+        .of(List.of(c.setup()), standing, TODAY)
+        .forEach(r -> bound.put(r.place().action(), r.kind()));
     SEEN.addAll(bound.values());
     for (Remaining.Row row : rows) {
-      assertThat(bound.get(row.action()))
+      assertThat(bound.get(row.place().action()))
           .isEqualTo(row.kind() == Kind.WALK ? Kind.BIND : row.kind());
+    }
+  }
+
+  private static Remaining remaining(World world) {
+    return new Remaining(world, KeystrokeLevel.USUAL, 12, _ -> false, Map.of());
+  }
+
+  private static Standing standing(RandomSetups.Case c, List<LogEvent> uses) {
+    Audit audit =
+        new Audit(
+            new Recogniser(c.world(), List.of(c.setup()), Map.of()),
+            ZoneOffset.UTC,
+            _ -> Optional.empty());
+    uses.forEach(audit::add);
+    return audit.standing();
+  }
+
+  /** The nearer end of the Tab order counts, and the shorter of menus and Tab. */
+  @Property(tries = 300)
+  void aWalkByTabGoesTheShorterWayRound(@ForAll long seed) {
+    Random random = new Random(seed);
+    List<Environment.Control> order = new ArrayList<>();
+    int size = 1 + random.nextInt(9);
+    for (int i = 0; i < size; i++) {
+      order.add(new Environment.Control("c" + i, "a" + random.nextInt(6)));
+    }
+    List<MenuItem> bar = List.of(menu(random, 2), menu(random, 2));
+    Environment plain = application(bar);
+    Environment both =
+        new Environment(
+            plain.id(),
+            plain.title(),
+            plain.version(),
+            plain.contexts(),
+            plain.whenBroken(),
+            plain.kind(),
+            List.of(),
+            bar,
+            order,
+            "");
+    for (int a = 0; a < 6; a++) {
+      int least = Integer.MAX_VALUE;
+      for (int i = 0; i < size; i++) {
+        if (order.get(i).action().equals("a" + a)) {
+          least = Math.min(least, 1 + Math.min(i + 1, size - i));
+        }
+      }
+      int menus = least(bar, "a" + a);
+      least = Math.min(least, menus == Integer.MAX_VALUE ? menus : 2 + menus);
+      assertThat(Walk.to("a" + a, both).map(Walk::presses))
+          .isEqualTo(least == Integer.MAX_VALUE ? Optional.empty() : Optional.of(least));
+      // Its keys, one by one, are as many, wherever titles tell the entries apart.
+      Walk.to("a" + a, both)
+          .filter(w -> w.means() == Walk.Means.TAB)
+          .ifPresent(
+              w ->
+                  assertThat(w.parts(both).stream().mapToInt(Walk.Part::times).sum())
+                      .isEqualTo(w.presses()));
     }
   }
 

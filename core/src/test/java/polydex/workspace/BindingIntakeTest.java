@@ -189,7 +189,8 @@ class BindingIntakeTest {
                     HERE.current(),
                     Remembered.NOTHING,
                     HERE.learning(),
-                    HERE.accepted())
+                    HERE.accepted(),
+                    HERE.mouse())
                 .current())
         .isEmpty();
   }

@@ -14,6 +14,7 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
 import net.jqwik.api.constraints.Size;
 import polydex.conflict.Accepted;
+import polydex.mouse.MouseChoices;
 import polydex.recall.Learning;
 import polydex.route.RandomSetups;
 import polydex.route.Setup;
@@ -32,7 +33,8 @@ class SetupListTest {
             Optional.of(c.setup().id()),
             Remembered.NOTHING,
             Learning.NOTHING,
-            Accepted.NONE);
+            Accepted.NONE,
+            MouseChoices.NOTHING);
     List<String> plain = new ArrayList<>(List.of(c.setup().id()));
     List<Change.Edit> done = new ArrayList<>();
     for (int step : steps) {

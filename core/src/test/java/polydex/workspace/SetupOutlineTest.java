@@ -16,6 +16,7 @@ import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
 import polydex.catalog.Version;
 import polydex.conflict.Accepted;
+import polydex.mouse.MouseChoices;
 import polydex.recall.Learning;
 import polydex.route.Machine;
 import polydex.route.RandomSetups;
@@ -33,7 +34,13 @@ class SetupOutlineTest {
       byId.put(s.id(), s);
     }
     return new Workspace(
-        world, byId, Optional.empty(), Remembered.NOTHING, Learning.NOTHING, Accepted.NONE);
+        world,
+        byId,
+        Optional.empty(),
+        Remembered.NOTHING,
+        Learning.NOTHING,
+        Accepted.NONE,
+        MouseChoices.NOTHING);
   }
 
   /** Everything that can be done at once to a line gives a setup that is written out again. */

@@ -81,8 +81,18 @@ final class Latency {
     if (answered == ANSWERS + WARM_UP) {
       print("key to laid out", laidOut);
       print("key to painted", painted);
-      stage.close();
-      Platform.exit();
+      fingers.press(
+          "ESCAPE",
+          () ->
+              new LiveLatency(
+                      stage.getScene(),
+                      shell,
+                      shell.session(),
+                      () -> {
+                        stage.close();
+                        Platform.exit();
+                      })
+                  .measure());
       return;
     }
     boolean words = stage.getScene().getRoot().lookup(".five-rows") != null;

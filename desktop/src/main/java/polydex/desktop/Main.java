@@ -7,6 +7,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -33,7 +34,7 @@ public final class Main extends Application {
   private static final double LEAST_WIDTH = 900;
   private static final double LEAST_HEIGHT = 600;
 
-  private Optional<Shell> shell = Optional.empty();
+  private final List<Shell> shells = new ArrayList<>();
 
   /** Starts the program. */
   public static void main(String[] args) {
@@ -46,9 +47,7 @@ public final class Main extends Application {
     Look.loadFonts();
     try {
       Store store = open(args);
-      Shell made =
-          new Shell(new Session(store, clock(store)), ownKeys(), random(store), stage::close);
-      shell = Optional.of(made);
+      Shell made = shell(store, stage);
       stage.setTitle("Polydex: " + store.file().getFileName());
       if (args.getFirst().equals("--shots")) {
         new Shots(stage, made, Path.of(args.get(1)), args.subList(2, args.size())).take();
@@ -62,6 +61,30 @@ public final class Main extends Application {
     } catch (FileProblem e) {
       System.err.println(e.getMessage());
       RefusalWindow.show(stage, e.getMessage(), () -> System.exit(REFUSED));
+    }
+  }
+
+  private Shell shell(Store store, Stage stage) throws FileProblem {
+    Shell made =
+        new Shell(
+            new Session(store, clock(store)),
+            ownKeys(),
+            random(store),
+            this::openDemo,
+            stage::close);
+    shells.add(made);
+    return made;
+  }
+
+  /** The demo beside what is open already. */
+  private void openDemo() {
+    Stage stage = new Stage();
+    try {
+      Shell made = shell(demoCopy(), stage);
+      stage.setTitle("Polydex: the demo");
+      show(stage, made.scene(WIDTH, HEIGHT));
+    } catch (FileProblem e) {
+      RefusalWindow.show(stage, e.getMessage(), stage::close);
     }
   }
 
@@ -89,6 +112,10 @@ public final class Main extends Application {
     if (!self && !args.equals(List.of("--demo"))) {
       throw new FileProblem("Say --demo, or --file and the path of a file.");
     }
+    return demoCopy();
+  }
+
+  private static Store demoCopy() throws FileProblem {
     try {
       Path copy = Files.createTempDirectory("polydex-demo").resolve("demo.polydex");
       Store store = DemoFile.demo(copy);
@@ -107,7 +134,7 @@ public final class Main extends Application {
     }
     Instant[] newest = {fixed.get()};
     store.answers(a -> newest[0] = a.at().isAfter(newest[0]) ? a.at() : newest[0]);
-    store.uses(u -> newest[0] = u.at().isAfter(newest[0]) ? u.at() : newest[0]);
+    store.events(e -> newest[0] = e.at().isAfter(newest[0]) ? e.at() : newest[0]);
     ZoneId zone = DemoHistory.ZONE;
     return Clock.offset(Clock.system(zone), Duration.between(Instant.now(), newest[0]));
   }
@@ -124,7 +151,7 @@ public final class Main extends Application {
 
   @Override
   public void stop() {
-    shell.ifPresent(Shell::end);
+    shells.forEach(Shell::end);
     Platform.exit();
   }
 }

@@ -23,6 +23,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import polydex.boards.Layout;
@@ -40,10 +41,13 @@ import polydex.desktop.places.MousePlace;
 import polydex.desktop.places.Place;
 import polydex.desktop.places.RoutePlace;
 import polydex.desktop.places.SheetsPlace;
+import polydex.desktop.places.TodayPlace;
 import polydex.desktop.setups.SetupPath;
 import polydex.desktop.setups.SetupsView;
 import polydex.desktop.state.Analyst;
+import polydex.desktop.state.Auditor;
 import polydex.desktop.state.Drills;
+import polydex.desktop.state.Recording;
 import polydex.desktop.state.Session;
 import polydex.keys.Gesture;
 import polydex.keys.PointerAct;
@@ -69,8 +73,13 @@ public final class Shell implements Desk.Keys {
   private final TextField find = new TextField();
   private final KeyRail rail = new KeyRail();
   private final Label status = new Label();
-  private final HBox statusLine = new HBox(status);
+  private final Label recorded = new Label();
+  private final HBox statusLine = new HBox(12, status, recorded);
   private final Badges badges = new Badges();
+  private final Auditor auditor;
+  private final Recording recording;
+  private final TodayPlace today;
+  private final DrillPlace drill;
   private final LookUpPlace lookUp;
   private final RoutePlace route;
   private final List<Place> places;
@@ -93,30 +102,43 @@ public final class Shell implements Desk.Keys {
    *
    * @param keyboard the layout by which the program's own keys are named
    * @param random mixes the drills
+   * @param demo opens the demo in a window of its own
    * @param quit closes the window
    */
-  public Shell(Session session, Layout keyboard, Random random, Runnable quit) {
+  public Shell(
+      Session session, Layout keyboard, Random random, TodayPlace.Beginning demo, Runnable quit) {
     this.session = session;
     this.quit = quit;
     analyst = new Analyst(session);
     table = new KeyTable(() -> keyboard);
     capture = new KeyCapture(() -> underTheFingers(keyboard));
     look = new Look(root, session);
-    desk = new Desk(session, analyst, new Drills(session, analyst), this, look.narrow());
+    auditor = new Auditor(session);
+    recording = new Recording(session);
+    desk =
+        new Desk(
+            session,
+            analyst,
+            new Drills(session, analyst),
+            auditor,
+            recording,
+            this,
+            look.narrow());
+    today = new TodayPlace(desk, demo);
+    drill = new DrillPlace(desk, random);
     lookUp = new LookUpPlace(desk);
     route = new RoutePlace(desk);
-    places =
-        List.of(
-            lookUp,
-            new DrillPlace(desk, random),
-            route,
-            new MousePlace(desk),
-            new SheetsPlace(desk));
-    current = lookUp;
+    places = List.of(today, lookUp, drill, route, new MousePlace(desk), new SheetsPlace(desk));
+    current = today;
     frame.setTop(head());
     frame.setLeft(sidebar());
     statusLine.getStyleClass().add("status");
     status.setTextOverrun(OverrunStyle.ELLIPSIS);
+    status.setMaxWidth(Double.MAX_VALUE);
+    HBox.setHgrow(status, Priority.ALWAYS);
+    recorded.setMinWidth(Region.USE_PREF_SIZE);
+    recording.state().addListener((_, _, _) -> showRecording());
+    session.logged().addListener((_, _, _) -> showRecording());
     frame.setBottom(new VBox(rail, statusLine));
     root.getChildren().addAll(frame, badges);
     table.active().addListener((_, _, _) -> showRail());
@@ -150,7 +172,7 @@ public final class Shell implements Desk.Keys {
                 window.focusedProperty().addListener((_, _, _) -> capture.reset());
               }
             });
-    go(lookUp);
+    go(today);
     return scene;
   }
 
@@ -211,6 +233,7 @@ public final class Shell implements Desk.Keys {
     commands.add(KeyCommand.of("Ctrl+F", "Find", this::focusFind));
     commands.add(KeyCommand.of("Ctrl+U", "Setups", () -> new SetupsView(desk).open()));
     commands.add(KeyCommand.of("Ctrl+M", "I used the mouse", () -> Tally.open(desk)));
+    commands.add(pause());
     commands.add(KeyCommand.of("Ctrl+Z", "Undo", session::undo));
     commands.add(KeyCommand.of("Ctrl+Shift+Z", "Redo", session::redo));
     for (Place place : places) {
@@ -226,6 +249,10 @@ public final class Shell implements Desk.Keys {
     commands.add(KeyCommand.quiet("Ctrl+0", "Normal text", look::normal));
     commands.add(KeyCommand.of("Ctrl+Q", "Quit", quit));
     return commands;
+  }
+
+  private KeyCommand pause() {
+    return KeyCommand.quiet("F12", "Pause the recording", recording::pauseOrGoOn);
   }
 
   private Node head() {
@@ -314,18 +341,21 @@ public final class Shell implements Desk.Keys {
     if (!commands.isEmpty()) {
       List<KeyCommand> all = new ArrayList<>(commands);
       all.add(KeyCommand.of("Esc", "Close", this::closeOverlay));
-      KeyRail keys = new KeyRail();
-      keys.show(all, false);
-      shown.getChildren().add(keys);
+      KeyRail itsKeys = new KeyRail();
+      itsKeys.show(all, false);
+      shown.getChildren().add(itsKeys);
     }
     StackPane veil = new StackPane(shown);
     veil.getStyleClass().add("veil");
     veil.setPadding(new Insets(24));
     Optional<Node> before = Optional.ofNullable(frame.getScene().getFocusOwner());
     under().setDisable(true);
-    veils.push(new Veil(veil, before, commands));
+    // Whatever lies over the place, one key pauses what is being recorded.
+    List<KeyCommand> keys = new ArrayList<>(commands);
+    keys.add(pause());
+    veils.push(new Veil(veil, before, keys));
     root.getChildren().add(root.getChildren().indexOf(badges), veil);
-    table.over(Optional.of(commands));
+    table.over(Optional.of(keys));
     focus.requestFocus();
   }
 
@@ -365,6 +395,24 @@ public final class Shell implements Desk.Keys {
     statusLine.getStyleClass().remove("status-problem");
     if (now.isProblem()) {
       statusLine.getStyleClass().add("status-problem");
+    }
+  }
+
+  /** What is being recorded is said wherever one is. */
+  private void showRecording() {
+    recorded.getStyleClass().removeAll("recording", "recording-paused");
+    switch (recording.state().get()) {
+      case OFF -> recorded.setText("");
+      case RECORDING -> {
+        recorded.getStyleClass().add("recording");
+        recorded.setText(
+            "\u25cf Recording %s: %,d events. F12 pauses"
+                .formatted(recording.title(), recording.count()));
+      }
+      case PAUSED -> {
+        recorded.getStyleClass().add("recording-paused");
+        recorded.setText("\u275a\u275a Recording paused. F12 goes on");
+      }
     }
   }
 
@@ -415,14 +463,36 @@ public final class Shell implements Desk.Keys {
   }
 
   @Override
+  public void drill() {
+    go(drill);
+    drill.begin();
+  }
+
+  @Override
+  public void go(char letter) {
+    places.stream().filter(p -> p.letter() == letter).findFirst().ifPresent(this::go);
+  }
+
+  @Override
   public void follow(Gesture gesture) {
     go(route);
     route.follow(gesture);
   }
 
+  Session session() {
+    return session;
+  }
+
+  /** The recorder that is at work, if one is. */
+  Recording recording() {
+    return recording;
+  }
+
   /** Stops what is being found out, and closes the session. */
   public void end() {
     current.hidden();
+    recording.stop();
+    auditor.close();
     analyst.close();
     session.close();
   }

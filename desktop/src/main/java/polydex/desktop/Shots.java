@@ -58,6 +58,7 @@ final class Shots {
     height = Double.parseDouble(size.substring(size.indexOf('x') + 1));
     String first = option(options, "--keys", "");
     steps.add(new Step("", first.isEmpty() ? List.of() : List.of(first.split(","))));
+    steps.add(new Step("today", List.of("WAIT", "WAIT")));
     steps.add(
         new Step("look-up", List.of("CONTROL+F", "D", "U", "P", "L", "SPACE", "L", "I", "N")));
     steps.add(new Step("listening", List.of("ALT+L", "CONTROL+L", "CONTROL+SHIFT+D")));
@@ -91,10 +92,11 @@ final class Shots {
             "plan",
             List.of("ESCAPE", "CONTROL+P", "WAIT", "WAIT", "WAIT", "WAIT", "WAIT", "WAIT")));
     steps.add(new Step("", List.of("ESCAPE")));
-    steps.add(new Step("mouse", List.of("ALT+M", "DOWN")));
+    steps.add(new Step("mouse", List.of("ALT+M", "WAIT", "DOWN", "DOWN", "DOWN")));
+    steps.add(new Step("weeks", List.of("F7", "WAIT")));
     steps.add(new Step("tally", List.of("CONTROL+M")));
     steps.add(new Step("setup", List.of("ESCAPE", "CONTROL+U", "DOWN", "DOWN", "F2")));
-    steps.add(new Step("drill-start", List.of("ESCAPE", "ESCAPE", "ALT+D", "ALT+N", "DOWN")));
+    steps.add(new Step("", List.of("ESCAPE", "ESCAPE", "ALT+D", "ALT+N", "DOWN")));
     steps.add(new Step("drill-progress", List.of("F7", "WAIT")));
     steps.add(new Step("drill-item", List.of("DOWN", "DOWN", "ENTER", "WAIT")));
     steps.add(new Step("drill-prompt", List.of("ESCAPE", "ESCAPE", "ALT+B", "HOLD SPACE")));

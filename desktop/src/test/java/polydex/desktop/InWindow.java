@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Random;
 import javafx.application.Platform;
 import javafx.stage.Stage;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.testfx.api.FxRobot;
@@ -19,6 +20,8 @@ import polydex.recall.Answer;
 
 /** The demo in a real window, with somebody before it who has keys only. */
 abstract class InWindow {
+  private static byte @Nullable [] made;
+
   final Driver.TestClock clock = new Driver.TestClock(DemoHistory.NOW);
   Path file;
   Store store;
@@ -30,12 +33,30 @@ abstract class InWindow {
   void open(Stage shown) throws Exception {
     Look.loadFonts();
     file = Files.createTempDirectory("polydex-test").resolve("demo.polydex");
-    store = DemoFile.demo(file);
+    Files.write(file, demo());
+    store = Store.open(file);
     session = new Session(store, clock);
-    shell = new Shell(session, Main.ownKeys(), new Random(1), shown::close);
+    shell = new Shell(session, Main.ownKeys(), new Random(1), () -> {}, shown::close);
     stage = shown;
     shown.setScene(shell.scene(1280, 800));
     shown.show();
+    shell.go(first());
+  }
+
+  /** The demo as a file; made once, since its six weeks take seconds. */
+  private static synchronized byte[] demo() throws Exception {
+    if (made == null) {
+      Path once = Files.createTempDirectory("polydex-test").resolve("once.polydex");
+      DemoFile.demo(once).close();
+      made = Files.readAllBytes(once);
+      Files.delete(once);
+    }
+    return made;
+  }
+
+  /** The letter of the place that a test begins in; most ask about Look up. */
+  char first() {
+    return 'L';
   }
 
   @BeforeEach

@@ -65,7 +65,8 @@ class OverlaysWindowTest extends InWindow {
     person.until("focus as before", () -> person.focus() == before);
     // And the place's own keys are back.
     person.keys("Alt+L");
-    person.until("another place", () -> person.shown().contains("227 actions"));
+    person.until(
+        "another place", () -> person.shown().contains(catalog().actions().size() + " actions"));
     person.keys("F9");
     assertThat(done).containsExactly("upper", "lower");
   }

@@ -17,6 +17,7 @@ import polydex.catalog.Environment;
 import polydex.files.json.ActionsFile;
 import polydex.files.json.KeymapFile;
 import polydex.files.json.ModelJson;
+import polydex.files.json.MouseFile;
 import polydex.files.json.SetupsFile;
 import polydex.workspace.Workspace;
 
@@ -49,7 +50,7 @@ public final class Shipped {
 
   /** The demo without its history. */
   public static Workspace demo() {
-    return workspace("demo", false);
+    return workspace("demo", false).with(read("demo/mouse.json", MouseFile.class).choices());
   }
 
   private static Workspace workspace(String folder, boolean withStandards) {

@@ -26,6 +26,7 @@ import polydex.keys.Gesture;
 import polydex.keys.Key;
 import polydex.keys.Modifier;
 import polydex.keys.Physical;
+import polydex.mouse.MouseChoices;
 import polydex.workspace.Workspace;
 
 /** Boards, layouts and keymaps that ship. */
@@ -205,15 +206,28 @@ class ShippedTest {
     Catalog demo = Shipped.demo().catalog();
     assertThat(demo.environments()).anySatisfy(e -> assertThat(e.menus()).hasSizeGreaterThan(1));
     for (Environment environment : demo.environments()) {
-      Set<String> actions =
-          demo.bindings(environment.id()).stream().map(Binding::action).collect(Collectors.toSet());
+      // Every way with the pointer leads to one action, which there is.
+      Map<List<String>, String> ways = new HashMap<>();
+      for (Environment.PointerRoute r : environment.pointerRoutes()) {
+        assertThat(demo.action(r.action())).as(r.action()).isPresent();
+        assertThat(ways.put(r.path(), r.action())).as(environment.id() + r.path()).isNull();
+        assertThat(r.operators()).as(r.action()).isNotBlank();
+      }
       environment
-          .pointerRoutes()
-          .forEach(r -> assertThat(actions).as(environment.id()).contains(r.action()));
+          .tabOrder()
+          .forEach(c -> assertThat(demo.action(c.action())).as(c.title()).isPresent());
       environment
           .platform()
           .ifPresent(p -> assertThat(p.ownBindings()).as(environment.id()).isPresent());
     }
+    MouseChoices said = Shipped.demo().mouse();
+    assertThat(said.names().values().stream().flatMap(Optional::stream))
+        .isNotEmpty()
+        .allMatch(a -> demo.action(a).isPresent());
+    assertThat(said.kept().keySet())
+        .isNotEmpty()
+        .allMatch(p -> Shipped.demo().setups().containsKey(p.setup()))
+        .allMatch(p -> demo.action(p.action()).isPresent());
     assertThat(demo.actions()).anyMatch(Action::toggles);
     for (Action action : demo.actions()) {
       action.opposite().ifPresent(o -> assertThat(demo.action(o)).as(action.id()).isPresent());

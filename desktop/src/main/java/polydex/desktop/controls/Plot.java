@@ -10,6 +10,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Line;
+import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Polyline;
 import javafx.scene.shape.Rectangle;
 
@@ -26,7 +27,8 @@ public final class Plot extends Region {
     BARS,
     DOTS,
     UPRIGHT,
-    LEVEL
+    LEVEL,
+    BAND
   }
 
   private record Series(Form form, String label, String style, List<Point> points) {}
@@ -108,6 +110,11 @@ public final class Plot extends Region {
   /** A level mark, such as a goal. */
   public Plot level(String label, String style, double y) {
     return add(Form.LEVEL, label, style, List.of(new Point(Double.NaN, y)));
+  }
+
+  /** A filled area, as of an interval; the points go round it. */
+  public Plot band(String style, List<Point> around) {
+    return add(Form.BAND, "", style, around);
   }
 
   private Plot add(Form form, String label, String style, List<Point> points) {
@@ -250,6 +257,13 @@ public final class Plot extends Region {
         double x = scale.x(s.points().getFirst().x());
         line(x, top, x, scale.y(0), s.style());
         text(s.label(), x + 4, scale.y(0) - line - 2, "plot-label");
+      }
+      case BAND -> {
+        Polygon area = new Polygon();
+        s.points()
+            .forEach(p -> area.getPoints().addAll(scale.x(p.x()), scale.y(Math.max(0, p.y()))));
+        area.getStyleClass().addAll("plot-area", s.style());
+        add(area);
       }
       case LEVEL -> {
         double y = scale.y(s.points().getFirst().y());

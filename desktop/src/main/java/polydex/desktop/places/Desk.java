@@ -3,10 +3,12 @@ package polydex.desktop.places;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.scene.Node;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import polydex.catalog.Catalog;
@@ -17,11 +19,15 @@ import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCapture;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.state.Analyst;
+import polydex.desktop.state.Auditor;
 import polydex.desktop.state.Drills;
+import polydex.desktop.state.Recording;
 import polydex.desktop.state.Session;
 import polydex.keys.Gesture;
 import polydex.keys.Modifier;
 import polydex.keys.PointerAct;
+import polydex.mouse.Place;
+import polydex.route.Setup;
 
 /**
  * What a place has to work with.
@@ -29,11 +35,19 @@ import polydex.keys.PointerAct;
  * @param session what is open
  * @param analyst what is found out about it
  * @param drills what is asked about drills
+ * @param auditor finds out what the mouse log says
+ * @param recording the recorder that is at work, if one is
  * @param keys who gets the keys
  * @param narrow whether the window is so narrow for its text that less stands side by side
  */
 public record Desk(
-    Session session, Analyst analyst, Drills drills, Keys keys, ReadOnlyBooleanProperty narrow) {
+    Session session,
+    Analyst analyst,
+    Drills drills,
+    Auditor auditor,
+    Recording recording,
+    Keys keys,
+    ReadOnlyBooleanProperty narrow) {
 
   private static final int LOOKS = 4;
 
@@ -72,6 +86,12 @@ public record Desk(
     /** Takes away what was shown last. */
     void close();
 
+    /** Begins a drill. */
+    void drill();
+
+    /** Goes to the place with this letter. */
+    void go(char letter);
+
     /** Shows the way of a gesture through the setup in use, where that is shown. */
     void follow(Gesture gesture);
   }
@@ -98,6 +118,29 @@ public record Desk(
     box.getStyleClass().add("tally");
     box.setMaxHeight(Region.USE_PREF_SIZE);
     keys.open(box, choices.focus());
+  }
+
+  /**
+   * Asks for some words over the place.
+   *
+   * @param asked what stands in the empty field, and what a screen reader says
+   * @param said gets them when Enter is pressed
+   */
+  public void ask(String heading, String asked, Consumer<String> said) {
+    TextField field = new TextField();
+    field.setPromptText(asked);
+    field.setAccessibleText(asked);
+    field.setOnAction(
+        _ -> {
+          keys.close();
+          said.accept(field.getText().strip());
+        });
+    VBox box =
+        new VBox(
+            Texts.heading(heading), field, Texts.quiet("Enter: so it is. Esc: after all not."));
+    box.getStyleClass().add("tally");
+    box.setMaxHeight(Region.USE_PREF_SIZE);
+    keys.open(box, field);
   }
 
   /** The words of a platform, or of the platform of an application, for modifiers. */
@@ -151,6 +194,25 @@ public record Desk(
         .filter(p -> p.size() == 1)
         .map(List::getFirst)
         .orElse(environmentId);
+  }
+
+  /** The title of a setup. */
+  public String setup(String setupId) {
+    return Optional.ofNullable(session.workspace().get().setups().get(setupId))
+        .map(Setup::title)
+        .orElse(setupId.isEmpty() ? "no setup" : setupId);
+  }
+
+  /** What is done in a place: the title of its action, or the name that nobody knows. */
+  public String action(Place place) {
+    return place.isUnknown()
+        ? "\u201c" + place.action().substring(Place.UNKNOWN.length()) + "\u201d"
+        : action(place.action());
+  }
+
+  /** Goes to a place of the program by its letter. */
+  public void go(char letter) {
+    keys.go(letter);
   }
 
   /** The title of an action. */

@@ -97,7 +97,8 @@ public final class DrillPlace implements Place {
   }
 
   private void refreshStart() {
-    if (view() == start) {
+    // Nobody sees it elsewhere, and a recorder may note two hundred things a second.
+    if (view() == start && root.getScene() != null) {
       start.refresh(run.left());
       desk.keys().changed();
     }
@@ -153,7 +154,8 @@ public final class DrillPlace implements Place {
 
   // ---- beginning
 
-  private void begin() {
+  /** Begins a drill, as soon as it is known what can be asked. */
+  public void begin() {
     beginWhenReady = found().isEmpty();
     if (beginWhenReady) {
       desk.session().say("Looking into the setup; the drill begins when that is done.");

@@ -163,7 +163,7 @@ public final class SheetsPlace implements Place {
   @Override
   public Map<Character, Node> reachable() {
     return Map.of(
-        'P', path, 'C', choose, 'T', paste, 'A', target, 'O', columns, 'V', read, 'B', take, 'I',
+        'P', path, 'C', choose, 'E', paste, 'A', target, 'O', columns, 'V', read, 'B', take, 'I',
         lines);
   }
 

@@ -1,7 +1,6 @@
 package polydex.desktop.state;
 
 import java.time.LocalDate;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -70,10 +69,7 @@ public final class Analyst implements AutoCloseable {
    * are the same. On the interface thread.
    */
   public Person person() {
-    Map<String, Double> usesPerDay = new HashMap<>();
-    for (String action : session.habits().byPointerUses()) {
-      session.habits().usesPerDay(action).ifPresent(u -> usesPerDay.put(action, u));
-    }
+    Map<String, Double> usesPerDay = session.standing().usesADay();
     if (!usesPerDay.equals(uses)) {
       uses = Map.copyOf(usesPerDay);
       Map<String, Double> known = uses;

@@ -8,7 +8,7 @@ import java.util.Random;
 import java.util.stream.Collectors;
 import polydex.catalog.Catalog;
 import polydex.effort.KeystrokeLevel;
-import polydex.mouse.RecentUses;
+import polydex.mouse.Lately;
 import polydex.recall.DrillItem;
 import polydex.recall.DrillSettings;
 import polydex.recall.Learning;
@@ -82,13 +82,13 @@ public final class Drills {
       return List.of();
     }
     Workspace workspace = session.workspace().get();
-    RecentUses recent = session.recentUses();
+    Lately lately = session.lately();
     Pace pace = session.progress().history().pace();
     NextToLearn next =
         new NextToLearn(
             workspace.catalog(),
             found.get().hooks(),
-            item -> usesADay(workspace, recent, item),
+            item -> usesADay(workspace, lately, item),
             new KeystrokeLevel(pace.press()),
             session.progress().history().answersUntilFluent());
     return next.of(
@@ -96,9 +96,9 @@ public final class Drills {
   }
 
   /** In every setup in which the item's environment stands. */
-  private static double usesADay(Workspace workspace, RecentUses recent, DrillItem item) {
+  private static double usesADay(Workspace workspace, Lately lately, DrillItem item) {
     return workspace.setupsWith(item.environment()).stream()
-        .mapToDouble(setup -> recent.byPointerADay(setup.id(), item.action()))
+        .mapToDouble(setup -> lately.pointerADay(setup.id(), item.action()))
         .sum();
   }
 

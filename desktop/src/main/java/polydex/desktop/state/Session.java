@@ -3,16 +3,19 @@ package polydex.desktop.state;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
+import java.util.function.LongPredicate;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyLongProperty;
 import javafx.beans.property.ReadOnlyLongWrapper;
@@ -20,11 +23,14 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import polydex.conflict.ConflictHistory;
 import polydex.files.FileProblem;
+import polydex.files.log.LogImport;
 import polydex.files.store.Store;
-import polydex.mouse.Habits;
-import polydex.mouse.RecentUses;
-import polydex.mouse.Use;
-import polydex.mouse.Use.Device;
+import polydex.mouse.Deed;
+import polydex.mouse.Lately;
+import polydex.mouse.LogEvent;
+import polydex.mouse.Place;
+import polydex.mouse.Recogniser;
+import polydex.mouse.Standing;
 import polydex.recall.Answer;
 import polydex.recall.DrillItem;
 import polydex.recall.Progress;
@@ -37,8 +43,6 @@ import polydex.workspace.Workspace;
  * is written in order by one thread of its own.
  */
 public final class Session implements AutoCloseable {
-  private static final int LAST_NOTED = 9;
-
   private final Store store;
   private final Clock clock;
   private final ReadOnlyObjectWrapper<Workspace> workspace;
@@ -46,11 +50,11 @@ public final class Session implements AutoCloseable {
   private final ReadOnlyLongWrapper logged = new ReadOnlyLongWrapper();
   private final History history = new History();
   private final Progress progress;
-  private final List<Use> uses = new ArrayList<>();
   private final ExecutorService writer =
       Executors.newSingleThreadExecutor(Thread.ofPlatform().name("store").daemon().factory());
-  private Habits habits;
   private ConflictHistory conflicts;
+  private final Map<DrillItem, Instant> drilledSince = new ConcurrentHashMap<>();
+  private final MouseLog mouseLog;
 
   /**
    * What the status line says.
@@ -73,15 +77,28 @@ public final class Session implements AutoCloseable {
     workspace = new ReadOnlyObjectWrapper<>(store.workspace());
     progress = new Progress(clock.getZone());
     store.answers(progress::add);
-    store.uses(uses::add);
-    habits = habits(uses);
+    progress.states().forEach((item, state) -> drilledSince.put(item, state.begun()));
+    mouseLog =
+        new MouseLog(store, clock.getZone(), workspace::get, this::drilledSince, this::write);
+    mouseLog.changed().addListener((_, _, _) -> logged.set(logged.get() + 1));
     conflicts = store.conflicts();
+    workspace.addListener(
+        (_, before, after) -> {
+          if (MouseLog.meansSomethingElse(before, after)) {
+            mouseLog.readAgain();
+          }
+        });
   }
 
-  private Habits habits(List<Use> of) {
-    Habits made = new Habits(clock.getZone());
-    of.forEach(made::add);
-    return made;
+  /** Recognises what is in the log; each asker has its own. */
+  public Recogniser recogniser(Workspace by) {
+    return MouseLog.recogniser(by);
+  }
+
+  /** When the gesture of an action was first answered in a drill. */
+  public Optional<Instant> drilledSince(Place place) {
+    return Optional.ofNullable(
+        drilledSince.get(new DrillItem(place.environment(), place.action())));
   }
 
   /** What the person has made and chosen. */
@@ -99,9 +116,9 @@ public final class Session implements AutoCloseable {
     return logged.getReadOnlyProperty();
   }
 
-  /** How actions are done. */
-  public Habits habits() {
-    return habits;
+  /** What the mouse log comes to now. */
+  public Standing standing() {
+    return mouseLog.standing();
   }
 
   /** What is remembered. */
@@ -110,8 +127,8 @@ public final class Session implements AutoCloseable {
   }
 
   /** How often actions were done with the pointer lately. */
-  public RecentUses recentUses() {
-    return RecentUses.of(uses, now(), clock.getZone());
+  public Lately lately() {
+    return standing().lately(today());
   }
 
   /** When conflicts of setups came and went. */
@@ -126,6 +143,16 @@ public final class Session implements AutoCloseable {
     if (!after.equals(before)) {
       write(() -> store.save(before, after));
     }
+  }
+
+  /** Where the person's days begin and end. */
+  public ZoneId zone() {
+    return clock.getZone();
+  }
+
+  /** The clock that the session goes by. */
+  public Clock clock() {
+    return clock;
   }
 
   /** The day that it is. */
@@ -150,10 +177,11 @@ public final class Session implements AutoCloseable {
 
   /** Makes an edit. */
   public void apply(Change.Edit edit) {
+    // First in line for the disk: what is found out of the new value may take long.
+    write(() -> store.save(edit, now()));
     workspace.set(edit.after());
     history.made(edit);
     say(edit.title() + ". Ctrl+Z takes it back.");
-    write(() -> store.save(edit, now()));
   }
 
   /** Puts another setup in use; a choice, which undo leaves alone. */
@@ -162,31 +190,64 @@ public final class Session implements AutoCloseable {
     write(() -> store.choose(Optional.of(setup)));
   }
 
-  /** Notes that an action was done. */
-  public void note(String action, Device device) {
+  /** Notes that an action was done in the setup that is in use. */
+  public void note(String action, boolean byKeys) {
     Workspace now = workspace.get();
-    Use use = new Use(now(), action, device, now.current().orElse(""));
+    Deed deed = Deed.noted(now.current().orElse(""), action, byKeys);
     String title =
         "Noted: \u201c%s\u201d %s"
-            .formatted(
-                now.catalog().title(action),
-                device == Device.POINTER ? "with the mouse" : "by keys");
-    Change.Note note = new Change.Note(title, use);
-    add(use);
+            .formatted(now.catalog().title(action), byKeys ? "by keys" : "with the mouse");
+    Change.Note note =
+        new Change.Note(title, LogEvent.of(now().truncatedTo(ChronoUnit.MILLIS), deed));
+    mouseLog.add(List.of(note.event()));
     history.made(note);
     say(title + ". Ctrl+Z takes it back.");
     write(() -> store.save(note, now()));
   }
 
-  private void add(Use use) {
-    uses.add(use);
-    habits.add(use);
-    logged.set(logged.get() + 1);
+  /** A number under which what a recorder sees comes in, so that it can be taken back together. */
+  public long newBatch(String title) {
+    return store.newBatch(title, now());
+  }
+
+  /** Keeps what a recorder has seen. */
+  public void arrived(List<LogEvent> events, long batch) {
+    mouseLog.add(events);
+    write(() -> store.add(events, batch));
+  }
+
+  /** Says that a batch is whole, and can be taken back. */
+  public void made(Change.Batch batch) {
+    history.made(batch);
+    say(batch.title() + ". Ctrl+Z takes it back.");
+  }
+
+  /**
+   * Brings a log in, all of it or nothing, behind what is still to be written.
+   *
+   * @param to gets what was taken, or the problem, on the interface thread
+   */
+  public void bringIn(
+      LogImport log,
+      boolean goodLines,
+      LongPredicate progress,
+      Consumer<LogImport.Taken> to,
+      Consumer<String> problem) {
+    mouseLog.bringIn(
+        log,
+        goodLines,
+        progress,
+        taken -> {
+          taken.brought().ifPresent(b -> made(b.change()));
+          to.accept(taken);
+        },
+        problem);
   }
 
   /** Keeps an answer. */
   public void answer(Answer answer) {
     progress.add(answer);
+    drilledSince.putIfAbsent(answer.item(), answer.at());
     logged.set(logged.get() + 1);
     write(() -> store.add(answer));
   }
@@ -201,10 +262,12 @@ public final class Session implements AutoCloseable {
     switch (last.get()) {
       case Change.Edit edit -> show(edit.reversed());
       case Change.Note note -> {
-        uses.remove(note.use());
-        habits = habits(uses);
-        logged.set(logged.get() + 1);
         write(() -> store.undo(note, now()));
+        mouseLog.readAgain();
+      }
+      case Change.Batch batch -> {
+        write(() -> store.undo(batch, now()));
+        mouseLog.readAgain();
       }
     }
     history.undid();
@@ -221,8 +284,12 @@ public final class Session implements AutoCloseable {
     switch (next.get()) {
       case Change.Edit edit -> show(edit);
       case Change.Note note -> {
-        add(note.use());
         write(() -> store.save(note, now()));
+        mouseLog.readAgain();
+      }
+      case Change.Batch batch -> {
+        write(() -> store.save(batch, now()));
+        mouseLog.readAgain();
       }
     }
     history.redid();
@@ -232,28 +299,13 @@ public final class Session implements AutoCloseable {
   /** An edit of the past or future, with the setup that is in use now if it is there. */
   private void show(Change.Edit edit) {
     Optional<String> current = workspace.get().current();
-    workspace.set(edit.after().using(current));
     write(() -> store.save(edit, now()));
+    workspace.set(edit.after().using(current));
   }
 
-  /** The ids of the actions noted lately and most often by pointer, at most nine, each once. */
-  public List<String> likelyToNote() {
-    Set<String> found = new LinkedHashSet<>();
-    String setup = workspace.get().current().orElse("");
-    for (int i = uses.size() - 1; i >= 0 && i >= uses.size() - 2000; i--) {
-      Use use = uses.get(i);
-      if (use.device() == Device.POINTER && use.setup().equals(setup)) {
-        found.add(use.action());
-      }
-      if (found.size() == LAST_NOTED) {
-        break;
-      }
-    }
-    habits.byPointerUses().stream()
-        .filter(a -> workspace.get().catalog().action(a).isPresent())
-        .limit(LAST_NOTED)
-        .forEach(found::add);
-    return found.stream().limit(LAST_NOTED).toList();
+  /** The ids of the actions done last with the pointer in the setup in use, the newest first. */
+  public List<String> lastByPointer() {
+    return mouseLog.lastByPointer(workspace.get().current().orElse(""));
   }
 
   /** The ids of bindings that were added or changed since a moment, by environment. */

@@ -29,7 +29,9 @@ import polydex.desktop.keys.KeyCapture;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.state.Analysis;
 import polydex.desktop.state.Analyst;
+import polydex.desktop.state.Auditor;
 import polydex.desktop.state.Drills;
+import polydex.desktop.state.Recording;
 import polydex.desktop.state.Session;
 import polydex.files.demo.DemoFile;
 import polydex.files.demo.DemoHistory;
@@ -66,6 +68,8 @@ class DrillRunTest implements Desk.Keys {
             session,
             analyst,
             new Drills(session, analyst),
+            new Auditor(session),
+            new Recording(session),
             this,
             new ReadOnlyBooleanWrapper(false).getReadOnlyProperty());
     run = new DrillRun(desk, () -> ended++, () -> {});
@@ -98,6 +102,12 @@ class DrillRunTest implements Desk.Keys {
 
   @Override
   public void open(VBox shown, Node focus, List<KeyCommand> commands) {}
+
+  @Override
+  public void drill() {}
+
+  @Override
+  public void go(char letter) {}
 
   @Override
   public void follow(Gesture gesture) {}

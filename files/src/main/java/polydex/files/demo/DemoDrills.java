@@ -13,8 +13,8 @@ import polydex.catalog.Catalog;
 import polydex.catalog.Hooks;
 import polydex.effort.KeystrokeLevel;
 import polydex.keys.Gesture;
-import polydex.mouse.RecentUses;
-import polydex.mouse.Use;
+import polydex.mouse.Lately;
+import polydex.mouse.Place;
 import polydex.recall.Answer;
 import polydex.recall.DrillHistory;
 import polydex.recall.DrillItem;
@@ -27,7 +27,6 @@ import polydex.recall.Pace;
 import polydex.recall.Progress;
 import polydex.recall.Question;
 import polydex.recall.SessionPlan;
-import polydex.route.Setup;
 import polydex.route.SetupTraces;
 import polydex.workspace.Workspace;
 
@@ -37,73 +36,81 @@ import polydex.workspace.Workspace;
  * by somebody who forgets, gets faster, and takes the habits of one desktop along to the other.
  */
 final class DemoDrills {
-  private static final List<String> SETUPS = List.of("laptop-cues", "studio-timeline");
+  static final List<String> SETUPS = List.of("laptop-cues", "studio-timeline");
   private static final Duration SESSION = Duration.ofMinutes(3);
   private static final Duration SPRINT = Duration.ofSeconds(60);
-  private static final int PAUSE_DAYS = 3;
   private static final DrillSettings SETTINGS = new DrillSettings(0.90, 4, 10);
   private static final double FIRST_TRY = 0.45;
 
-  /** One of the places where the drills are done. */
-  private record Spot(Material material, NextToLearn next) {}
-
+  private final Workspace workspace;
   private final Catalog catalog;
   private final Random random;
   private final Progress progress = new Progress(DemoHistory.ZONE);
   private final Map<DrillItem, Integer> practised = new HashMap<>();
   private final List<Answer> answers = new ArrayList<>();
+  private final List<Material> materials;
+  private final Hooks hooks;
 
-  private DemoDrills(Catalog catalog, Random random) {
-    this.catalog = catalog;
+  DemoDrills(Workspace workspace, Random random) {
+    this.workspace = workspace;
+    this.catalog = workspace.catalog();
     this.random = random;
-  }
-
-  /** Every answer, the oldest first; none on the last days, so that the demo opens with work. */
-  static List<Answer> of(Workspace workspace, List<LocalDate> days, List<Use> uses, Random random) {
-    DemoDrills drills = new DemoDrills(workspace.catalog(), random);
-    List<Spot> spots =
+    materials =
         SETUPS.stream()
+            .map(workspace.setups()::get)
             .map(
-                id ->
-                    drills.spot(
-                        workspace, RecentUses.of(uses, DemoHistory.NOW, DemoHistory.ZONE), id))
+                setup ->
+                    Material.of(
+                        workspace.world(),
+                        SetupTraces.of(setup, workspace.world()),
+                        workspace.setups().values()))
             .toList();
-    for (LocalDate day : days.subList(0, days.size() - PAUSE_DAYS)) {
-      for (int i = 0; i < spots.size(); i++) {
-        drills.session(spots.get(i), day, DemoHistory.at(day, 600 + i * 10_000));
-      }
-    }
-    return List.copyOf(drills.answers);
+    hooks = new Hooks(catalog, workspace.environmentsInUse());
   }
 
-  private Spot spot(Workspace workspace, RecentUses recent, String id) {
-    Setup setup = workspace.setups().get(id);
-    SetupTraces traces = SetupTraces.of(setup, workspace.world());
-    Hooks hooks = new Hooks(catalog, workspace.environmentsInUse());
-    return new Spot(
-        Material.of(workspace.world(), traces, workspace.setups().values()),
+  /** Every answer so far, the oldest first. */
+  List<Answer> answers() {
+    return List.copyOf(answers);
+  }
+
+  /** The drills of a day, what is new chosen by what the mouse did lately. */
+  void day(LocalDate day, Lately lately) {
+    NextToLearn next =
         new NextToLearn(
             catalog,
             hooks,
-            item -> usesADay(workspace, recent, item),
+            item -> usesADay(lately, item),
             KeystrokeLevel.USUAL,
-            DrillHistory.ANSWERS_UNTIL_FLUENT));
+            DrillHistory.ANSWERS_UNTIL_FLUENT);
+    for (int i = 0; i < materials.size(); i++) {
+      session(materials.get(i), next, day, DemoHistory.at(day, 600 + i * 12_000));
+    }
   }
 
-  private static double usesADay(Workspace workspace, RecentUses recent, DrillItem item) {
+  /** When the gesture of a place was first drilled. */
+  Optional<Instant> since(Place place) {
+    return progress.state(new DrillItem(place.environment(), place.action())).map(ItemState::begun);
+  }
+
+  /** The day of it. */
+  Optional<LocalDate> sinceDay(Place place) {
+    return since(place).map(at -> at.atZone(DemoHistory.ZONE).toLocalDate());
+  }
+
+  private double usesADay(Lately lately, DrillItem item) {
     return workspace.setupsWith(item.environment()).stream()
-        .mapToDouble(s -> recent.byPointerADay(s.id(), item.action()))
+        .mapToDouble(s -> lately.pointerADay(s.id(), item.action()))
         .sum();
   }
 
-  private void session(Spot spot, LocalDate day, Instant start) {
+  private void session(Material material, NextToLearn proposals, LocalDate day, Instant start) {
     List<DrillItem> next =
-        spot.next().of(spot.material(), progress, Learning.NOTHING, day, 2).stream()
+        proposals.of(material, progress, Learning.NOTHING, day, 2).stream()
             .map(NextToLearn.Proposal::item)
             .toList();
     Pace pace = progress.history().pace();
     Instant at = start;
-    SessionPlan plan = new SessionPlan(spot.material(), progress, SETTINGS, at, random);
+    SessionPlan plan = new SessionPlan(material, progress, SETTINGS, at, random);
     List<Question> questions = new ArrayList<>(plan.session(SESSION, next));
     questions.addAll(plan.sprint(SPRINT));
     for (Question question : questions) {

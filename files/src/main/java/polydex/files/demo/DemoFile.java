@@ -22,7 +22,7 @@ public final class DemoFile {
     Store store = Store.open(file);
     store.save(new Change.Edit("The demo", Workspace.EMPTY, demo), DemoHistory.NOW);
     DemoHistory history = DemoHistory.of(demo);
-    store.addAll(history.answers(), history.uses());
+    store.addAll(history.answers(), history.events());
     store.save(ConflictHistory.NOTHING, DemoConflicts.of(demo));
     store.setting(NOW, DemoHistory.NOW.toString());
     return store;

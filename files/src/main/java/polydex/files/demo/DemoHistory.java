@@ -7,29 +7,28 @@ import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
-import java.util.Collections;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
-import polydex.catalog.Binding;
-import polydex.catalog.Catalog;
-import polydex.mouse.Use;
+import polydex.files.demo.DemoDay.Stint;
+import polydex.files.demo.DemoDay.Timed;
+import polydex.files.demo.DemoTasks.Task;
+import polydex.mouse.Audit;
+import polydex.mouse.LogEvent;
+import polydex.mouse.LogIntake;
+import polydex.mouse.Recogniser;
 import polydex.recall.Answer;
-import polydex.route.Machine;
-import polydex.route.Setup;
-import polydex.route.SetupTraces;
-import polydex.route.TracedBinding;
 import polydex.workspace.Workspace;
 
 /**
- * Six invented weeks of the show producer: drills, and a mouse log in which one action after the
- * other moves over to the keys. From a seeded generator, so that every start shows the same.
+ * Six invented weeks of the show producer: each day the drills, planned by what the mouse did until
+ * then, and the work, in which what was drilled moves over to the keys. From a seeded generator, so
+ * that every start shows the same.
  *
  * @param answers the oldest first
- * @param uses the oldest first
+ * @param events of the mouse log, the oldest first
  */
-public record DemoHistory(List<Answer> answers, List<Use> uses) {
+public record DemoHistory(List<Answer> answers, List<LogEvent> events) {
   /** The end of the history, which the demo takes for now. */
   public static final Instant NOW = Instant.parse("2031-03-14T16:00:00Z");
 
@@ -39,28 +38,53 @@ public record DemoHistory(List<Answer> answers, List<Use> uses) {
   private static final long SEED = 20310314;
   private static final int WEEKS = 6;
   private static final int USES_A_DAY = 500;
-  private static final int ACTIONS_A_SETUP = 26;
 
-  /** How an action moves over from the pointer to the keys. */
-  private record Course(
-      String action, String setup, double weight, int firstDay, boolean relapses) {
-    /** The chance on a working day that it is done by keys. */
-    double byKeys(int day) {
-      if (relapses && day >= 22 && day <= 25) {
-        return 0.3;
-      }
-      return firstDay < 0 ? 0 : Math.clamp((day - firstDay + 1) * 0.25, 0, 0.99);
-    }
-  }
+  /** The first days are spent finding out what the mouse does. */
+  private static final int FIRST_DRILLS = 2;
+
+  /** None on the last days, so that the demo opens with work. */
+  private static final int PAUSE_DAYS = 3;
+
+  private static final List<Stint> STINTS =
+      List.of(
+          new Stint("laptop-cues", 0, 100 * 60, 0.27),
+          new Stint("laptop-cues", 120 * 60, 180 * 60, 0.13),
+          new Stint("studio-timeline", 225 * 60, 320 * 60, 0.30),
+          new Stint("laptop-dome", 336 * 60, 372 * 60, 0.14),
+          new Stint("studio-stars", 374 * 60, 405 * 60, 0.10),
+          new Stint("slate-stars", 408 * 60, 425 * 60, 0.06));
 
   /** Makes the history of a demo workspace. */
   public static DemoHistory of(Workspace workspace) {
     List<LocalDate> days = days();
     // Each has its chances to itself, so that a change of one story leaves the other as it was.
-    Random drills = new Random(SEED);
     Random mouse = new Random(SEED + 1);
-    List<Use> uses = log(days, courses(workspace, mouse), mouse);
-    return new DemoHistory(DemoDrills.of(workspace, days, uses, drills), uses);
+    DemoDrills drills = new DemoDrills(workspace, new Random(SEED));
+    Map<String, List<Task>> tasks = DemoTasks.of(workspace, mouse);
+    DemoCourses courses = new DemoCourses(tasks, drills, mouse);
+    Recogniser recogniser =
+        new Recogniser(workspace.world(), workspace.setups().values(), workspace.mouse().names());
+    LogIntake intake = new LogIntake(ZONE, NOW, recogniser);
+    Audit audit = new Audit(recogniser, ZONE, drills::since);
+    DemoDay day = new DemoDay(tasks, STINTS, mouse);
+    List<LogEvent> events = new ArrayList<>();
+    for (int i = 0; i < days.size(); i++) {
+      LocalDate date = days.get(i);
+      if (i >= FIRST_DRILLS && i < days.size() - PAUSE_DAYS) {
+        drills.day(date, audit.standing().lately(date));
+      }
+      int today = i;
+      int uses = USES_A_DAY + mouse.nextInt(-60, 60);
+      for (Timed timed : day.lines(at(date, 0), uses, t -> courses.byKeys(t, today, date))) {
+        LogIntake.Taken taken = intake.take(timed.line());
+        if (!(taken instanceof LogIntake.Event(LogEvent event))) {
+          throw new IllegalStateException(taken + ": " + timed.line());
+        }
+        events.add(event);
+        audit.add(event);
+      }
+    }
+    return new DemoHistory(drills.answers(), List.copyOf(events));
   }
 
   private static List<LocalDate> days() {
@@ -70,82 +94,6 @@ public record DemoHistory(List<Answer> answers, List<Use> uses) {
         .datesUntil(last.plusDays(1))
         .filter(d -> d.getDayOfWeek() != DayOfWeek.SATURDAY && d.getDayOfWeek() != DayOfWeek.SUNDAY)
         .toList();
-  }
-
-  private static List<Course> courses(Workspace workspace, Random random) {
-    List<Course> courses = new ArrayList<>();
-    for (Setup setup : workspace.setups().values()) {
-      Map<String, List<TracedBinding>> reach = SetupTraces.of(setup, workspace.world()).reach();
-      List<String> actions = new ArrayList<>(focusedActions(workspace.catalog(), setup));
-      Collections.shuffle(actions, random);
-      int rank = 1;
-      for (String action : actions.stream().limit(ACTIONS_A_SETUP).toList()) {
-        // What no gesture reaches stays with the pointer; the rest moves over week by week.
-        boolean moves = reach.containsKey(action) && random.nextInt(10) < 7;
-        int firstDay = moves ? random.nextInt(2, 30) : -1;
-        courses.add(new Course(action, setup.id(), 1.0 / rank++, firstDay, false));
-      }
-    }
-    return withRelapses(courses);
-  }
-
-  /** Two often used actions that were replaced early come back for some days. */
-  private static List<Course> withRelapses(List<Course> courses) {
-    List<Course> early =
-        courses.stream()
-            .filter(c -> c.firstDay() >= 0 && c.firstDay() <= 10)
-            .sorted(Comparator.comparingDouble(c -> -c.weight()))
-            .limit(2)
-            .toList();
-    return courses.stream()
-        .map(
-            c ->
-                early.contains(c)
-                    ? new Course(c.action(), c.setup(), c.weight(), c.firstDay(), true)
-                    : c)
-        .toList();
-  }
-
-  private static List<String> focusedActions(Catalog catalog, Setup setup) {
-    Machine innermost = setup.innermost();
-    return innermost.application().stream()
-        .flatMap(a -> catalog.bindings(a).stream())
-        .map(Binding::action)
-        .distinct()
-        .toList();
-  }
-
-  private static List<Use> log(List<LocalDate> days, List<Course> courses, Random random) {
-    double total = courses.stream().mapToDouble(Course::weight).sum();
-    List<Use> uses = new ArrayList<>();
-    for (int day = 0; day < days.size(); day++) {
-      List<Use> today = new ArrayList<>();
-      int count = USES_A_DAY + random.nextInt(-60, 60);
-      for (int i = 0; i < count; i++) {
-        Course course = pick(courses, random.nextDouble() * total);
-        boolean keys = random.nextDouble() < course.byKeys(day);
-        today.add(
-            new Use(
-                at(days.get(day), random.nextInt(7 * 3600)),
-                course.action(),
-                keys ? Use.Device.KEYS : Use.Device.POINTER,
-                course.setup()));
-      }
-      today.sort(Comparator.comparing(Use::at));
-      uses.addAll(today);
-    }
-    return uses;
-  }
-
-  private static Course pick(List<Course> courses, double place) {
-    double rest = place;
-    for (Course course : courses) {
-      rest -= course.weight();
-      if (rest <= 0) {
-        return course;
-      }
-    }
-    return courses.getLast();
   }
 
   static Instant at(LocalDate day, int second) {

@@ -44,6 +44,12 @@ final class MarkdownTables {
       tables.add(new ListTable(heading, header, rows));
       i = at - 1;
     }
+    if (tables.isEmpty()) {
+      throw new FileProblem(
+          name
+              + " has the rule of a Markdown table and no row of column names above it. Nothing was"
+              + " taken.");
+    }
     return new ForeignList(name, "tables in Markdown", tables, refused, 0, Optional.empty());
   }
 

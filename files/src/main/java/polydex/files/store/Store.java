@@ -9,6 +9,7 @@ import java.sql.SQLException;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -19,7 +20,7 @@ import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.Jdbi;
 import polydex.conflict.ConflictHistory;
 import polydex.files.FileProblem;
-import polydex.mouse.Use;
+import polydex.mouse.LogEvent;
 import polydex.recall.Answer;
 import polydex.recall.DrillItem;
 import polydex.workspace.Change;
@@ -34,14 +35,19 @@ public final class Store implements AutoCloseable {
   private static final Set<Path> OPEN_HERE = new HashSet<>();
   private static final String CURRENT_SETUP = "setup";
 
+  /** The batch of what a person noted by hand. */
+  private static final long BY_HAND = 0;
+
   private final Path file;
   private final Connection connection;
   private final Handle handle;
+  private final EventTable events;
 
-  private Store(Path file, Connection connection) {
+  private Store(Path file, Connection connection) throws SQLException {
     this.file = file;
     this.connection = connection;
     this.handle = Jdbi.create(connection).open();
+    this.events = new EventTable(connection);
   }
 
   /**
@@ -70,7 +76,7 @@ public final class Store implements AutoCloseable {
       Store store = new Store(file, connect(file));
       done = true;
       return store;
-    } catch (IOException e) {
+    } catch (IOException | SQLException e) {
       throw new FileProblem("%s can't be read: %s.".formatted(file, e.getMessage()), e);
     } finally {
       if (!done) {
@@ -143,20 +149,127 @@ public final class Store implements AutoCloseable {
 
   /** Writes a line into the mouse log. */
   public synchronized void save(Change.Note note, Instant now) {
-    handle.useTransaction(
+    transaction(
         h -> {
-          Logs.insert(h, note.use());
+          writeEvents(List.of(note.event()), BY_HAND);
           log(h, note.title(), now);
         });
   }
 
   /** Takes a line out of the mouse log again. */
   public synchronized void undo(Change.Note note, Instant now) {
-    handle.useTransaction(
+    transaction(
         h -> {
-          Logs.remove(h, note.use());
+          events.remove(note.event());
           log(h, "Undo: " + note.title(), now);
         });
+  }
+
+  /** Puts events back that were taken out together. */
+  public synchronized void save(Change.Batch batch, Instant now) {
+    transaction(
+        h -> {
+          events.restore(batch.batch());
+          log(h, batch.title(), now);
+        });
+  }
+
+  /** Takes events out that came in together; they are kept until the file is closed. */
+  public synchronized void undo(Change.Batch batch, Instant now) {
+    transaction(
+        h -> {
+          events.withdraw(batch.batch());
+          log(h, "Undo: " + batch.title(), now);
+        });
+  }
+
+  /** A new number under which events come in together, such as those of a recording. */
+  public synchronized long newBatch(String title, Instant now) {
+    long[] made = new long[1];
+    transaction(_ -> made[0] = events.newBatch(title, now));
+    return made[0];
+  }
+
+  /** Keeps events as they come, under a number of {@link #newBatch}. */
+  public synchronized void add(Iterable<LogEvent> arrived, long batch) {
+    transaction(_ -> writeEvents(arrived, batch));
+  }
+
+  /** Where events come from that are brought in together. */
+  public interface EventSource {
+    /**
+     * Hands on the events.
+     *
+     * @return whether they are to be kept
+     * @throws FileProblem and nothing is kept
+     */
+    boolean handOn(Consumer<LogEvent> to) throws FileProblem;
+  }
+
+  /**
+   * Brings events in together, all of them or none. They are written on a thread of their own while
+   * the source hands on the next.
+   *
+   * @param title what the change is called
+   * @return the change, and how many events were new; none where the source did not want them kept
+   * @throws FileProblem if the source has one; nothing is kept then
+   */
+  public synchronized Optional<Brought> bringIn(String title, Instant now, EventSource source)
+      throws FileProblem {
+    handle.begin();
+    boolean kept = false;
+    try {
+      long batch = events.newBatch(title, now);
+      try (EventTable.Writing writing = events.writing(batch);
+          EventPipe pipe = new EventPipe(writing)) {
+        if (source.handOn(pipe)) {
+          Brought brought = new Brought(new Change.Batch(title, batch), pipe.finish());
+          log(handle, title, now);
+          handle.commit();
+          kept = true;
+          return Optional.of(brought);
+        }
+      } finally {
+        if (!kept) {
+          handle.rollback();
+          events.forgetUnwritten();
+        }
+      }
+      return Optional.empty();
+    } catch (SQLException e) {
+      throw new FileProblem(
+          "The events could not be written to %s: %s. Nothing was taken."
+              .formatted(file, e.getMessage()),
+          e);
+    }
+  }
+
+  /** What came of bringing events in. */
+  public record Brought(Change.Batch change, long events) {}
+
+  private interface EventWork {
+    void with(Handle h) throws SQLException;
+  }
+
+  private void transaction(EventWork work) {
+    handle.useTransaction(
+        h -> {
+          try {
+            work.with(h);
+          } catch (SQLException e) {
+            events.forgetUnwritten();
+            throw new IllegalStateException("Writing the mouse log of " + file, e);
+          }
+        });
+  }
+
+  private void writeEvents(Iterable<LogEvent> all, long batch) throws SQLException {
+    try (EventTable.Writing writing = events.writing(batch)) {
+      for (LogEvent event : all) {
+        writing.add(event);
+      }
+      writing.finish();
+    }
   }
 
   /** The ids of bindings that were added or changed since a moment, by environment. */
@@ -211,31 +324,35 @@ public final class Store implements AutoCloseable {
 
   /** Keeps an answer. */
   public synchronized void add(Answer answer) {
-    handle.useTransaction(h -> Logs.insert(h, answer));
+    handle.useTransaction(h -> AnswerTable.insert(h, answer));
   }
 
-  /** Keeps many answers and uses at once. */
-  public synchronized void addAll(Iterable<Answer> answers, Iterable<Use> uses) {
-    handle.useTransaction(
+  /** Keeps many answers and events at once. */
+  public synchronized void addAll(Iterable<Answer> answers, Iterable<LogEvent> logged) {
+    transaction(
         h -> {
-          answers.forEach(a -> Logs.insert(h, a));
-          uses.forEach(u -> Logs.insert(h, u));
+          answers.forEach(a -> AnswerTable.insert(h, a));
+          writeEvents(logged, BY_HAND);
         });
   }
 
   /** Hands on every answer, the oldest first. */
   public synchronized void answers(Consumer<Answer> to) {
-    Logs.answers(handle, to);
+    AnswerTable.answers(handle, to);
   }
 
   /** Hands on every answer to an item, the oldest first. */
   public synchronized void answers(DrillItem item, Consumer<Answer> to) {
-    Logs.answers(handle, item, to);
+    AnswerTable.answers(handle, item, to);
   }
 
-  /** Hands on every line of the mouse log, the oldest first. */
-  public synchronized void uses(Consumer<Use> to) {
-    Logs.uses(handle, to);
+  /** Hands on every event of the mouse log, the oldest first. */
+  public synchronized void events(Consumer<LogEvent> to) {
+    try {
+      events.each(to);
+    } catch (SQLException e) {
+      throw new IllegalStateException("Reading the mouse log of " + file, e);
+    }
   }
 
   private static void log(Handle h, String title, Instant now) {

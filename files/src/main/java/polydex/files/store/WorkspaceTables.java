@@ -44,7 +44,8 @@ final class WorkspaceTables {
               bodies(name, "setup", Setup.class))
           .with(remembered(name))
           .with(new LearningTable(h).read())
-          .with(new AcceptedTable(h).read());
+          .with(new AcceptedTable(h).read())
+          .with(new MouseTables(h).read());
     } catch (IllegalArgumentException e) {
       throw new FileProblem(
           "%s holds something that can't be: %s".formatted(name, e.getMessage()), e);
@@ -77,6 +78,7 @@ final class WorkspaceTables {
     writeRemembered("document", before.remembered().documents(), after.remembered().documents());
     new LearningTable(h).write(before.learning(), after.learning());
     new AcceptedTable(h).write(before.accepted(), after.accepted());
+    new MouseTables(h).write(before.mouse(), after.mouse());
     Set<String> environments = new HashSet<>();
     before.catalog().environments().forEach(e -> environments.add(e.id()));
     after.catalog().environments().forEach(e -> environments.add(e.id()));

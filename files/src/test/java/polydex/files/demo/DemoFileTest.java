@@ -4,12 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
 import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.function.Predicate;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -17,12 +21,21 @@ import polydex.conflict.Conflict;
 import polydex.conflict.ConflictFinder;
 import polydex.conflict.HabitFinder;
 import polydex.conflict.Person;
+import polydex.effort.KeystrokeLevel;
 import polydex.files.Shipped;
 import polydex.files.store.Store;
+import polydex.mouse.Audit;
+import polydex.mouse.DrillEffect;
 import polydex.mouse.Habit;
-import polydex.mouse.Habits;
-import polydex.mouse.Use;
+import polydex.mouse.LogEvent;
+import polydex.mouse.Place;
+import polydex.mouse.Recognised.How;
+import polydex.mouse.Recogniser;
+import polydex.mouse.Remaining;
+import polydex.mouse.Standing;
+import polydex.mouse.Weeks;
 import polydex.recall.Answer;
+import polydex.recall.DrillItem;
 import polydex.recall.ItemState;
 import polydex.recall.Pace;
 import polydex.recall.Progress;
@@ -45,13 +58,14 @@ class DemoFileTest {
     for (Setup setup : demo.setups().values()) {
       assertThat(demo.world().problem(setup)).isEmpty();
     }
-    // Every action is bound somewhere, or is the target of one of the user's own bindings.
+    // Every action is bound or pointed at somewhere, or is the target of an own binding.
     Set<String> bound = new HashSet<>();
     demo.catalog()
         .environments()
         .forEach(
             e -> {
               demo.catalog().bindings(e.id()).forEach(b -> bound.add(b.action()));
+              e.pointerRoutes().forEach(r -> bound.add(r.action()));
               e.platform().ifPresent(p -> p.reserved().forEach(r -> bound.add(r.action())));
             });
     demo.setups()
@@ -80,27 +94,49 @@ class DemoFileTest {
     Workspace demo = Shipped.demo();
     DemoHistory history = DemoHistory.of(demo);
     assertThat(DemoHistory.of(demo)).isEqualTo(history);
-    assertThat(history.uses())
-        .hasSizeBetween(13_000, 17_000)
-        .isSortedAccordingTo(Comparator.comparing(Use::at));
+    long uses = history.events().stream().filter(e -> !e.deed().isTyping()).count();
+    assertThat(uses).isBetween(13_000L, 17_000L);
+    assertThat(history.events()).isSortedAccordingTo(Comparator.comparing(LogEvent::at));
     assertThat(history.answers())
-        .hasSizeBetween(2_200, 2_800)
+        .hasSizeBetween(1_900, 2_800)
         .isSortedAccordingTo(Comparator.comparing(Answer::at));
-    assertThat(history.uses().getLast().at()).isBefore(DemoHistory.NOW);
-    Habits habits = new Habits(DemoHistory.ZONE);
-    history.uses().forEach(habits::add);
-    Set<Habit.State> states = EnumSet.noneOf(Habit.State.class);
-    int relapses = 0;
-    for (String action : habits.byPointerUses()) {
-      Habit habit = habits.habit(action).orElseThrow();
-      boolean drilled = history.answers().stream().anyMatch(a -> a.item().action().equals(action));
-      states.add(habit.state(drilled));
-      relapses += habit.relapses();
-    }
-    assertThat(states).containsExactlyInAnyOrder(Habit.State.values());
-    assertThat(relapses).isPositive();
+    assertThat(history.events().getLast().at()).isBefore(DemoHistory.NOW);
     Progress progress = new Progress(DemoHistory.ZONE);
     history.answers().forEach(progress::add);
+    Function<Place, Optional<Instant>> drilled =
+        p -> progress.state(new DrillItem(p.environment(), p.action())).map(ItemState::begun);
+    Audit audit =
+        new Audit(
+            new Recogniser(demo.world(), demo.setups().values(), demo.mouse().names()),
+            DemoHistory.ZONE,
+            drilled);
+    history.events().forEach(audit::add);
+    Standing standing = audit.standing();
+    LocalDate today = DemoHistory.NOW.atZone(DemoHistory.ZONE).toLocalDate();
+    List<Remaining.Row> rows =
+        new Remaining(
+                demo.world(),
+                KeystrokeLevel.USUAL,
+                12,
+                p -> drilled.apply(p).isPresent(),
+                demo.mouse().kept())
+            .of(demo.setups().values(), standing, today);
+    // Every class, every state, every way of recognising, and both kinds of coming back.
+    assertThat(rows).extracting(Remaining.Row::kind).contains(Remaining.Kind.values());
+    assertThat(rows).extracting(Remaining.Row::state).contains(Habit.State.values());
+    assertThat(standing.recognised().keySet())
+        .contains(How.EXACT, How.NORMALISED, How.LEARNT, How.TRACED, How.NO_ACTION, How.UNKNOWN);
+    assertThat(standing.entries())
+        .anyMatch(e -> e.relapses() > 0 && e.byUses() == Habit.State.REPLACED)
+        .anyMatch(e -> e.relapses() > 0 && e.byUses() != Habit.State.REPLACED)
+        .anyMatch(e -> e.returned().size() > 1 && e.relapses() == 0);
+    // It gets better, and what was drilled moved over after the drill.
+    List<Weeks.Week> weeks = Weeks.of(standing, rows, _ -> true, today).weeks();
+    assertThat(weeks).hasSize(6);
+    assertThat(weeks.getLast().coverage().orElseThrow())
+        .isGreaterThan(weeks.getFirst().coverage().orElseThrow() + 0.2);
+    assertThat(DrillEffect.of(standing, drilled, DemoHistory.ZONE).mean().orElseThrow().low())
+        .isGreaterThan(0.15);
     assertThat(history.answers())
         .anyMatch(a -> progress.state(a.item()).orElseThrow().isDue(DemoHistory.NOW, 0.9));
   }
@@ -109,14 +145,14 @@ class DemoFileTest {
   void theDemoFileHoldsAllOfIt() throws Exception {
     DemoHistory history = DemoHistory.of(Shipped.demo());
     List<Answer> answers = new ArrayList<>();
-    List<Use> uses = new ArrayList<>();
+    List<LogEvent> events = new ArrayList<>();
     try (Store store = DemoFile.demo(folder.resolve("demo.polydex"))) {
       store.answers(answers::add);
-      store.uses(uses::add);
+      store.events(events::add);
       assertThat(store.setting(DemoFile.NOW)).contains(DemoHistory.NOW.toString());
     }
     assertThat(answers).isEqualTo(history.answers());
-    assertThat(uses).isEqualTo(history.uses());
+    assertThat(events).containsExactlyInAnyOrderElementsOf(new HashSet<>(history.events()));
   }
 
   @Test

@@ -220,6 +220,13 @@ class ListReaderTest {
         .map(l -> String.join("", l));
   }
 
+  @Test
+  void aRuleWithoutARowOfNamesAboveItIsNoTable() {
+    assertThatThrownBy(() -> rows("---|---", ""))
+        .isInstanceOf(FileProblem.class)
+        .hasMessageContaining("no row of column names above it");
+  }
+
   /** Nothing throws but the refusal of a file, however broken it is. */
   @Property(tries = 3000)
   void anythingIsReadOrRefused(@ForAll("nearlyLists") String text) {

@@ -7,22 +7,20 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
-import java.util.stream.Stream;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.statement.Query;
 import polydex.keys.Gesture;
-import polydex.mouse.Use;
 import polydex.recall.Answer;
 import polydex.recall.DrillItem;
 import polydex.recall.Pace;
 
-/** The two logs: rows are only added, but for the undoing of one that a person wrote by hand. */
-final class Logs {
+/** The log of drills: rows are only added. */
+final class AnswerTable {
   private static final String ANSWER =
       "at, environment, action, kind, verdict, seconds, time_counts, expected, asked, pressed,"
           + " mistaken_environment, mistaken_action";
 
-  private Logs() {}
+  private AnswerTable() {}
 
   static void insert(Handle h, Answer a) {
     h.createUpdate(
@@ -44,30 +42,6 @@ final class Logs {
         .bind("pressed", a.pressed())
         .bind("mistakenEnvironment", a.mistakenFor().map(DrillItem::environment))
         .bind("mistakenAction", a.mistakenFor().map(DrillItem::action))
-        .execute();
-  }
-
-  static void insert(Handle h, Use u) {
-    h.createUpdate(
-            "INSERT INTO use (at, action, device, setup) VALUES (:at, :action, :device, :setup)")
-        .bind("at", u.at().toEpochMilli())
-        .bind("action", u.action())
-        .bind("device", u.device().name())
-        .bind("setup", u.setup())
-        .execute();
-  }
-
-  static void remove(Handle h, Use u) {
-    h.createUpdate(
-            """
-            DELETE FROM use WHERE id = (
-              SELECT max(id) FROM use
-              WHERE at = :at AND action = :action AND device = :device AND setup = :setup)
-            """)
-        .bind("at", u.at().toEpochMilli())
-        .bind("action", u.action())
-        .bind("device", u.device().name())
-        .bind("setup", u.setup())
         .execute();
   }
 
@@ -123,21 +97,5 @@ final class Logs {
         mistaken == null
             ? Optional.empty()
             : Optional.of(new DrillItem(mistaken, row.getString(12))));
-  }
-
-  static void uses(Handle h, Consumer<Use> to) {
-    try (Stream<Use> rows =
-        h
-            .createQuery("SELECT at, action, device, setup FROM use ORDER BY at, id")
-            .map(
-                (row, _) ->
-                    new Use(
-                        Instant.ofEpochMilli(row.getLong("at")),
-                        row.getString("action"),
-                        Use.Device.valueOf(row.getString("device")),
-                        row.getString("setup")))
-            .stream()) {
-      rows.forEach(to);
-    }
   }
 }

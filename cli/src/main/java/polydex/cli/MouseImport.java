@@ -1,0 +1,159 @@
+package polydex.cli;
+
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+import polydex.files.FileProblem;
+import polydex.files.demo.DemoFile;
+import polydex.files.json.ModelJson;
+import polydex.files.log.LogImport;
+import polydex.files.log.LogReport;
+import polydex.files.store.Store;
+import polydex.mouse.Recogniser;
+import polydex.workspace.Workspace;
+
+@Command(
+    name = "import",
+    description = {
+      "Bring in a mouse log: comma-separated values with a header line, or one JSON object a line."
+          + " What was typed is counted and never kept.",
+      "All of it is taken or nothing; a new file is made where there is none. With --demo or"
+          + " --dry-run nothing is written."
+    },
+    exitCodeListHeading = "%nExit codes:%n",
+    exitCodeList = {
+      "0:every line was taken",
+      "1:some lines can't be used: nothing was taken, or with --good-lines the others",
+      "2:wrong command line",
+      "3:a file can't be used; nothing was taken"
+    },
+    mixinStandardHelpOptions = true)
+final class MouseImport implements Callable<Integer> {
+  @Mixin private Source source;
+  @Spec private CommandSpec spec;
+
+  @Option(names = "--json", description = "Answer as JSON.")
+  private boolean json;
+
+  @Option(names = "--dry-run", description = "Only say what is in it.")
+  private boolean dryRun;
+
+  @Option(
+      names = "--good-lines",
+      description = "Take the lines that can be used although others can't.")
+  private boolean goodLines;
+
+  @Parameters(paramLabel = "LOG", description = "The log.")
+  private Path log;
+
+  record Answer(
+      String name,
+      boolean written,
+      long events,
+      Optional<Long> newEvents,
+      long refusedInAll,
+      List<LogReport.Refused> refused,
+      List<String> unused,
+      Optional<String> first,
+      Optional<String> last,
+      long backward,
+      long jumps,
+      long characters,
+      double recognisedShare,
+      Map<String, Long> recognised) {}
+
+  @Override
+  public Integer call() throws Exception {
+    LogImport.Taken taken = dryRun || source.file().isEmpty() ? look() : take();
+    Answer answer = answer(taken);
+    PrintWriter out = spec.commandLine().getOut();
+    if (json) {
+      out.println(ModelJson.writePretty(answer));
+    } else {
+      print(out, answer);
+    }
+    return answer.refusedInAll() == 0 ? Main.DONE : Main.NO;
+  }
+
+  private LogImport.Taken look() throws FileProblem {
+    LogReport report = of(source.workspace()).look(_ -> true);
+    return new LogImport.Taken(report, Optional.empty());
+  }
+
+  private LogImport.Taken take() throws FileProblem {
+    Source.existing(log); // before a new file is made for it
+    try (Store store = DemoFile.openOrStart(source.file().orElseThrow(), Instant.now())) {
+      return of(store.workspace()).take(store, goodLines, _ -> true);
+    }
+  }
+
+  private LogImport of(Workspace workspace) {
+    return new LogImport(
+        log,
+        source.zone(),
+        source.file().isEmpty() ? Instant.MAX.minusSeconds(1 << 20) : Instant.now(),
+        new Recogniser(workspace.world(), workspace.setups().values(), workspace.mouse().names()));
+  }
+
+  private static Answer answer(LogImport.Taken taken) {
+    LogReport r = taken.report();
+    Map<String, Long> how = new TreeMap<>();
+    r.recognised().forEach((h, n) -> how.put(MouseCommand.word(h), n));
+    return new Answer(
+        r.name(),
+        taken.brought().isPresent(),
+        r.events(),
+        taken.brought().map(Store.Brought::events),
+        r.refusedInAll(),
+        r.refused(),
+        r.unused(),
+        r.first().map(Instant::toString),
+        r.last().map(Instant::toString),
+        r.backward(),
+        r.jumps(),
+        r.characters(),
+        MouseCommand.rounded(r.recognisedShare()),
+        how);
+  }
+
+  private static void print(PrintWriter out, Answer a) {
+    out.printf(
+        Locale.ROOT,
+        "%s: %,d events %s, %,d lines refused; %.0f %% recognised, %,d characters typed%n",
+        a.name(),
+        a.events(),
+        a.written()
+            ? "taken (%,d of them new)".formatted(a.newEvents().orElse(0L))
+            : "could be taken",
+        a.refusedInAll(),
+        100 * a.recognisedShare(),
+        a.characters());
+    if (a.backward() > 0) {
+      out.printf(
+          "  %,d lines earlier than the one before, %,d by more than an hour%n",
+          a.backward(), a.jumps());
+    }
+    if (!a.unused().isEmpty()) {
+      out.println("  not used: " + String.join(", ", a.unused()));
+    }
+    a.refused().forEach(r -> out.printf("  line %,d: %s%n", r.line(), r.reason()));
+    if (a.refusedInAll() > a.refused().size()) {
+      out.printf("  and %,d more%n", a.refusedInAll() - a.refused().size());
+    }
+    if (a.refusedInAll() > 0 && !a.written()) {
+      out.println("Nothing was taken. --good-lines takes the lines that can be used.");
+    }
+  }
+}

@@ -1,0 +1,109 @@
+package polydex.cli;
+
+import java.io.PrintWriter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Spec;
+import polydex.files.json.ModelJson;
+import polydex.keys.Gesture;
+import polydex.mouse.Remaining;
+import polydex.mouse.Walk;
+import polydex.workspace.Workspace;
+
+@Command(
+    name = "remaining",
+    description =
+        "What was done with the mouse in the last four weeks, by the hours a year that it costs.",
+    exitCodeListHeading = "%nExit codes:%n",
+    exitCodeList = {"0:done", "2:wrong command line", "3:file can't be used"},
+    mixinStandardHelpOptions = true)
+final class MouseRemaining implements Callable<Integer> {
+  @Mixin private Source source;
+  @Mixin private Asked asked;
+  @Spec private CommandSpec spec;
+
+  record Row(
+      String action,
+      String setup,
+      String in,
+      String kind,
+      String state,
+      double usesADay,
+      double pointerSeconds,
+      boolean pointerMeasured,
+      Optional<Double> keysSeconds,
+      boolean keysMeasured,
+      double hoursAYear,
+      double share,
+      Optional<Double> paybackDays,
+      Optional<String> gesture,
+      Optional<Integer> walkPresses,
+      List<String> walk,
+      Optional<String> kept) {}
+
+  @Override
+  public Integer call() throws Exception {
+    Workspace workspace = source.workspace();
+    List<Remaining.Row> found =
+        source.logged(workspace).rows(source.setups(workspace, asked.setupName)).stream()
+            .filter(r -> r.usesADay() > 0)
+            .toList();
+    double all = found.stream().mapToDouble(Remaining.Row::hoursAYear).sum();
+    List<Row> rows = new ArrayList<>();
+    double so = 0;
+    for (Remaining.Row row : found) {
+      so += row.hoursAYear();
+      rows.add(row(row, all == 0 ? 0 : so / all));
+    }
+    PrintWriter out = spec.commandLine().getOut();
+    if (asked.json) {
+      out.println(ModelJson.writePretty(rows));
+    } else {
+      rows.forEach(r -> print(out, workspace, r));
+    }
+    return Main.DONE;
+  }
+
+  static Row row(Remaining.Row r, double share) {
+    return new Row(
+        r.place().action(),
+        r.place().setup(),
+        r.place().environment(),
+        MouseCommand.word(r.kind()),
+        MouseCommand.word(r.state()),
+        MouseCommand.rounded(r.usesADay()),
+        MouseCommand.rounded(r.pointerSeconds()),
+        r.pointerMeasured(),
+        r.keysSeconds().map(MouseCommand::rounded),
+        r.keysMeasured(),
+        MouseCommand.rounded(r.hoursAYear()),
+        MouseCommand.rounded(share),
+        r.paybackDays().map(MouseCommand::rounded),
+        r.gesture().map(Gesture::toString),
+        r.walk().map(Walk::presses),
+        r.walk().map(Walk::path).orElse(List.of()),
+        r.kept());
+  }
+
+  static void print(PrintWriter out, Workspace workspace, Row row) {
+    out.printf(
+        Locale.ROOT,
+        "%6.2f h a year  %3.0f %%  %-17s %-10s %-40s %s%n",
+        row.hoursAYear(),
+        100 * row.share(),
+        row.kind(),
+        row.state(),
+        MouseCommand.title(workspace, row.action()),
+        row.kept()
+            .map(why -> "kept: " + why)
+            .or(row::gesture)
+            .or(() -> row.walkPresses().map(n -> n + " presses: " + String.join(" > ", row.walk())))
+            .orElse(""));
+  }
+}

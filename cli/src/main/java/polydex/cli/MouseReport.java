@@ -1,0 +1,252 @@
+package polydex.cli;
+
+import java.io.PrintWriter;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Spec;
+import polydex.effort.TheilSen;
+import polydex.files.json.ModelJson;
+import polydex.mouse.DrillEffect;
+import polydex.mouse.Place;
+import polydex.mouse.Remaining;
+import polydex.mouse.Saved;
+import polydex.mouse.Slips;
+import polydex.mouse.Standing;
+import polydex.mouse.Weeks;
+import polydex.recall.DrillHistory;
+import polydex.workspace.Workspace;
+
+@Command(
+    name = "report",
+    description = {
+      "How it went: by weeks and environments, with trends, slips, what drills changed and what was"
+          + " saved."
+    },
+    exitCodeListHeading = "%nExit codes:%n",
+    exitCodeList = {"0:done", "2:wrong command line", "3:file can't be used"},
+    mixinStandardHelpOptions = true)
+final class MouseReport implements Callable<Integer> {
+  private static final int SLIPS = 20;
+
+  @Mixin private Source source;
+  @Mixin private Asked asked;
+  @Spec private CommandSpec spec;
+
+  record Trend(double aWeek, Optional<Double> low, Optional<Double> high, boolean mayBeNone) {}
+
+  record Slip(String action, String setup, String in, int lately, int days, int returned) {}
+
+  record Week(
+      String monday,
+      int workingDays,
+      int keys,
+      int pointer,
+      Optional<Double> coverage,
+      Optional<Double> coverageByTime,
+      int open,
+      double hoursAYear,
+      int slips,
+      int trips,
+      double activeHours,
+      List<String> replaced,
+      List<String> relapsed) {}
+
+  record Environment(String id, List<Week> weeks) {}
+
+  record Name(String in, String name, long uses) {}
+
+  record Report(
+      long events,
+      Map<String, Long> recognised,
+      double recognisedShare,
+      int workingDays,
+      long characters,
+      List<Week> weeks,
+      List<Environment> environments,
+      Optional<Trend> openTrend,
+      Optional<Trend> hoursTrend,
+      List<Slip> slips,
+      List<Integer> slipsByHour,
+      Optional<DrillEffect.Change> drillEffect,
+      int drilledActions,
+      Saved saved,
+      List<Name> unknown) {}
+
+  @Override
+  public Integer call() throws Exception {
+    Workspace workspace = source.workspace();
+    Logged logged = source.logged(workspace);
+    List<Remaining.Row> rows = logged.rows(source.setups(workspace, asked.setupName));
+    Report report = report(logged, rows);
+    PrintWriter out = spec.commandLine().getOut();
+    if (asked.json) {
+      out.println(ModelJson.writePretty(report));
+    } else {
+      print(out, workspace, report);
+    }
+    return Main.DONE;
+  }
+
+  private Report report(Logged logged, List<Remaining.Row> rows) {
+    Standing standing = logged.standing();
+    Weeks weeks = Weeks.of(standing, rows, this::isAsked, logged.today());
+    Map<String, Long> how = new TreeMap<>();
+    standing.recognised().forEach((h, n) -> how.put(MouseCommand.word(h), n));
+    Slips slips = Slips.of(standing, logged.today());
+    DrillEffect effect = DrillEffect.of(standing, logged::drilledSince, logged.zone());
+    double drilled =
+        logged.progress().history().byDay().values().stream()
+            .mapToDouble(DrillHistory.Day::seconds)
+            .sum();
+    return new Report(
+        standing.events(),
+        how,
+        MouseCommand.rounded(standing.recognisedShare()),
+        standing.days().size(),
+        standing.days().stream().mapToLong(Standing.Day::characters).sum(),
+        weeks(weeks),
+        rows.stream()
+            .map(r -> r.place().environment())
+            .distinct()
+            .sorted()
+            .map(
+                e ->
+                    new Environment(
+                        e,
+                        weeks(
+                            Weeks.of(
+                                standing,
+                                rows,
+                                p -> isAsked(p) && p.environment().equals(e),
+                                logged.today()))))
+            .toList(),
+        weeks.openTrend().map(MouseReport::trend),
+        weeks.hoursTrend().map(MouseReport::trend),
+        slips.places().stream()
+            .filter(s -> isAsked(s.place()))
+            .limit(SLIPS)
+            .map(
+                s ->
+                    new Slip(
+                        s.place().action(),
+                        s.place().setup(),
+                        s.place().environment(),
+                        s.lately(),
+                        s.days(),
+                        s.returned()))
+            .toList(),
+        slips.byHour(),
+        effect.mean(),
+        effect.actions().size(),
+        Saved.of(standing, rows, drilled),
+        standing.unknown().stream()
+            .map(u -> new Name(u.name().environment(), u.name().name(), u.count()))
+            .toList());
+  }
+
+  private boolean isAsked(Place place) {
+    return asked.setupName == null || place.setup().equals(asked.setupName);
+  }
+
+  private static Trend trend(TheilSen t) {
+    return new Trend(
+        MouseCommand.rounded(t.slope()), finite(t.low()), finite(t.high()), t.mayBeNone());
+  }
+
+  private static Optional<Double> finite(double value) {
+    return Double.isInfinite(value) ? Optional.empty() : Optional.of(MouseCommand.rounded(value));
+  }
+
+  private static List<Week> weeks(Weeks weeks) {
+    return weeks.weeks().stream()
+        .map(
+            w ->
+                new Week(
+                    w.monday().toString(),
+                    w.workingDays(),
+                    w.keys(),
+                    w.pointer(),
+                    w.coverage().map(MouseCommand::rounded),
+                    w.coverageByTime().map(MouseCommand::rounded),
+                    w.open(),
+                    MouseCommand.rounded(w.hoursAYear()),
+                    w.slips(),
+                    w.trips(),
+                    MouseCommand.rounded(w.activeHours()),
+                    w.replaced().stream().map(Place::action).toList(),
+                    w.relapsed().stream().map(Place::action).toList()))
+        .toList();
+  }
+
+  private static void print(PrintWriter out, Workspace workspace, Report report) {
+    out.printf(
+        Locale.ROOT,
+        "%,d events on %d working days, %.0f %% of them recognised; %,d characters typed.%n%n",
+        report.events(),
+        report.workingDays(),
+        100 * report.recognisedShare(),
+        report.characters());
+    out.println("week of      by keys  by time   open   h a year   slips   trips an hour");
+    for (Week w : report.weeks()) {
+      out.printf(
+          Locale.ROOT,
+          "%s  %6.0f %%  %5.0f %%  %5d  %9.1f  %6d  %14.1f%s%n",
+          w.monday(),
+          100 * w.coverage().orElse(0.0),
+          100 * w.coverageByTime().orElse(0.0),
+          w.open(),
+          w.hoursAYear(),
+          w.slips(),
+          w.activeHours() == 0 ? 0 : w.trips() / w.activeHours(),
+          w.relapsed().isEmpty()
+              ? ""
+              : "   came back: "
+                  + w.relapsed().stream()
+                      .map(a -> MouseCommand.title(workspace, a))
+                      .collect(Collectors.joining(", ")));
+    }
+    report.openTrend().ifPresent(t -> print(out, "open actions", "", t));
+    report.hoursTrend().ifPresent(t -> print(out, "hours a year", " h", t));
+    report
+        .drillEffect()
+        .ifPresent(
+            c ->
+                out.printf(
+                    Locale.ROOT,
+                    "Uses by keys after the first drill against before: %+.0f points of 100 (95 %%: %+.0f to %+.0f), %d actions.%n",
+                    100 * c.difference(),
+                    100 * c.low(),
+                    100 * c.high(),
+                    report.drilledActions()));
+    out.printf(
+        Locale.ROOT,
+        "Saved so far: %.1f h in %,d uses by keys; the drills took %.1f h.%n",
+        report.saved().hours(),
+        report.saved().usesByKeys(),
+        report.saved().drillHours());
+  }
+
+  private static void print(PrintWriter out, String what, String unit, Trend t) {
+    String range =
+        t.low().isEmpty()
+            ? "too few weeks for an interval"
+            : String.format(
+                Locale.ROOT, "95 %%: %+.1f to %+.1f%s", t.low().get(), t.high().orElse(0.0), unit);
+    out.printf(
+        Locale.ROOT,
+        "Trend of %s: %+.1f%s a week (%s)%s.%n",
+        what,
+        t.aWeek(),
+        unit,
+        range,
+        t.mayBeNone() ? "; it may as well stand still" : "");
+  }
+}

@@ -1,0 +1,144 @@
+package polydex.cli;
+
+import java.io.PrintWriter;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Spec;
+import polydex.files.json.ModelJson;
+import polydex.mouse.Place;
+import polydex.mouse.Remaining;
+import polydex.mouse.WeeklyReview;
+import polydex.workspace.Workspace;
+
+@Command(
+    name = "review",
+    description =
+        "The last seven days in one page: what was replaced, what came back, what costs most, and"
+            + " three proposals.",
+    exitCodeListHeading = "%nExit codes:%n",
+    exitCodeList = {"0:done", "2:wrong command line", "3:file can't be used"},
+    mixinStandardHelpOptions = true)
+final class MouseReview implements Callable<Integer> {
+  @Mixin private Source source;
+  @Mixin private Asked asked;
+  @Spec private CommandSpec spec;
+
+  record At(String action, String setup, String in) {
+    static At of(Place p) {
+      return new At(p.action(), p.setup(), p.environment());
+    }
+  }
+
+  record Totals(
+      int workingDays,
+      int keys,
+      int pointer,
+      Optional<Double> coverage,
+      int trips,
+      Optional<Double> tripsAnHour) {
+    static Totals of(WeeklyReview.Totals t) {
+      return new Totals(
+          t.workingDays(),
+          t.keys(),
+          t.pointer(),
+          t.coverage().map(MouseCommand::rounded),
+          t.trips(),
+          t.tripsAnHour().map(MouseCommand::rounded));
+    }
+  }
+
+  record Review(
+      String from,
+      String until,
+      Totals now,
+      Totals before,
+      List<At> replaced,
+      List<At> cameBack,
+      List<At> slipped,
+      List<MouseRemaining.Row> dearest,
+      List<MouseRemaining.Row> proposals) {}
+
+  @Override
+  public Integer call() throws Exception {
+    Workspace workspace = source.workspace();
+    Logged logged = source.logged(workspace);
+    WeeklyReview found =
+        WeeklyReview.of(
+            logged.standing(),
+            logged.rows(source.setups(workspace, asked.setupName)),
+            logged.today());
+    Review review =
+        new Review(
+            found.from().toString(),
+            found.until().toString(),
+            Totals.of(found.now()),
+            Totals.of(found.before()),
+            places(found.replaced()),
+            places(found.cameBack()),
+            places(found.slipped()),
+            rows(found.dearest()),
+            rows(found.proposals()));
+    PrintWriter out = spec.commandLine().getOut();
+    if (asked.json) {
+      out.println(ModelJson.writePretty(review));
+    } else {
+      print(out, workspace, review);
+    }
+    return Main.DONE;
+  }
+
+  private static List<At> places(List<Place> places) {
+    return places.stream().map(At::of).toList();
+  }
+
+  private static List<MouseRemaining.Row> rows(List<Remaining.Row> rows) {
+    return rows.stream().map(r -> MouseRemaining.row(r, 0)).toList();
+  }
+
+  private static void print(PrintWriter out, Workspace workspace, Review r) {
+    out.printf("The week from %s until %s%n", r.from(), r.until());
+    out.printf(
+        Locale.ROOT,
+        "%,d uses by keys, %,d by mouse: %.0f %% by keys, after %.0f %% the week before.%n",
+        r.now().keys(),
+        r.now().pointer(),
+        100 * r.now().coverage().orElse(0.0),
+        100 * r.before().coverage().orElse(0.0));
+    out.printf(
+        Locale.ROOT,
+        "The hand went to the mouse %.0f times an hour, after %.0f.%n",
+        r.now().tripsAnHour().orElse(0.0),
+        r.before().tripsAnHour().orElse(0.0));
+    out.println("Replaced: " + titles(workspace, r.replaced()));
+    out.println("Came back: " + titles(workspace, r.cameBack()));
+    out.println("Slipped after twenty times by keys: " + titles(workspace, r.slipped()));
+    out.println("Costs most now:");
+    r.dearest().forEach(row -> print(out, workspace, row));
+    out.println("For the next week:");
+    r.proposals().forEach(row -> print(out, workspace, row));
+  }
+
+  private static void print(PrintWriter out, Workspace workspace, MouseRemaining.Row row) {
+    out.printf(
+        Locale.ROOT,
+        "  %5.2f h a year  %-13s %s (%s)%n",
+        row.hoursAYear(),
+        row.kind(),
+        MouseCommand.title(workspace, row.action()),
+        row.setup());
+  }
+
+  private static String titles(Workspace workspace, List<At> places) {
+    return places.isEmpty()
+        ? "nothing"
+        : places.stream()
+            .map(p -> MouseCommand.title(workspace, p.action()) + " (" + p.setup() + ")")
+            .collect(Collectors.joining(", "));
+  }
+}

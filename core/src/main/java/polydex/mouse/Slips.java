@@ -1,0 +1,68 @@
+package polydex.mouse;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Predicate;
+
+/**
+ * Uses of the pointer for actions whose gesture the person knows or is learning. O(entries + their
+ * days).
+ *
+ * @param byHour of the day, 24 of them, over the whole log
+ * @param byEnvironment lately, by the id of the application or platform
+ * @param places lately, the commonest first
+ */
+public record Slips(
+    List<Integer> byHour, Map<String, Integer> byEnvironment, List<OfPlace> places) {
+
+  /**
+   * The slips of one action.
+   *
+   * @param lately how many
+   * @param days on how many days
+   * @param returned how often lately there was one after twenty uses by keys in a row
+   */
+  public record OfPlace(Place place, int lately, int days, int returned) {}
+
+  /** Copies the collections. */
+  public Slips {
+    byHour = List.copyOf(byHour);
+    byEnvironment = Map.copyOf(byEnvironment);
+    places = List.copyOf(places);
+  }
+
+  /** The slips of a log, lately being the {@value Standing#LATELY_DAYS} days up to a day. */
+  public static Slips of(Standing standing, LocalDate today) {
+    LocalDate from = today.minusDays(Standing.LATELY_DAYS - 1);
+    Predicate<LocalDate> isLately = d -> !d.isBefore(from) && !d.isAfter(today);
+    int[] hours = new int[24];
+    Map<String, Integer> environments = new HashMap<>();
+    List<OfPlace> places = new ArrayList<>();
+    for (Standing.Entry e : standing.entries()) {
+      for (int h = 0; h < hours.length; h++) {
+        hours[h] += e.slipsByHour().get(h);
+      }
+      int lately = e.between(from, today.plusDays(1)).slips();
+      if (lately > 0) {
+        environments.merge(e.place().environment(), lately, Integer::sum);
+        int days =
+            (int) e.days().stream().filter(d -> d.slips() > 0 && isLately.test(d.day())).count();
+        int returned = (int) e.returned().stream().filter(isLately).count();
+        places.add(new OfPlace(e.place(), lately, days, returned));
+      }
+    }
+    places.sort(
+        Comparator.comparingInt((OfPlace p) -> -p.lately())
+            .thenComparing(p -> p.place().action())
+            .thenComparing(p -> p.place().setup()));
+    List<Integer> byHour = new ArrayList<>();
+    for (int h : hours) {
+      byHour.add(h);
+    }
+    return new Slips(byHour, environments, places);
+  }
+}

@@ -1,0 +1,137 @@
+package polydex.mouse;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import polydex.mouse.Remaining.Kind;
+import polydex.mouse.Remaining.Row;
+
+/**
+ * A week in one page.
+ *
+ * @param from its first day
+ * @param until the day after its last
+ * @param now what it came to
+ * @param before the same of the week before
+ * @param replaced what was replaced in it
+ * @param cameBack what had been replaced and came back in it
+ * @param slipped slips after twenty uses by keys in a row, in it
+ * @param dearest what costs most now
+ * @param proposals what to do about it, at most three, of different kinds where there are
+ */
+public record WeeklyReview(
+    LocalDate from,
+    LocalDate until,
+    Totals now,
+    Totals before,
+    List<Place> replaced,
+    List<Place> cameBack,
+    List<Place> slipped,
+    List<Row> dearest,
+    List<Row> proposals) {
+  /** How many of the dearest are shown. */
+  public static final int DEAREST = 5;
+
+  /** How many proposals there are. */
+  public static final int PROPOSALS = 3;
+
+  /**
+   * What seven days came to.
+   *
+   * @param coverage the share of uses by keys of what is not kept, 0 to 1; none without uses
+   * @param tripsAnHour trips of the hand in an hour of sessions; none without sessions
+   */
+  public record Totals(
+      int workingDays,
+      int keys,
+      int pointer,
+      Optional<Double> coverage,
+      int trips,
+      Optional<Double> tripsAnHour) {}
+
+  /** The seven days up to a day. O(entries + their days). */
+  public static WeeklyReview of(Standing standing, List<Row> rows, LocalDate today) {
+    LocalDate until = today.plusDays(1);
+    LocalDate from = until.minusDays(7);
+    List<Place> replaced = new ArrayList<>();
+    List<Place> cameBack = new ArrayList<>();
+    List<Place> slipped = new ArrayList<>();
+    for (Standing.Entry e : standing.entries()) {
+      e.turns().stream()
+          .filter(t -> !t.day().isBefore(from) && t.day().isBefore(until))
+          .reduce((_, last) -> last)
+          .ifPresent(t -> (t.replaced() ? replaced : cameBack).add(e.place()));
+      if (e.returned().stream().anyMatch(d -> !d.isBefore(from) && d.isBefore(until))) {
+        slipped.add(e.place());
+      }
+    }
+    List<Row> open = rows.stream().filter(r -> r.hoursAYear() > 0).toList();
+    return new WeeklyReview(
+        from,
+        until,
+        totals(standing, rows, from, until),
+        totals(standing, rows, from.minusDays(7), from),
+        sorted(replaced),
+        sorted(cameBack),
+        sorted(slipped),
+        open.stream().limit(DEAREST).toList(),
+        proposals(open));
+  }
+
+  private static List<Place> sorted(List<Place> places) {
+    return places.stream()
+        .sorted(Comparator.comparing(Place::setup).thenComparing(Place::action))
+        .toList();
+  }
+
+  /** The dearest of each kind first, then what else is dear. */
+  private static List<Row> proposals(List<Row> open) {
+    List<Row> chosen = new ArrayList<>();
+    Set<Kind> kinds = EnumSet.noneOf(Kind.class);
+    for (Row row : open) {
+      if (chosen.size() < PROPOSALS && kinds.add(row.kind())) {
+        chosen.add(row);
+      }
+    }
+    for (Row row : open) {
+      if (chosen.size() < PROPOSALS && !chosen.contains(row)) {
+        chosen.add(row);
+      }
+    }
+    return List.copyOf(chosen);
+  }
+
+  private static Totals totals(Standing standing, List<Row> rows, LocalDate from, LocalDate until) {
+    Set<Place> kept =
+        rows.stream().filter(r -> r.kept().isPresent()).map(Row::place).collect(Collectors.toSet());
+    int keys = 0;
+    int pointer = 0;
+    for (Standing.Entry e : standing.entries()) {
+      if (!kept.contains(e.place())) {
+        Standing.DayUses uses = e.between(from, until);
+        keys += uses.keys();
+        pointer += uses.pointer();
+      }
+    }
+    int trips = 0;
+    double hours = 0;
+    for (Standing.Day d : standing.days()) {
+      if (!d.date().isBefore(from) && d.date().isBefore(until)) {
+        trips += d.trips();
+        hours += d.active().toMillis() / 3_600_000.0;
+      }
+    }
+    return new Totals(
+        standing.workingDays(from, until),
+        keys,
+        pointer,
+        keys + pointer == 0 ? Optional.empty() : Optional.of(keys / (double) (keys + pointer)),
+        trips,
+        hours == 0 ? Optional.empty() : Optional.of(trips / hours));
+  }
+}

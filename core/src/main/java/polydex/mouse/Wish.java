@@ -1,0 +1,13 @@
+package polydex.mouse;
+
+import java.time.LocalDate;
+import polydex.keys.Gesture;
+
+/**
+ * A binding that a person would like to have.
+ *
+ * @param place what it is for
+ * @param gesture one that was free in the setup when it was wished for
+ * @param day when that was
+ */
+public record Wish(Place place, Gesture gesture, LocalDate day) {}

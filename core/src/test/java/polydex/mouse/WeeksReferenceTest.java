@@ -1,0 +1,251 @@
+package polydex.mouse;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import net.jqwik.api.EdgeCasesMode;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import polydex.effort.KeystrokeLevel;
+import polydex.mouse.Remaining.Row;
+import polydex.mouse.Weeks.Week;
+import polydex.route.Setup;
+import polydex.route.World;
+import polydex.route.Worlds;
+
+/** Weeks, slips and the review, against definitions that go through the whole list each time. */
+class WeeksReferenceTest {
+  private static final World WORLD =
+      new Worlds()
+          .platform("desk", Worlds.plain(), "Ctrl+L = lock")
+          .app("edit", "Ctrl+S = save", "Ctrl+O = open", "Ctrl+P = print", "F5 = run", "F6 = stop")
+          .build();
+  private static final Setup SETUP =
+      Worlds.setup(Worlds.machine("desk", Worlds.in("edit", "anywhere")));
+  private static final List<String> ACTIONS = List.of("save", "open", "print", "run", "stop");
+  private static final Instant START = Instant.parse("2031-01-06T09:00:00Z");
+
+  /** A use of an action on a day counted from the start. */
+  private record Use(int day, String action, boolean keys) {}
+
+  /** Weeks of work in which actions go over to the keys, and some come back. */
+  private static List<Use> uses(Random random, int weeks) {
+    Map<String, Integer> from = new LinkedHashMap<>();
+    Map<String, Integer> back = new LinkedHashMap<>();
+    for (String a : ACTIONS) {
+      from.put(a, random.nextInt(7 * weeks + 10));
+      back.put(a, random.nextInt(14 * weeks));
+    }
+    List<Use> uses = new ArrayList<>();
+    for (int day = 0; day < 7 * weeks; day++) {
+      if (day % 7 < 5) {
+        for (int i = 0; i < 4 + random.nextInt(30); i++) {
+          String a = ACTIONS.get(Math.min(4, (int) Math.abs(random.nextGaussian() * 2)));
+          boolean over = day >= from.get(a) && (day < back.get(a) || day > back.get(a) + 8);
+          uses.add(new Use(day, a, random.nextInt(40) == 0 ? !over : over));
+        }
+      }
+    }
+    return uses;
+  }
+
+  private static LocalDate date(int day) {
+    return START.atZone(ZoneOffset.UTC).toLocalDate().plusDays(day);
+  }
+
+  private static Standing standing(List<Use> uses) {
+    Audit audit =
+        new Audit(
+            new Recogniser(WORLD, List.of(SETUP), Map.of()), ZoneOffset.UTC, _ -> Optional.empty());
+    int second = 0;
+    for (Use u : uses) {
+      audit.add(
+          LogEvent.of(
+              START.plus(Duration.ofDays(u.day())).plusSeconds(second++ % 3600),
+              Deed.noted(SETUP.id(), u.action(), u.keys())));
+    }
+    return audit.standing();
+  }
+
+  /** Whether it counts as replaced after so many of its uses: the rule from its words. */
+  private static boolean isReplaced(List<Use> of, int end, List<Integer> turnedAt) {
+    boolean replaced = false;
+    int since = 0;
+    int good = -1;
+    turnedAt.clear();
+    for (int n = 1; n <= end; n++) {
+      List<Use> last = of.subList(Math.max(0, n - 20), n);
+      long keys = last.stream().filter(Use::keys).count();
+      if (replaced) {
+        since++;
+        if (since >= 20 && keys < 16) {
+          replaced = false;
+          good = -1;
+          turnedAt.add(-n);
+        }
+      } else if (n >= 20 && keys >= 19) {
+        good = good < 0 ? n - 20 : good;
+        Set<Integer> days = new HashSet<>();
+        of.subList(good, n).forEach(u -> days.add(u.day()));
+        if (days.size() >= 5) {
+          replaced = true;
+          since = 0;
+          turnedAt.add(n);
+        }
+      } else {
+        good = -1;
+      }
+    }
+    return replaced;
+  }
+
+  @Property(tries = 80, edgeCases = EdgeCasesMode.NONE)
+  void aWeekIsWhatTheWholeListSaysOfIt(@ForAll long seed) {
+    Random random = new Random(seed);
+    int count = 3 + random.nextInt(7);
+    List<Use> uses = uses(random, count);
+    Standing standing = standing(uses);
+    LocalDate today = date(7 * count - 3);
+    Map<Place, String> kept =
+        random.nextBoolean()
+            ? Map.of()
+            : Map.of(new Place(SETUP.id(), "edit", ACTIONS.get(random.nextInt(5))), "by eye");
+    List<Row> rows =
+        new Remaining(WORLD, KeystrokeLevel.USUAL, 12, _ -> false, kept)
+            .of(List.of(SETUP), standing, today);
+    List<Week> weeks = Weeks.of(standing, rows, _ -> true, today).weeks();
+    assertThat(weeks).hasSize(count);
+    for (int w = 0; w < count; w++) {
+      Week week = weeks.get(w);
+      int end = 7 * (w + 1);
+      int keys = 0;
+      int pointer = 0;
+      int open = 0;
+      List<String> replaced = new ArrayList<>();
+      List<String> relapsed = new ArrayList<>();
+      for (String action : ACTIONS) {
+        if (kept.containsKey(new Place(SETUP.id(), "edit", action))) {
+          continue;
+        }
+        List<Use> of = uses.stream().filter(u -> u.action().equals(action)).toList();
+        int monday = 7 * w;
+        keys += count(of, monday, end, true);
+        pointer += count(of, monday, end, false);
+        List<Integer> turns = new ArrayList<>();
+        int before = (int) of.stream().filter(u -> u.day() < end).count();
+        boolean isReplaced = isReplaced(of, before, turns);
+        open += !isReplaced && count(of, end - 28, end, false) > 0 ? 1 : 0;
+        for (int turn : turns) {
+          if (of.get(Math.abs(turn) - 1).day() >= monday) {
+            (turn > 0 ? replaced : relapsed).add(action);
+          }
+        }
+      }
+      assertThat(week.monday()).isEqualTo(date(7 * w));
+      assertThat(week.keys()).isEqualTo(keys);
+      assertThat(week.pointer()).isEqualTo(pointer);
+      assertThat(week.open()).isEqualTo(open);
+      assertThat(week.replaced())
+          .extracting(Place::action)
+          .containsExactlyInAnyOrderElementsOf(replaced);
+      assertThat(week.relapsed())
+          .extracting(Place::action)
+          .containsExactlyInAnyOrderElementsOf(relapsed);
+      // Every action takes the same with the pointer here, so time weighs as uses do.
+      assertThat(week.coverageByTime().orElse(-1.0))
+          .isCloseTo(week.coverage().orElse(-1.0), within(1e-9));
+    }
+  }
+
+  private static int count(List<Use> of, int from, int until, boolean keys) {
+    return (int)
+        of.stream().filter(u -> u.keys() == keys && u.day() >= from && u.day() < until).count();
+  }
+
+  @Property(tries = 80, edgeCases = EdgeCasesMode.NONE)
+  void theReviewIsOfTheLastSevenDays(@ForAll long seed) {
+    Random random = new Random(seed);
+    int count = 3 + random.nextInt(5);
+    List<Use> uses = uses(random, count);
+    Standing standing = standing(uses);
+    int last = 7 * count - 1 - random.nextInt(9);
+    LocalDate today = date(last);
+    List<Row> rows =
+        new Remaining(WORLD, KeystrokeLevel.USUAL, 12, _ -> false, Map.of())
+            .of(List.of(SETUP), standing, today);
+    WeeklyReview review = WeeklyReview.of(standing, rows, today);
+    assertThat(review.now().keys()).isEqualTo(count(uses, last - 6, last + 1, true));
+    assertThat(review.now().pointer()).isEqualTo(count(uses, last - 6, last + 1, false));
+    assertThat(review.before().keys()).isEqualTo(count(uses, last - 13, last - 6, true));
+    Set<Integer> days = new HashSet<>();
+    uses.stream()
+        .filter(u -> u.day() > last - 7 && u.day() <= last)
+        .forEach(u -> days.add(u.day()));
+    assertThat(review.now().workingDays()).isEqualTo(days.size());
+    // Nobody drilled anything, so a slip is a use of the pointer while it counts as replaced.
+    Slips slips = Slips.of(standing, today);
+    for (String action : ACTIONS) {
+      List<Use> of = uses.stream().filter(u -> u.action().equals(action)).toList();
+      int lately = 0;
+      int returned = 0;
+      Set<Integer> on = new HashSet<>();
+      for (int n = 0; n < of.size(); n++) {
+        Use u = of.get(n);
+        if (!u.keys()
+            && u.day() > last - 28
+            && u.day() <= last
+            && isReplaced(of, n, new ArrayList<>())) {
+          lately++;
+          on.add(u.day());
+          returned += n >= 20 && of.subList(n - 20, n).stream().allMatch(Use::keys) ? 1 : 0;
+        }
+      }
+      Optional<Slips.OfPlace> found =
+          slips.places().stream().filter(s -> s.place().action().equals(action)).findFirst();
+      assertThat(found.map(Slips.OfPlace::lately).orElse(0)).isEqualTo(lately);
+      assertThat(found.map(Slips.OfPlace::days).orElse(0)).isEqualTo(on.size());
+      assertThat(found.map(Slips.OfPlace::returned).orElse(0)).isEqualTo(returned);
+    }
+    assertThat(slips.places()).isSortedAccordingTo(Comparator.comparingInt(s -> -s.lately()));
+    assertThat(slips.byEnvironment().values().stream().mapToInt(n -> n).sum())
+        .isEqualTo(slips.places().stream().mapToInt(Slips.OfPlace::lately).sum());
+  }
+
+  @Property(tries = 80, edgeCases = EdgeCasesMode.NONE)
+  void whatIsCountedLatelyIsADayOfWorkInFourWeeks(@ForAll long seed) {
+    Random random = new Random(seed);
+    List<Use> uses = uses(random, 6);
+    Standing standing = standing(uses);
+    int last = 20 + random.nextInt(22);
+    Lately lately = standing.lately(date(last));
+    Set<Integer> days = new HashSet<>();
+    uses.stream()
+        .filter(u -> u.day() > last - 28 && u.day() <= last)
+        .forEach(u -> days.add(u.day()));
+    for (String action : ACTIONS) {
+      List<Use> of = uses.stream().filter(u -> u.action().equals(action)).toList();
+      double aDay = count(of, last - 27, last + 1, false) / (double) Math.max(1, days.size());
+      assertThat(lately.pointerADay(SETUP.id(), action)).isCloseTo(aDay, within(1e-12));
+      assertThat(lately.pointerADay(new Place(SETUP.id(), "edit", action)))
+          .isCloseTo(aDay, within(1e-12));
+      assertThat(standing.usesADay().getOrDefault(action, 0.0))
+          .isCloseTo(of.size() / (double) standing.days().size(), within(1e-12));
+    }
+    assertThat(lately.pointerADay("elsewhere", "save")).isZero();
+    assertThat(standing.days().getFirst().date())
+        .isEqualTo(date(uses.stream().mapToInt(Use::day).min().orElseThrow()));
+  }
+}

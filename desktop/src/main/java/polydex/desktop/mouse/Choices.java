@@ -1,0 +1,96 @@
+package polydex.desktop.mouse;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import polydex.conflict.FreeGestures;
+import polydex.desktop.places.Desk;
+import polydex.keys.Gesture;
+import polydex.mouse.LearntName;
+import polydex.mouse.MouseChoices;
+import polydex.mouse.Place;
+import polydex.mouse.Wish;
+import polydex.route.Setup;
+import polydex.workspace.Change;
+import polydex.workspace.Workspace;
+
+/** What a person says about what the mouse still does, each as a change that can be undone. */
+final class Choices {
+  private static final int OFFERED = 9;
+
+  private final Desk desk;
+
+  Choices(Desk desk) {
+    this.desk = desk;
+  }
+
+  private MouseChoices said() {
+    return desk.session().workspace().get().mouse();
+  }
+
+  private void say(String title, MouseChoices after) {
+    Workspace before = desk.session().workspace().get();
+    desk.session().apply(new Change.Edit(title, before, before.with(after)));
+  }
+
+  /** Leaves an action to the pointer, with a reason, or no longer. */
+  void keepOrNot(Place place) {
+    if (said().kept().containsKey(place)) {
+      say("No longer kept: " + desk.action(place), said().notKeeping(place));
+      return;
+    }
+    desk.ask(
+        "Keep \u201c%s\u201d for the mouse".formatted(desk.action(place)),
+        "Why it stays with the mouse",
+        reason ->
+            say(
+                "Kept for the mouse: " + desk.action(place),
+                said().keeping(place, reason.isBlank() ? "no reason given" : reason)));
+  }
+
+  /** Lets a gesture that is free be chosen for an action, and keeps that as a wish. */
+  void wish(Place place) {
+    Workspace workspace = desk.session().workspace().get();
+    Setup setup = workspace.setups().get(place.setup());
+    if (setup == null || place.isUnknown()) {
+      desk.session().say("Only for an action that is known, in a setup that is here.");
+      return;
+    }
+    desk.session().say("Looking for gestures that are free \u2026");
+    int depth = setup.machines().size() - 1;
+    desk.analyst()
+        .look(
+            _ ->
+                new FreeGestures(workspace.situation(), setup, depth, place.action()).best(OFFERED),
+            free -> offer(place, free));
+  }
+
+  private void offer(Place place, List<Gesture> free) {
+    if (free.isEmpty()) {
+      desk.session().say("No gesture is free in every setup of this computer.");
+      return;
+    }
+    desk.session().say("");
+    desk.choose(
+        "A gesture to wish for: \u201c%s\u201d".formatted(desk.action(place)),
+        free,
+        Gesture::toString,
+        g ->
+            say(
+                "Wished for: %s for \u201c%s\u201d".formatted(g, desk.action(place)),
+                said().wishing(new Wish(place, g, desk.session().today()))));
+  }
+
+  /** Takes a wish back. */
+  void unwish(Place place) {
+    say("No longer wished for: " + desk.action(place), said().notWishing(place));
+  }
+
+  /** Says what names in the log mean. */
+  void name(Map<LearntName, Optional<String>> meanings) {
+    String title =
+        meanings.size() == 1 ? "Explain a name" : "Explain %d names".formatted(meanings.size());
+    say(title, said().learning(new LinkedHashMap<>(meanings)));
+  }
+}

@@ -1,0 +1,161 @@
+package polydex.desktop.mouse;
+
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import javafx.animation.Animation;
+import javafx.animation.PauseTransition;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.util.Duration;
+import polydex.desktop.controls.GestureView;
+import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.keys.KeyCommand;
+import polydex.desktop.places.Desk;
+import polydex.desktop.state.Recording;
+import polydex.files.demo.SimulatedRecorder;
+import polydex.keys.Gesture;
+import polydex.mouse.Deed;
+import polydex.mouse.LogEvent;
+import polydex.mouse.Recogniser;
+
+/** What a recorder sees, as it happens; and how one is started and ended. */
+public final class LiveView extends VBox {
+  private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm:ss");
+  private static final int SHOWN = 60;
+
+  /** New events are drawn no oftener; each is seen within a tenth of a second all the same. */
+  private static final Duration REST = Duration.millis(20);
+
+  private static final long SEED = 1;
+
+  /** So many seconds of the simulated day in one. */
+  private record Speed(String title, double times) {}
+
+  private static final List<Speed> SPEEDS =
+      List.of(
+          new Speed("as fast as the day itself", 1),
+          new Speed("ten times as fast", 10),
+          new Speed("a minute in a second", 60),
+          new Speed("an hour in six seconds", 600));
+
+  private final Desk desk;
+  private final PauseTransition rest = new PauseTransition(REST);
+  private final Label summary = Texts.words("");
+  private final ListView<LogEvent> list;
+  private Recogniser recogniser;
+
+  /** An empty view. */
+  public LiveView(Desk desk) {
+    this.desk = desk;
+    recogniser = desk.session().recogniser(desk.session().workspace().get());
+    list =
+        Lists.of(
+            "What was recorded last",
+            this::row,
+            e -> e.deed().target(),
+            Texts.quiet(
+                "Nothing is being recorded. F9 plays a simulated day into the log, at a speed that"
+                    + " you choose. A real recorder of your own can hand over a file under"
+                    + " Ctrl+O."));
+    summary.getStyleClass().add("live-summary");
+    rest.setOnFinished(_ -> refresh());
+    VBox.setVgrow(list, Priority.ALWAYS);
+    VBox.setVgrow(this, Priority.ALWAYS);
+    setSpacing(10);
+    getChildren().addAll(summary, list);
+  }
+
+  /** What gets the focus. */
+  public Node list() {
+    return list;
+  }
+
+  /** The keys of this view. */
+  public List<KeyCommand> commands() {
+    boolean off = desk.recording().state().get() == Recording.State.OFF;
+    return List.of(
+        off
+            ? KeyCommand.of("F9", "Begin to record", this::begin)
+            : KeyCommand.of("F9", "End the recording", desk.recording()::stop),
+        KeyCommand.of("F12", "Pause or go on", desk.recording()::pauseOrGoOn));
+  }
+
+  /** Asks how fast, and begins. */
+  public void begin() {
+    desk.choose(
+        "Play a simulated day",
+        SPEEDS,
+        Speed::title,
+        speed -> {
+          recogniser = desk.session().recogniser(desk.session().workspace().get());
+          desk.recording()
+              .start(
+                  new SimulatedRecorder(
+                      desk.session().workspace().get(),
+                      desk.session().clock(),
+                      speed.times(),
+                      SEED));
+        });
+  }
+
+  /** Shows what there is a moment later, and what comes until then with it. */
+  public void soon() {
+    if (rest.getStatus() != Animation.Status.RUNNING) {
+      rest.playFromStart();
+    }
+  }
+
+  /** Shows what there is now. */
+  public void refresh() {
+    Recording recording = desk.recording();
+    summary.setText(
+        switch (recording.state().get()) {
+          case OFF ->
+              recording.count() == 0
+                  ? "No recorder is at work."
+                  : "The recording has ended with %,d events.".formatted(recording.count());
+          case RECORDING ->
+              "Recording %s: %,d events so far. What is typed is counted and never kept."
+                  .formatted(recording.title(), recording.count());
+          case PAUSED ->
+              "Paused at %,d events. Nothing is kept of what happens now."
+                  .formatted(recording.count());
+        });
+    list.getItems().setAll(recording.last().stream().limit(SHOWN).toList());
+  }
+
+  private void row(HBox box, LogEvent event) {
+    Deed deed = event.deed();
+    Region what;
+    if (deed.isTyping()) {
+      what = Texts.styled("%,d characters typed".formatted(event.characters()), "quiet");
+    } else if (deed.device().isPointer()) {
+      String way =
+          deed.path().isEmpty() ? "" : deed.path().replace(Deed.STEP, " \u203a ") + " \u203a ";
+      what = Texts.styled(way + deed.target(), "row-title");
+    } else {
+      what = new GestureView(Gesture.parse(deed.input()), Map.of());
+    }
+    String action =
+        recogniser.of(deed).place().map(desk::action).orElse(deed.isTyping() ? "" : "no action");
+    box.getChildren()
+        .addAll(
+            Lists.column(
+                Texts.styled(TIME.format(event.at().atZone(desk.session().zone())), "number"), 6.5),
+            Lists.column(Texts.styled(deed.device().name().toLowerCase(Locale.ROOT), "quiet"), 6),
+            Lists.column(
+                Texts.styled(
+                    deed.application().isEmpty() ? "desktop" : deed.application(), "quiet"),
+                11),
+            Lists.growing(what),
+            Lists.column(Texts.styled(action, "row-title"), 16));
+  }
+}

@@ -1,0 +1,268 @@
+package polydex.desktop.mouse;
+
+import java.io.File;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
+import java.nio.file.Path;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.LongPredicate;
+import javafx.application.Platform;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.keys.KeyCommand;
+import polydex.desktop.places.Desk;
+import polydex.files.FileProblem;
+import polydex.files.log.LogFile;
+import polydex.files.log.LogImport;
+import polydex.files.log.LogReport;
+
+/** Brings a mouse log in from a file: what is in it first, then all of it or nothing. */
+public final class LogView {
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("d MMM uuuu HH:mm", Locale.ENGLISH);
+  private static final String ABOUT =
+      "Comma-separated values with a header line, or one JSON object a line. Columns: time,"
+          + " application, device, input, target, path, distance, width, duration, machine; time and"
+          + " device must be there. What was typed is counted and never kept.";
+
+  private final Desk desk;
+  private final TextField path = new TextField();
+  private final Label said = Texts.words(ABOUT);
+  private final ProgressBar progress = new ProgressBar(0);
+  private final ListView<LogReport.Refused> refused;
+  private AtomicBoolean stopped = new AtomicBoolean();
+  private Optional<LogImport> looked = Optional.empty();
+  private Optional<LogReport> report = Optional.empty();
+
+  /** Nothing chosen yet. */
+  public LogView(Desk desk) {
+    this.desk = desk;
+    path.setPromptText("Path of a log");
+    path.setAccessibleText("Path of a log");
+    path.setOnAction(_ -> look());
+    progress.setMaxWidth(Double.MAX_VALUE);
+    show(progress, false);
+    refused =
+        Lists.of(
+            "Lines that can't be used",
+            LogView::row,
+            r -> "line " + r.line(),
+            Texts.quiet("Every line can be used."));
+    refused.getStyleClass().add("nine-rows");
+    show(refused, false);
+  }
+
+  private static void show(Region node, boolean on) {
+    node.setVisible(on);
+    node.setManaged(on);
+  }
+
+  /** Opens it over the place. */
+  public void open() {
+    VBox box = new VBox(Texts.heading("Bring in a mouse log"), path, said, progress, refused);
+    box.getStyleClass().addAll("tally", "wide-overlay");
+    box.setMaxHeight(Region.USE_PREF_SIZE);
+    box.sceneProperty()
+        .addListener(
+            (_, _, scene) -> {
+              if (scene == null) {
+                stopped.set(true);
+              }
+            });
+    desk.keys()
+        .open(
+            box,
+            path,
+            List.of(
+                KeyCommand.of("Enter", "Look into it", this::look),
+                KeyCommand.of("Ctrl+O", "Choose a file", this::choose),
+                KeyCommand.of("Ctrl+Enter", "Bring in", () -> take(false)),
+                KeyCommand.of("Ctrl+G", "Bring in the good lines", () -> take(true))));
+  }
+
+  private void choose() {
+    FileChooser chooser = new FileChooser();
+    chooser.setTitle("A mouse log");
+    chooser
+        .getExtensionFilters()
+        .addAll(
+            new FileChooser.ExtensionFilter("Mouse logs", "*.csv", "*.jsonl", "*.ndjson", "*.json"),
+            new FileChooser.ExtensionFilter("All files", "*"));
+    File file = chooser.showOpenDialog(path.getScene().getWindow());
+    if (file != null) {
+      path.setText(file.toString());
+      look();
+    }
+  }
+
+  private void look() {
+    looked = Optional.empty();
+    report = Optional.empty();
+    show(refused, false);
+    Path file;
+    try {
+      file = Path.of(path.getText().strip());
+    } catch (InvalidPathException e) {
+      said.setText(e.getMessage());
+      return;
+    }
+    if (path.getText().isBlank()) {
+      said.setText("Give the path of a file, or choose one with Ctrl+O. " + ABOUT);
+      return;
+    }
+    LogImport log =
+        new LogImport(
+            file,
+            desk.session().zone(),
+            desk.session().now(),
+            desk.session().recogniser(desk.session().workspace().get()));
+    said.setText("Reading " + file.getFileName() + " \u2026 Esc stops it.");
+    LongPredicate going = going(file);
+    Thread.ofVirtual()
+        .start(
+            () -> {
+              try {
+                LogReport found = log.look(going);
+                Platform.runLater(() -> show(log, found));
+              } catch (FileProblem | LogFile.Stopped e) {
+                Platform.runLater(() -> refuse(e.getMessage()));
+              }
+            });
+  }
+
+  /** Shows how far it is, and says whether to go on. */
+  private LongPredicate going(Path file) {
+    AtomicBoolean stop = new AtomicBoolean();
+    stopped = stop;
+    long size = Math.max(1, file.toFile().isFile() ? sizeOf(file) : 1);
+    progress.setProgress(0);
+    show(progress, true);
+    AtomicBoolean told = new AtomicBoolean();
+    return bytes -> {
+      if (told.compareAndSet(false, true)) {
+        Platform.runLater(
+            () -> {
+              told.set(false);
+              progress.setProgress(bytes / (double) size);
+            });
+      }
+      return !stop.get();
+    };
+  }
+
+  private static long sizeOf(Path file) {
+    try {
+      return Files.size(file);
+    } catch (IOException _) {
+      return 1;
+    }
+  }
+
+  private void refuse(String why) {
+    show(progress, false);
+    said.setText(why);
+  }
+
+  private void show(LogImport log, LogReport found) {
+    show(progress, false);
+    looked = Optional.of(log);
+    report = Optional.of(found);
+    said.setText(words(found));
+    refused.getItems().setAll(found.refused());
+    show(refused, found.refusedInAll() > 0);
+  }
+
+  private String words(LogReport r) {
+    if (r.events() == 0) {
+      return "%s holds no event that can be used; %,d lines were refused."
+          .formatted(r.name(), r.refusedInAll());
+    }
+    ZoneId zone = desk.session().zone();
+    List<String> said = new ArrayList<>();
+    said.add(
+        "%,d events from %s to %s."
+            .formatted(
+                r.events(),
+                DAY.format(r.first().orElseThrow().atZone(zone)),
+                DAY.format(r.last().orElseThrow().atZone(zone))));
+    said.add("%s of them were recognised.".formatted(Spoken.percent(r.recognisedShare())));
+    if (r.characters() > 0) {
+      said.add("%,d typed characters are kept as a number only.".formatted(r.characters()));
+    }
+    if (r.backward() > 0) {
+      said.add(
+          "%,d lines are not in the order of time and are put in order%s."
+              .formatted(
+                  r.backward(),
+                  r.jumps() > 0
+                      ? "; %,d times the clock went back by more than an hour".formatted(r.jumps())
+                      : ""));
+    }
+    if (!r.unused().isEmpty()) {
+      said.add("Not used: %s.".formatted(String.join(", ", r.unused())));
+    }
+    said.add(
+        r.refusedInAll() == 0
+            ? "Ctrl+Enter brings them in."
+            : "%,d lines can't be used. Ctrl+G brings in the good ones; Esc leaves everything."
+                .formatted(r.refusedInAll()));
+    return String.join(" ", said);
+  }
+
+  private void take(boolean goodLines) {
+    if (looked.isEmpty() || report.isEmpty() || report.get().events() == 0) {
+      said.setText("Look into a log first: its path, then Enter. " + ABOUT);
+      return;
+    }
+    if (report.get().refusedInAll() > 0 && !goodLines) {
+      said.setText(
+          "%,d lines can't be used, so nothing was taken. Ctrl+G brings in the good ones."
+              .formatted(report.get().refusedInAll()));
+      return;
+    }
+    said.setText("Bringing in %,d events \u2026 Esc stops it.".formatted(report.get().events()));
+    Path file = Path.of(path.getText().strip());
+    desk.session().bringIn(looked.get(), goodLines, going(file), this::taken, this::refuse);
+  }
+
+  private void taken(LogImport.Taken taken) {
+    show(progress, false);
+    desk.keys().close();
+    taken
+        .brought()
+        .ifPresent(
+            b ->
+                desk.session()
+                    .say(
+                        "Brought in: %,d events%s. Ctrl+Z takes them back."
+                            .formatted(
+                                b.events(),
+                                b.events() < taken.report().events()
+                                    ? "; %,d were known already"
+                                        .formatted(taken.report().events() - b.events())
+                                    : "")));
+  }
+
+  private static void row(HBox box, LogReport.Refused refused) {
+    Label why = Texts.styled(refused.reason(), "row-title");
+    HBox.setHgrow(why, Priority.ALWAYS);
+    why.setMinWidth(0);
+    box.getChildren().addAll(Lists.number("line %,d".formatted(refused.line()), 7), why);
+  }
+}

@@ -1,0 +1,195 @@
+package polydex.desktop.mouse;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import polydex.catalog.Action;
+import polydex.catalog.ActionSearch;
+import polydex.catalog.TitleMatcher;
+import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.NumberedChoices;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.keys.KeyCommand;
+import polydex.desktop.places.Desk;
+import polydex.mouse.Deed;
+import polydex.mouse.LearntName;
+import polydex.mouse.Standing.Unknown;
+
+/** The names in the log that no keymap knows: each is explained once, many at a time. */
+public final class NamesView {
+  /** What a name is decided to be: an action by its id, or none. */
+  private record Decision(Optional<String> action) {}
+
+  private record Row(Unknown unknown, Optional<Action> likely) {}
+
+  private final Desk desk;
+  private final Map<LearntName, Decision> decided = new HashMap<>();
+  private final ListView<Row> list;
+  private final Label summary = Texts.quiet("");
+
+  /** For the log of the session. */
+  public NamesView(Desk desk) {
+    this.desk = desk;
+    list =
+        Lists.of(
+            "Names that nobody knows",
+            this::row,
+            r -> r.unknown().name().name(),
+            Texts.quiet("Every name in the log is known."));
+    list.getStyleClass().add("setup-lines");
+  }
+
+  /** Opens it over the place. */
+  public void open() {
+    List<Action> actions = desk.session().workspace().get().catalog().actions();
+    TitleMatcher likeness = new TitleMatcher(actions);
+    list.getItems()
+        .setAll(
+            desk.session().standing().unknown().stream()
+                .map(
+                    u ->
+                        new Row(
+                            u,
+                            likeness.match(last(u.deed())).stream()
+                                .map(TitleMatcher.Match::action)
+                                .findFirst()))
+                .toList());
+    list.getSelectionModel().selectFirst();
+    tell();
+    VBox box =
+        new VBox(
+            Texts.heading("What are these?"),
+            Texts.quiet(
+                "Each is asked once. What you say holds for the whole log, and for what is still"
+                    + " to come."),
+            list,
+            summary);
+    box.getStyleClass().addAll("tally", "wide-overlay");
+    box.setMaxHeight(Region.USE_PREF_SIZE);
+    desk.keys()
+        .open(
+            box,
+            list,
+            List.of(
+                KeyCommand.of("Space", "It is the likeliest", this::takeLikely),
+                KeyCommand.of("F2", "It is another action", this::chooseAction),
+                KeyCommand.of(
+                    "F4", "It is no action", () -> decide(new Decision(Optional.empty()))),
+                KeyCommand.of("Enter", "Take what is decided", this::take)));
+  }
+
+  private static String last(Deed deed) {
+    String name = deed.target().isEmpty() ? deed.path() : deed.target();
+    return name.substring(name.lastIndexOf(Deed.STEP) + 1).replace("...", "");
+  }
+
+  private Optional<Row> chosen() {
+    return Optional.ofNullable(list.getSelectionModel().getSelectedItem());
+  }
+
+  private void takeLikely() {
+    chosen()
+        .ifPresent(
+            r ->
+                r.likely()
+                    .ifPresentOrElse(
+                        a -> decide(new Decision(Optional.of(a.id()))), this::chooseAction));
+  }
+
+  /** Decides about the chosen one, or takes the same decision back, and goes on to the next. */
+  private void decide(Decision decision) {
+    Optional<Row> row = chosen();
+    if (row.isEmpty()) {
+      return;
+    }
+    LearntName name = row.get().unknown().name();
+    if (decision.equals(decided.get(name))) {
+      decided.remove(name);
+    } else {
+      decided.put(name, decision);
+      list.getSelectionModel().selectNext();
+    }
+    list.refresh();
+    tell();
+  }
+
+  private void chooseAction() {
+    if (chosen().isEmpty()) {
+      return;
+    }
+    List<Action> actions = desk.session().workspace().get().catalog().actions();
+    ActionSearch search = ActionSearch.of(actions);
+    String heading = "What is \u201c%s\u201d?".formatted(last(chosen().get().unknown().deed()));
+    NumberedChoices<Action> choices =
+        new NumberedChoices<>(
+            heading,
+            Action::title,
+            words -> words.isBlank() ? actions : search.find(words, 9),
+            (action, _) -> {
+              desk.keys().close();
+              decide(new Decision(Optional.of(action.id())));
+            });
+    choices.list().getStyleClass().add("nine-rows");
+    VBox box = new VBox(Texts.heading(heading), choices);
+    box.getStyleClass().add("tally");
+    box.setMaxHeight(Region.USE_PREF_SIZE);
+    desk.keys().open(box, choices.focus());
+  }
+
+  private void take() {
+    if (decided.isEmpty()) {
+      summary.setText("Nothing is decided yet: Space, F2 or F4 on a name decides.");
+      return;
+    }
+    Map<LearntName, Optional<String>> meanings = new LinkedHashMap<>();
+    decided.forEach((name, d) -> meanings.put(name, d.action()));
+    desk.keys().close();
+    new Choices(desk).name(meanings);
+  }
+
+  private void tell() {
+    long events = list.getItems().stream().mapToLong(r -> r.unknown().count()).sum();
+    summary.setText(
+        list.getItems().isEmpty()
+            ? ""
+            : "%,d names, %,d uses. Decided: %,d."
+                .formatted(list.getItems().size(), events, decided.size()));
+  }
+
+  private void row(HBox box, Row row) {
+    Unknown u = row.unknown();
+    Deed deed = u.deed();
+    List<String> way = new ArrayList<>();
+    if (!deed.path().isEmpty()) {
+      way.add(deed.path().replace(Deed.STEP, " \u203a "));
+    }
+    way.add(deed.target());
+    Label name = Texts.styled(String.join(" \u203a ", way), "row-title");
+    HBox.setHgrow(name, Priority.ALWAYS);
+    name.setMaxWidth(Double.MAX_VALUE);
+    name.setMinWidth(0);
+    Decision decision = decided.get(u.name());
+    String is =
+        decision == null
+            ? row.likely().map(a -> "is it \u201c" + a.title() + "\u201d?").orElse("unlike any")
+            : decision
+                .action()
+                .map(a -> "is \u201c" + desk.action(a) + "\u201d")
+                .orElse("is no action");
+    box.getChildren()
+        .addAll(
+            name,
+            Lists.column(Texts.styled(desk.title(u.name().environment()), "quiet"), 10),
+            Lists.number("%,d times".formatted(u.count()), 6),
+            Lists.column(Texts.styled(is, decision == null ? "quiet" : "own"), 18));
+  }
+}

@@ -1,0 +1,369 @@
+package polydex.desktop.mouse;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+import polydex.desktop.controls.GestureView;
+import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.keys.KeyCommand;
+import polydex.desktop.places.Desk;
+import polydex.desktop.state.Findings;
+import polydex.mouse.Habit.State;
+import polydex.mouse.Remaining.Kind;
+import polydex.mouse.Remaining.Row;
+import polydex.mouse.Walk;
+import polydex.recall.DrillItem;
+
+/** What is still done with the mouse, by what it costs, and what to do about each. */
+public final class RemainingView extends VBox {
+  /** The share of the hours that "most of them" means. */
+  private static final double MOST = 0.8;
+
+  /** A line: what remains, and the share of the hours up to it. */
+  private record Line(Row row, double share) {}
+
+  /** How much stands side by side. */
+  private enum Room {
+    ALL,
+    MOST,
+    LEAST
+  }
+
+  private static final int EMS_FOR_ALL = 64;
+  private static final int EMS_FOR_MOST = 46;
+
+  private final Desk desk;
+  private final Choices choices;
+  private final Label summary = Texts.quiet("Looking at what each action costs \u2026");
+  private final Label explained = Texts.quiet(" ");
+  private final HBox head = new HBox();
+  private final ListView<Line> list;
+  private RemainingFilter only = RemainingFilter.ALL;
+  private List<Row> rows = List.of();
+  private String recognised = "";
+  private Room room = Room.ALL;
+
+  /** An empty view. */
+  public RemainingView(Desk desk) {
+    this.desk = desk;
+    this.choices = new Choices(desk);
+    list =
+        Lists.of(
+            "What remains, by its cost",
+            this::row,
+            l -> desk.action(l.row().place()),
+            Texts.quiet(
+                "Nothing was done with the mouse here in the last four weeks. Whenever your hand"
+                    + " went to it, press Ctrl+M and the letters of the action; bring in a log with"
+                    + " Ctrl+O; or have a day recorded with F9."));
+    VBox.setVgrow(list, Priority.ALWAYS);
+    list.getSelectionModel().selectedItemProperty().addListener((_, _, l) -> explain(l));
+    head.getStyleClass().add("table-head");
+    widthProperty().addListener((_, _, _) -> fit());
+    desk.narrow().addListener((_, _, _) -> fit());
+    head.getChildren().setAll(headings());
+    VBox table = new VBox(head, list);
+    VBox.setVgrow(table, Priority.ALWAYS);
+    VBox.setVgrow(this, Priority.ALWAYS);
+    setSpacing(10);
+    getChildren().addAll(summary, table, explained);
+  }
+
+  /** In a narrow window less stands side by side; the line below the list says the rest. */
+  private void fit() {
+    double ems = getWidth() / summary.getFont().getSize();
+    Room now = ems >= EMS_FOR_ALL ? Room.ALL : ems >= EMS_FOR_MOST ? Room.MOST : Room.LEAST;
+    if (now != room) {
+      room = now;
+      head.getChildren().setAll(headings());
+      list.refresh();
+    }
+  }
+
+  /** What gets the focus. */
+  public ListView<?> list() {
+    return list;
+  }
+
+  /** The keys of this view. */
+  public List<KeyCommand> commands() {
+    return List.of(
+        KeyCommand.of("Enter", "Its next step", this::next),
+        KeyCommand.of("F2", "Keep it", () -> chosen().ifPresent(r -> choices.keepOrNot(r.place()))),
+        KeyCommand.of("F3", "Show only \u2026", this::chooseWhich),
+        KeyCommand.of(
+            "F5", "Wish for keys", () -> chosen().ifPresent(r -> choices.wish(r.place()))));
+  }
+
+  private Optional<Row> chosen() {
+    return Optional.ofNullable(list.getSelectionModel().getSelectedItem()).map(Line::row);
+  }
+
+  private void chooseWhich() {
+    desk.choose(
+        "Show only",
+        RemainingFilter.choices(desk, rows),
+        RemainingFilter::title,
+        chosen -> {
+          only = chosen;
+          show();
+        });
+  }
+
+  /** Shows what was found out. */
+  public void show(Findings found) {
+    rows = found.rows();
+    recognised =
+        found.standing().events() == 0
+            ? ""
+            : "%s of what was logged was recognised."
+                .formatted(Spoken.percent(found.standing().recognisedShare()));
+    show();
+  }
+
+  private void show() {
+    List<Row> shown = rows.stream().filter(only.rows()).toList();
+    double all = shown.stream().mapToDouble(Row::hoursAYear).sum();
+    List<Line> lines = new ArrayList<>();
+    double so = 0;
+    int most = 0;
+    for (Row row : shown) {
+      most += so < MOST * all ? 1 : 0;
+      so += row.hoursAYear();
+      lines.add(new Line(row, all == 0 ? 0 : so / all));
+    }
+    summary.setText(
+        "Shown: %s. %s%s"
+            .formatted(
+                only.title(),
+                all == 0
+                    ? ""
+                    : "By the last four weeks the mouse costs about %s a year; %d of %d actions are %d %% of that. "
+                        .formatted(Spoken.hours(all), most, shown.size(), Math.round(MOST * 100)),
+                recognised));
+    Optional<Row> before = chosen();
+    int was = list.getSelectionModel().getSelectedIndex();
+    list.getItems().setAll(lines);
+    int at =
+        before
+            .map(b -> shown.stream().map(Row::place).toList().indexOf(b.place()))
+            .filter(i -> i >= 0)
+            .orElse(Math.clamp(was, 0, Math.max(0, lines.size() - 1)));
+    if (!lines.isEmpty()) {
+      list.getSelectionModel().select(at);
+    }
+  }
+
+  private List<Node> headings() {
+    return columns(
+        Texts.styled("Action", "column-head"),
+        Texts.styled("Where", "column-head"),
+        Texts.styled("State", "column-head"),
+        Texts.styled("A day", "column-head"),
+        Texts.styled("A year", "column-head"),
+        Texts.styled("So far", "column-head"),
+        Texts.styled("To do", "column-head"),
+        Texts.styled("By keys", "column-head"));
+  }
+
+  private List<Node> columns(
+      Region action,
+      Region where,
+      Region state,
+      Region day,
+      Region year,
+      Region so,
+      Region toDo,
+      Region keys) {
+    List<Node> columns = new ArrayList<>();
+    columns.add(Lists.growing(action));
+    if (room == Room.ALL) {
+      columns.add(Lists.column(where, 11));
+      columns.add(Lists.column(state, 6.5));
+    }
+    columns.add(Lists.rightColumn(day, 3.5));
+    columns.add(Lists.rightColumn(year, 4.2));
+    if (room != Room.LEAST) {
+      columns.add(Lists.rightColumn(so, 3.8));
+    }
+    columns.add(Lists.column(gap(toDo), room == Room.LEAST ? 7 : 8));
+    columns.add(Lists.column(keys, room == Room.LEAST ? 9 : 11));
+    return columns;
+  }
+
+  /** Words that follow a column of numbers stand a little apart from it. */
+  private static HBox gap(Region content) {
+    HBox box = new HBox(content);
+    box.setAlignment(Pos.CENTER_LEFT);
+    box.setStyle("-fx-padding: 0 0 0 0.8em;");
+    return box;
+  }
+
+  private void row(HBox box, Line line) {
+    Row row = line.row();
+    box.getChildren()
+        .addAll(
+            columns(
+                Texts.styled(desk.action(row.place()), "row-title"),
+                Texts.styled(where(row), "quiet"),
+                state(row.state()),
+                Texts.styled(String.format(Locale.ROOT, "%.1f", row.usesADay()), "number"),
+                Texts.styled(Spoken.hours(row.hoursAYear()), "number"),
+                Texts.styled(Spoken.percent(line.share()), "number"),
+                marked(row.kind()),
+                byKeys(row)));
+  }
+
+  private String where(Row row) {
+    return desk.title(row.place().environment());
+  }
+
+  /** A state with its mark. */
+  static HBox state(State state) {
+    Region dot = new Region();
+    String word = state.name().toLowerCase(Locale.ROOT);
+    dot.getStyleClass().addAll("dot", "dot-" + word);
+    HBox box = new HBox(6, dot, Texts.styled(word, "row-title"));
+    box.setAlignment(Pos.CENTER_LEFT);
+    return box;
+  }
+
+  /** A class with its mark. */
+  public static HBox marked(Kind kind) {
+    Region mark = new Region();
+    switch (kind) {
+      case LEARN -> mark.getStyleClass().addAll("dot", "dot-learning");
+      case FREE_THE_WAY -> mark.getStyleClass().add("notch");
+      case BIND, WALK -> mark.getStyleClass().addAll("dot", "dot-switching");
+      case POINTER_BY_NATURE, UNKNOWN -> mark.getStyleClass().addAll("dot", "dot-open");
+    }
+    HBox box = new HBox(6, mark, Texts.styled(Spoken.kind(kind), "row-title"));
+    box.setAlignment(Pos.CENTER_LEFT);
+    return box;
+  }
+
+  private Region byKeys(Row row) {
+    if (row.gesture().isPresent()) {
+      return new GestureView(
+          row.gesture().get(), desk.words(row.environment().orElse(row.place().setup())));
+    }
+    return Optional.ofNullable(desk.session().workspace().get().mouse().wishes().get(row.place()))
+        .<Region>map(
+            w -> {
+              HBox wished =
+                  new HBox(
+                      6, Texts.styled("wished", "quiet"), new GestureView(w.gesture(), Map.of()));
+              wished.setAlignment(Pos.CENTER_LEFT);
+              return wished;
+            })
+        .orElseGet(
+            () ->
+                Texts.styled(
+                    row.walk()
+                        .map(
+                            w ->
+                                w.presses()
+                                    + (w.means() == Walk.Means.MENUS
+                                        ? " presses by menus"
+                                        : " presses by Tab"))
+                        .orElse("no way by keys"),
+                    "quiet"));
+  }
+
+  private void explain(@Nullable Line line) {
+    if (line == null) {
+      explained.setText(" ");
+      return;
+    }
+    Row row = line.row();
+    explained.setText(
+        "%s, %s: %s %s"
+            .formatted(
+                desk.action(row.place()),
+                desk.setup(row.place().setup()),
+                times(row),
+                row.kept()
+                    .map(why -> "Kept for the mouse: " + why + " F2 takes that back.")
+                    .orElseGet(() -> nextStep(row))));
+  }
+
+  private static String times(Row row) {
+    return String.format(
+        Locale.ROOT,
+        "%s%.1f s with the mouse%s.",
+        row.pointerMeasured() ? "" : "about ",
+        row.pointerSeconds(),
+        row.keysSeconds()
+                .map(
+                    k ->
+                        String.format(
+                            Locale.ROOT,
+                            ", %s%.1f s by keys",
+                            row.keysMeasured() ? "" : "about ",
+                            k))
+                .orElse("")
+            + (row.pointerMeasured() ? " (measured)" : " (estimated)"));
+  }
+
+  private static String nextStep(Row row) {
+    return switch (row.kind()) {
+      case LEARN ->
+          "Enter marks it for the next drill%s."
+              .formatted(
+                  row.paybackDays()
+                      .map(
+                          d ->
+                              d < 1
+                                  ? ", which pays back within a day"
+                                  : String.format(
+                                      Locale.ROOT, ", which pays back in %.0f working days", d))
+                      .orElse(""));
+      case FREE_THE_WAY -> "A conflict stops its gesture; Enter shows where.";
+      case BIND -> "It can be given a gesture; Enter wishes for one that is free.";
+      case WALK -> row.walk().map(Spoken::walk).orElse("") + " Enter shows it key by key.";
+      case POINTER_BY_NATURE -> "It is about a place on the screen; Enter keeps it, with a reason.";
+      case UNKNOWN -> "No keymap of this setup knows it; Enter explains it.";
+    };
+  }
+
+  /** Does what is to be done next about the chosen one. */
+  private void next() {
+    chosen().ifPresent(r -> next(desk, choices, r));
+  }
+
+  /** Does what is to be done next about an action. */
+  public static void next(Desk desk, Row row) {
+    next(desk, new Choices(desk), row);
+  }
+
+  private static void next(Desk desk, Choices choices, Row row) {
+    switch (row.kind()) {
+      case LEARN ->
+          desk.drills()
+              .mark(Set.of(new DrillItem(row.environment().orElseThrow(), row.place().action())));
+      case FREE_THE_WAY -> {
+        if (!desk.session().workspace().get().current().equals(Optional.of(row.place().setup()))) {
+          desk.session().choose(row.place().setup());
+        }
+        desk.keys().follow(row.gesture().orElseThrow());
+      }
+      case BIND -> choices.wish(row.place());
+      case WALK -> row.walk().ifPresent(w -> WalkView.open(desk, row, w));
+      case POINTER_BY_NATURE -> choices.keepOrNot(row.place());
+      case UNKNOWN -> new NamesView(desk).open();
+    }
+  }
+}

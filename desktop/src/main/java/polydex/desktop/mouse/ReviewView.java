@@ -1,0 +1,149 @@
+package polydex.desktop.mouse;
+
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.keys.KeyCommand;
+import polydex.desktop.places.Desk;
+import polydex.desktop.state.Findings;
+import polydex.mouse.Place;
+import polydex.mouse.Remaining.Row;
+import polydex.mouse.WeeklyReview;
+
+/** The week in one page. */
+public final class ReviewView {
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("d MMMM", Locale.ENGLISH);
+  private static final int NAMED = 6;
+
+  private final Desk desk;
+  private final WeeklyReview review;
+
+  /** Of what was found. */
+  public ReviewView(Desk desk, Findings found) {
+    this.desk = desk;
+    this.review = found.review();
+  }
+
+  /** Opens it over the place. */
+  public void open() {
+    ListView<Row> proposals =
+        Lists.of(
+            "Proposals for the next week",
+            this::row,
+            r -> desk.action(r.place()),
+            Texts.quiet("Nothing costs anything any more."));
+    proposals.getItems().setAll(review.proposals());
+    proposals.getSelectionModel().selectFirst();
+    proposals.getStyleClass().add("three-rows");
+    VBox box =
+        new VBox(
+            Texts.heading(
+                "The week from %s to %s"
+                    .formatted(DAY.format(review.from()), DAY.format(review.until().minusDays(1)))),
+            Texts.words(numbers()));
+    box.getChildren().addAll(part("Replaced", review.replaced(), "nothing new"));
+    box.getChildren().addAll(part("Came back", review.cameBack(), "nothing"));
+    box.getChildren()
+        .addAll(part("Slipped after twenty times by keys", review.slipped(), "nothing"));
+    box.getChildren()
+        .addAll(
+            Texts.part("Costs most now"),
+            Texts.words(
+                review.dearest().isEmpty()
+                    ? "nothing"
+                    : String.join(
+                        ", ",
+                        review.dearest().stream()
+                            .map(
+                                r ->
+                                    desk.action(r.place())
+                                        + " ("
+                                        + Spoken.hours(r.hoursAYear())
+                                        + " a year)")
+                            .toList())),
+            Texts.part("For the next week"),
+            proposals);
+    box.getStyleClass().addAll("tally", "wide-overlay");
+    box.setMaxHeight(Region.USE_PREF_SIZE);
+    desk.keys()
+        .open(
+            box,
+            proposals,
+            List.of(
+                KeyCommand.of(
+                    "Enter",
+                    "Do it",
+                    () ->
+                        Optional.ofNullable(proposals.getSelectionModel().getSelectedItem())
+                            .ifPresent(
+                                r -> {
+                                  desk.keys().close();
+                                  RemainingView.next(desk, r);
+                                }))));
+  }
+
+  private String numbers() {
+    WeeklyReview.Totals now = review.now();
+    WeeklyReview.Totals before = review.before();
+    List<String> said = new ArrayList<>();
+    said.add(
+        "%,d uses by keys and %,d by mouse on %d working days."
+            .formatted(now.keys(), now.pointer(), now.workingDays()));
+    now.coverage()
+        .ifPresent(
+            c ->
+                said.add(
+                    "%s by keys%s."
+                        .formatted(
+                            Spoken.percent(c),
+                            before
+                                .coverage()
+                                .map(b -> ", after " + Spoken.percent(b) + " the week before")
+                                .orElse(""))));
+    now.tripsAnHour()
+        .ifPresent(
+            t ->
+                said.add(
+                    String.format(
+                        Locale.ROOT,
+                        "The hand went to the mouse %.0f times an hour%s.",
+                        t,
+                        before
+                            .tripsAnHour()
+                            .map(b -> String.format(Locale.ROOT, ", after %.0f", b))
+                            .orElse(""))));
+    return String.join(" ", said);
+  }
+
+  private List<Node> part(String title, List<Place> places, String none) {
+    String names =
+        String.join(", ", places.stream().limit(NAMED).map(this::named).toList())
+            + (places.size() > NAMED ? " and %d more".formatted(places.size() - NAMED) : "");
+    Label words = Texts.words(places.isEmpty() ? none : names);
+    return List.of(Texts.part("%s: %d".formatted(title, places.size())), words);
+  }
+
+  private String named(Place place) {
+    return "%s (%s)".formatted(desk.action(place), desk.title(place.environment()));
+  }
+
+  private void row(HBox box, Row row) {
+    box.getChildren()
+        .addAll(
+            Lists.growing(Texts.styled(desk.action(row.place()), "row-title")),
+            Lists.column(Texts.styled(desk.place(row.place().environment()), "quiet"), 14),
+            Lists.number(Spoken.hours(row.hoursAYear()) + " a year", 9.5),
+            Lists.column(RemainingView.marked(row.kind()), 9));
+  }
+}

@@ -1,0 +1,84 @@
+package polydex.desktop.mouse;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.places.Desk;
+import polydex.desktop.state.Findings;
+import polydex.mouse.Place;
+import polydex.mouse.Remaining.Row;
+import polydex.mouse.Standing.Entry;
+
+/** What keys have saved so far, and the sum that it comes from. */
+public final class SavedView {
+  private record Line(Row row, int uses, double hours) {}
+
+  private SavedView() {}
+
+  /** Opens it over the place. */
+  public static void open(Desk desk, Findings found) {
+    Map<Place, Entry> entries =
+        found.standing().entries().stream()
+            .collect(Collectors.toMap(Entry::place, Function.identity()));
+    List<Line> lines =
+        found.rows().stream()
+            .filter(r -> entries.containsKey(r.place()))
+            .map(
+                r -> {
+                  int uses = entries.get(r.place()).byKeys();
+                  return new Line(r, uses, uses * r.savedSeconds() / 3600);
+                })
+            .filter(l -> l.hours() > 0)
+            .sorted(Comparator.comparingDouble(l -> -l.hours()))
+            .toList();
+    ListView<Line> list =
+        Lists.of(
+            "What was saved, by action",
+            (box, line) -> row(desk, box, line),
+            l -> desk.action(l.row().place()),
+            Texts.quiet("Nothing that was done with the mouse has been done by keys yet."));
+    list.getItems().setAll(lines);
+    list.getSelectionModel().selectFirst();
+    list.getStyleClass().add("nine-rows");
+    VBox box =
+        new VBox(
+            Texts.heading("Saved so far: " + Spoken.hours(found.saved().hours())),
+            Texts.words(
+                "%,d uses by keys of actions that were once done with the mouse, each times what it takes with the mouse less what it takes by keys. The drills took %s."
+                    .formatted(
+                        found.saved().usesByKeys(), Spoken.hours(found.saved().drillHours()))),
+            list,
+            Texts.quiet(
+                "A time is the median of the last measured ones where there are five; otherwise an"
+                    + " estimate of the Keystroke-Level Model."));
+    box.getStyleClass().addAll("tally", "wide-overlay");
+    box.setMaxHeight(Region.USE_PREF_SIZE);
+    desk.keys().open(box, list);
+  }
+
+  private static void row(Desk desk, HBox box, Line line) {
+    Row r = line.row();
+    box.getChildren()
+        .addAll(
+            Lists.growing(Texts.styled(desk.action(r.place()), "row-title")),
+            Lists.column(Texts.styled(desk.place(r.place().environment()), "quiet"), 14),
+            Lists.number("%,d uses".formatted(line.uses()), 6),
+            Lists.number(
+                String.format(
+                    Locale.ROOT,
+                    "%.1f \u2212 %.1f s",
+                    r.pointerSeconds(),
+                    r.keysSeconds().orElse(0.0)),
+                7),
+            Lists.number(Spoken.hours(line.hours()), 5));
+  }
+}

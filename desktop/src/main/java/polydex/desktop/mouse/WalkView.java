@@ -1,0 +1,59 @@
+package polydex.desktop.mouse;
+
+import java.util.Map;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import polydex.catalog.Catalog;
+import polydex.catalog.Environment;
+import polydex.desktop.controls.GestureView;
+import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.places.Desk;
+import polydex.mouse.Remaining.Row;
+import polydex.mouse.Walk;
+
+/** The keys that lead to something without a gesture, one after the other. */
+final class WalkView {
+  private WalkView() {}
+
+  /** Opens it over the place. */
+  static void open(Desk desk, Row row, Walk walk) {
+    Catalog catalog = desk.session().workspace().get().catalog();
+    Optional<Environment> environment = catalog.environment(row.place().environment());
+    if (environment.isEmpty()) {
+      desk.session().say(Spoken.walk(walk));
+      return;
+    }
+    var list =
+        Lists.<Walk.Part>of(
+            "The way by keys", WalkView::row, Walk.Part::to, Texts.quiet("There is no way."));
+    list.getItems().setAll(walk.parts(environment.get()));
+    list.getSelectionModel().selectFirst();
+    list.getStyleClass().add("nine-rows");
+    VBox box =
+        new VBox(
+            Texts.heading(
+                "\u201c%s\u201d by keys: %d presses"
+                    .formatted(desk.action(row.place()), walk.presses())),
+            list,
+            Texts.quiet(
+                "It has no gesture of its own. F5 on its row finds one that is free, as far as one"
+                    + " can be made."));
+    box.getStyleClass().add("tally");
+    box.setMaxHeight(Region.USE_PREF_SIZE);
+    desk.keys().open(box, list);
+  }
+
+  private static void row(HBox box, Walk.Part part) {
+    HBox keys = new HBox(6, new GestureView(part.key(), Map.of()));
+    if (part.times() > 1) {
+      keys.getChildren().add(Texts.styled("%d times".formatted(part.times()), "quiet"));
+    }
+    keys.setAlignment(Pos.CENTER_LEFT);
+    box.getChildren()
+        .addAll(Lists.column(keys, 12), Lists.growing(Texts.styled(part.to(), "row-title")));
+  }
+}

@@ -1,0 +1,321 @@
+package polydex.desktop.mouse;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.Plot;
+import polydex.desktop.controls.Plot.Point;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.keys.KeyCommand;
+import polydex.desktop.places.Desk;
+import polydex.desktop.state.Findings;
+import polydex.effort.TheilSen;
+import polydex.mouse.Place;
+import polydex.mouse.Slips;
+import polydex.mouse.Weeks;
+import polydex.mouse.Weeks.Week;
+
+/** How it went, week by week, with its trends; and the slips of the last weeks. */
+public final class WeeksView extends VBox {
+  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
+  private static final int COLUMNS = 3;
+  private static final int FIRST_HOUR = 6;
+  private static final int HOURS = 24;
+  private static final int MOST_NAMED = 3;
+  private static final double CHART_HEIGHT = 140;
+  private static final double LEAST_HEIGHT = 90;
+
+  private final Desk desk;
+  private final GridPane charts = new GridPane(16, 10);
+  private final Label trend = Texts.words("");
+  private final Label drills = Texts.quiet("");
+  private final Label slipsHead = Texts.words("");
+  private final ListView<Slips.OfPlace> slips;
+  private Optional<Findings> found = Optional.empty();
+  private Optional<String> environment = Optional.empty();
+
+  /** An empty view. */
+  public WeeksView(Desk desk) {
+    this.desk = desk;
+    slips =
+        Lists.of(
+            "Slips",
+            this::row,
+            s -> desk.action(s.place()),
+            Texts.quiet(
+                "No slips: where the gesture is known or being learned, the mouse was left alone."));
+    slipsHead.getStyleClass().add("part");
+    slips.setMinHeight(70);
+    VBox.setVgrow(slips, Priority.ALWAYS);
+    VBox.setVgrow(this, Priority.ALWAYS);
+    setSpacing(8);
+    setMinWidth(0);
+    getChildren().addAll(charts, trend, drills, slipsHead, slips);
+  }
+
+  /** What gets the focus. */
+  public ListView<?> list() {
+    return slips;
+  }
+
+  /** The keys of this view. */
+  public List<KeyCommand> commands() {
+    return List.of(
+        KeyCommand.of("F3", "Show only \u2026", this::chooseEnvironment),
+        KeyCommand.of("Enter", "Its next step", this::next));
+  }
+
+  private void next() {
+    Optional.ofNullable(slips.getSelectionModel().getSelectedItem())
+        .flatMap(
+            s ->
+                found.stream()
+                    .flatMap(f -> f.rows().stream())
+                    .filter(r -> r.place().equals(s.place()))
+                    .findFirst())
+        .ifPresent(r -> RemainingView.next(desk, r));
+  }
+
+  private void chooseEnvironment() {
+    List<Optional<String>> all = new ArrayList<>();
+    all.add(Optional.empty());
+    found.stream()
+        .flatMap(f -> f.rows().stream())
+        .map(r -> r.place().environment())
+        .distinct()
+        .sorted()
+        .forEach(e -> all.add(Optional.of(e)));
+    desk.choose(
+        "Weeks of",
+        all,
+        e -> e.map(desk::place).orElse("Everything"),
+        chosen -> {
+          environment = chosen;
+          found.ifPresent(this::show);
+        });
+  }
+
+  private boolean isShown(Place place) {
+    return environment.isEmpty() || environment.get().equals(place.environment());
+  }
+
+  /** Shows what was found out. */
+  public void show(Findings findings) {
+    found = Optional.of(findings);
+    Weeks weeks =
+        environment.isEmpty()
+            ? findings.weeks()
+            : Weeks.of(findings.standing(), findings.rows(), this::isShown, desk.session().today());
+    charts(weeks, findings);
+    String words = words(weeks);
+    trend.setText(environment.map(e -> desk.place(e) + ". ").orElse("") + words);
+    drills.setText(
+        drills(findings)
+            + " %s of what was logged was recognised."
+                .formatted(Spoken.percent(findings.standing().recognisedShare())));
+    List<Slips.OfPlace> some =
+        findings.slips().places().stream().filter(s -> isShown(s.place())).toList();
+    slipsHead.setText(
+        "Slips of the last four weeks: %,d, of %,d gestures that are known or being learned%s"
+            .formatted(
+                some.stream().mapToInt(Slips.OfPlace::lately).sum(),
+                some.size(),
+                environment.isPresent() ? "" : where(findings.slips())));
+    int at = Math.max(0, slips.getSelectionModel().getSelectedIndex());
+    slips.getItems().setAll(some);
+    slips.getSelectionModel().select(Math.min(at, some.size() - 1));
+  }
+
+  /** The applications in which most slips were made. */
+  private String where(Slips all) {
+    return all.byEnvironment().entrySet().stream()
+        .sorted(Map.Entry.<String, Integer>comparingByValue().reversed())
+        .limit(MOST_NAMED)
+        .map(e -> "%s %,d".formatted(desk.title(e.getKey()), e.getValue()))
+        .collect(Collectors.joining(", ", "; most in ", ""));
+  }
+
+  private void charts(Weeks weeks, Findings findings) {
+    charts.getChildren().clear();
+    boolean narrow = desk.narrow().get();
+    columns(narrow ? COLUMNS - 1 : COLUMNS);
+    charts.add(
+        chart(weeks, narrow ? "By keys, %" : "By keys, % of uses and of time")
+            .upTo(100)
+            .line("uses", "plot-own", points(weeks, w -> w.coverage().map(c -> 100 * c)))
+            .line(
+                "time",
+                "plot-own-dashed",
+                points(weeks, w -> w.coverageByTime().map(c -> 100 * c))),
+        0,
+        0);
+    Plot open =
+        chart(weeks, "Open actions; dashed: a relapse")
+            .line("", "plot-own", points(weeks, w -> Optional.of((double) w.open())));
+    relapses(weeks, open);
+    if (!narrow) {
+      charts.add(open, 1, 0);
+    }
+    Plot hours = chart(weeks, "Hours a year by mouse");
+    band(hours, weeks);
+    charts.add(
+        hours.line("", "plot-pointer", points(weeks, w -> Optional.of(w.hoursAYear()))),
+        narrow ? 1 : 2,
+        0);
+    if (narrow) {
+      return;
+    }
+    charts.add(
+        chart(weeks, "Trips of the hand, an hour")
+            .line(
+                "",
+                "plot-pointer",
+                points(
+                    weeks,
+                    w ->
+                        w.activeHours() == 0
+                            ? Optional.empty()
+                            : Optional.of(w.trips() / w.activeHours()))),
+        0,
+        1);
+    charts.add(
+        chart(weeks, "Slips a week")
+            .bars("", "plot-due-bar", points(weeks, w -> Optional.of((double) w.slips()))),
+        1,
+        1);
+    List<Point> byHour = new ArrayList<>();
+    for (int h = FIRST_HOUR; h < HOURS; h++) {
+      byHour.add(new Point(h, findings.slips().byHour().get(h)));
+    }
+    Plot slipHours =
+        new Plot("Slips by the hour of the day", "").whole().bars("", "plot-due-bar", byHour);
+    slipHours.setPrefHeight(CHART_HEIGHT);
+    slipHours.setMinHeight(LEAST_HEIGHT);
+    charts.add(slipHours, 2, 1);
+  }
+
+  private void columns(int count) {
+    charts.getColumnConstraints().clear();
+    for (int i = 0; i < count; i++) {
+      ColumnConstraints part = new ColumnConstraints();
+      part.setPercentWidth(100.0 / count);
+      charts.getColumnConstraints().add(part);
+    }
+  }
+
+  /** A chart whose lower axis counts weeks and names their Mondays. */
+  private static Plot chart(Weeks weeks, String title) {
+    LocalDate first = weeks.weeks().isEmpty() ? LocalDate.EPOCH : weeks.weeks().getFirst().monday();
+    Plot plot = new Plot(title, "").xTicks(n -> DAY.format(first.plusWeeks(Math.round(n)))).whole();
+    plot.setPrefHeight(CHART_HEIGHT);
+    plot.setMinHeight(LEAST_HEIGHT);
+    return plot;
+  }
+
+  private static List<Point> points(Weeks weeks, Function<Week, Optional<Double>> of) {
+    List<Point> points = new ArrayList<>();
+    for (int i = 0; i < weeks.weeks().size(); i++) {
+      Week week = weeks.weeks().get(i);
+      int at = i;
+      if (week.workingDays() > 0) {
+        of.apply(week).ifPresent(y -> points.add(new Point(at, y)));
+      }
+    }
+    return points;
+  }
+
+  /** A mark in each week in which something came back. */
+  private static void relapses(Weeks weeks, Plot plot) {
+    for (int i = 0; i < weeks.weeks().size(); i++) {
+      if (!weeks.weeks().get(i).relapsed().isEmpty()) {
+        plot.upright("", "plot-relapse", i);
+      }
+    }
+  }
+
+  /** Where the last weeks would lie by their trend and its interval, round their middle. */
+  private static void band(Plot plot, Weeks weeks) {
+    List<Point> all = points(weeks, w -> Optional.of(w.hoursAYear()));
+    List<Point> last = all.subList(Math.max(0, all.size() - Weeks.TREND), all.size());
+    Optional<TheilSen> trend = weeks.hoursTrend().filter(t -> !Double.isInfinite(t.low()));
+    if (trend.isEmpty()) {
+      return;
+    }
+    double x0 = last.getFirst().x();
+    double x1 = last.getLast().x();
+    double half = (x1 - x0) / 2;
+    double middle = TheilSen.median(last.stream().mapToDouble(Point::y).toArray());
+    TheilSen t = trend.get();
+    plot.band(
+        "plot-band",
+        List.of(
+            new Point(x0, middle - t.low() * half),
+            new Point(x0 + half, middle),
+            new Point(x1, middle + t.low() * half),
+            new Point(x1, middle + t.high() * half),
+            new Point(x0 + half, middle),
+            new Point(x0, middle - t.high() * half)));
+  }
+
+  private String words(Weeks weeks) {
+    if (weeks.weeks().isEmpty()) {
+      return "Nothing is logged yet.";
+    }
+    return weeks.openTrend().map(t -> Spoken.trend(t, "open actions", "") + " ").orElse("")
+        + weeks.hoursTrend().map(t -> Spoken.trend(t, "hours a year", " h")).orElse("")
+        + weeks
+            .weeksToNone()
+            .map(
+                r ->
+                    " If it went on so, nothing would be open in %.0f to %.0f weeks."
+                        .formatted(r[0], r[1]))
+            .orElse("");
+  }
+
+  private static String drills(Findings findings) {
+    int actions = findings.effect().actions().size();
+    return findings
+        .effect()
+        .mean()
+        .map(
+            c ->
+                "Of %d drilled actions, uses by keys went from before the first drill to after it by %+.0f points of 100 on average, with 95 %% between %+.0f and %+.0f."
+                    .formatted(actions, 100 * c.difference(), 100 * c.low(), 100 * c.high()))
+        .orElse(
+            "What drills change can be told once two drilled actions were used before and after.");
+  }
+
+  private void row(HBox box, Slips.OfPlace slip) {
+    box.getChildren().add(Lists.growing(Texts.styled(desk.action(slip.place()), "row-title")));
+    if (!desk.narrow().get()) {
+      box.getChildren()
+          .add(Lists.column(Texts.styled(desk.place(slip.place().environment()), "quiet"), 14));
+    }
+    box.getChildren()
+        .addAll(
+            Lists.number("%,d slips".formatted(slip.lately()), 6),
+            Lists.number("%d days".formatted(slip.days()), 5.5),
+            Lists.column(
+                Texts.styled(
+                    slip.returned() == 0
+                        ? ""
+                        : "came back %s"
+                            .formatted(slip.returned() == 1 ? "once" : slip.returned() + " times"),
+                    "stops"),
+                9));
+  }
+}

@@ -1,0 +1,77 @@
+package polydex.desktop.mouse;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import polydex.desktop.controls.GestureView;
+import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.keys.KeyCommand;
+import polydex.desktop.places.Desk;
+import polydex.mouse.Wish;
+
+/** Bindings that a person would like to have. */
+public final class WishList {
+  private final Desk desk;
+  private final ListView<Wish> list;
+
+  /** Of the session. */
+  public WishList(Desk desk) {
+    this.desk = desk;
+    list =
+        Lists.of(
+            "Bindings wished for",
+            this::row,
+            w -> desk.action(w.place()),
+            Texts.quiet(
+                "Nothing is wished for. F5 on an action without a gesture finds keys that are"
+                    + " free."));
+    list.getStyleClass().add("nine-rows");
+  }
+
+  /** Opens it over the place. */
+  public void open() {
+    fill();
+    VBox box = new VBox(Texts.heading("Bindings wished for"), list);
+    box.getStyleClass().addAll("tally", "wide-overlay");
+    box.setMaxHeight(Region.USE_PREF_SIZE);
+    desk.keys()
+        .open(
+            box,
+            list,
+            List.of(
+                KeyCommand.of(
+                    "Delete",
+                    "No longer wished for",
+                    () ->
+                        Optional.ofNullable(list.getSelectionModel().getSelectedItem())
+                            .ifPresent(
+                                w -> {
+                                  new Choices(desk).unwish(w.place());
+                                  fill();
+                                }))));
+  }
+
+  private void fill() {
+    list.getItems()
+        .setAll(
+            desk.session().workspace().get().mouse().wishes().values().stream()
+                .sorted(Comparator.comparing(w -> desk.action(w.place())))
+                .toList());
+    list.getSelectionModel().selectFirst();
+  }
+
+  private void row(HBox box, Wish wish) {
+    box.getChildren()
+        .addAll(
+            Lists.growing(Texts.styled(desk.action(wish.place()), "row-title")),
+            Lists.column(Texts.styled(desk.setup(wish.place().setup()), "quiet"), 14),
+            Lists.column(new GestureView(wish.gesture(), Map.of()), 10),
+            Lists.column(Texts.styled("since " + wish.day(), "quiet"), 9));
+  }
+}

@@ -1,0 +1,385 @@
+package polydex.desktop.places;
+
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+import polydex.conflict.Conflict;
+import polydex.conflict.ConflictSentence;
+import polydex.desktop.controls.GestureView;
+import polydex.desktop.controls.NumberedLines;
+import polydex.desktop.controls.Plot;
+import polydex.desktop.controls.Plot.Point;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.keys.KeyCommand;
+import polydex.desktop.mouse.NamesView;
+import polydex.desktop.mouse.RemainingView;
+import polydex.desktop.mouse.ReviewView;
+import polydex.desktop.mouse.Spoken;
+import polydex.desktop.state.Findings;
+import polydex.mouse.Remaining.Kind;
+import polydex.mouse.Remaining.Row;
+import polydex.mouse.Standing;
+import polydex.mouse.Weeks.Week;
+import polydex.recall.DrillHistory;
+import polydex.recall.DrillSettings;
+import polydex.recall.NextToLearn;
+import polydex.recall.SessionPlan;
+
+/** What to do in the next minutes, and why; everything on it acts with one key. */
+public final class TodayPlace implements Place {
+  private static final int OF_EACH = 3;
+
+  /** What a new file can begin with. */
+  public interface Beginning {
+    /** Opens the demo in a window of its own. */
+    void demo();
+  }
+
+  private final Desk desk;
+  private final Beginning beginning;
+  private final VBox root = new VBox(14);
+  private final ScrollPane scroll = new ScrollPane(root);
+  private List<KeyCommand> commands = List.of();
+  private Optional<Node> first = Optional.empty();
+
+  /** The place. */
+  public TodayPlace(Desk desk, Beginning beginning) {
+    this.desk = desk;
+    this.beginning = beginning;
+    scroll.setFitToWidth(true);
+    scroll.setFocusTraversable(false);
+    scroll.getStyleClass().add("today");
+    root.getStyleClass().add("place");
+    desk.auditor().found().addListener((_, _, _) -> refreshIfShown());
+    desk.analyst().found().addListener((_, _, _) -> refreshIfShown());
+    desk.session()
+        .logged()
+        .addListener(
+            (_, _, _) -> {
+              if (isShown()) {
+                desk.auditor().ask();
+              }
+            });
+    desk.session().workspace().addListener((_, _, _) -> askIfShown());
+    desk.narrow().addListener((_, _, _) -> refreshIfShown());
+  }
+
+  private boolean isShown() {
+    return scroll.getScene() != null;
+  }
+
+  private void askIfShown() {
+    if (isShown()) {
+      desk.auditor().ask();
+      refresh();
+    }
+  }
+
+  private void refreshIfShown() {
+    if (isShown()) {
+      refresh();
+    }
+  }
+
+  @Override
+  public String title() {
+    return "Today";
+  }
+
+  @Override
+  public char letter() {
+    return 'T';
+  }
+
+  @Override
+  public Parent node() {
+    return scroll;
+  }
+
+  @Override
+  public List<KeyCommand> commands() {
+    return commands;
+  }
+
+  @Override
+  public Map<Character, Node> reachable() {
+    return first.map(n -> Map.of('B', n)).orElse(Map.of());
+  }
+
+  @Override
+  public void shown() {
+    desk.auditor().ask();
+    refresh();
+    // What scrolls is in the scene only when that has been laid out once.
+    Platform.runLater(
+        () -> {
+          if (isShown()) {
+            first.ifPresent(Node::requestFocus);
+          }
+        });
+  }
+
+  private void refresh() {
+    NumberedLines page = new NumberedLines();
+    Node owner = root.getScene() == null ? null : root.getScene().getFocusOwner();
+    boolean hadFocus = root.getScene() != null && (owner == null || isWithin(owner));
+    String focused = owner == null ? null : owner.getId();
+    root.getChildren().clear();
+    first = Optional.empty();
+    root.getChildren().add(Texts.heading("Today"));
+    if (isNew()) {
+      VBox start = TodayStart.of(desk, page, beginning);
+      root.getChildren().add(start);
+      first = Optional.of(start.getChildren().get(1));
+    } else {
+      Optional<Findings> found = desk.auditor().found().get();
+      VBox left = new VBox(14, due(page), learn(page), trend(found));
+      VBox right = new VBox(14, mouse(page, found), way(page), yesterday(found));
+      if (desk.narrow().get()) {
+        root.getChildren().addAll(left, right);
+      } else {
+        HBox.setHgrow(left, Priority.ALWAYS);
+        HBox.setHgrow(right, Priority.ALWAYS);
+        left.setPrefWidth(1);
+        right.setPrefWidth(1);
+        left.setMinWidth(0);
+        right.setMinWidth(0);
+        root.getChildren().add(new HBox(28, left, right));
+      }
+      found.ifPresent(f -> more(page, f));
+    }
+    commands = page.keys();
+    if (isShown()) {
+      desk.keys().changed();
+      if (hadFocus) {
+        // What had the focus has it again, though it was made anew.
+        Optional.ofNullable(focused)
+            .map(id -> root.lookup("#" + id))
+            .or(() -> first)
+            .ifPresent(Node::requestFocus);
+      }
+    }
+  }
+
+  private boolean isWithin(@Nullable Node node) {
+    for (Node n = node; n != null; n = n.getParent()) {
+      if (n.equals(root)) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  /** Nothing was noted, drilled or made yet. */
+  private boolean isNew() {
+    return desk.session().standing().events() == 0
+        && desk.session().progress().states().isEmpty()
+        && desk.session().workspace().get().setups().size() <= 1;
+  }
+
+  // ---- drills
+
+  private VBox due(NumberedLines page) {
+    Optional<SessionPlan> plan = desk.drills().plan(new Random(0));
+    int count = plan.map(p -> p.due().size()).orElse(0);
+    Duration takes = DrillSettings.timeOf(count);
+    Label words =
+        Texts.heading(
+            plan.isEmpty()
+                ? "Looking into the setup \u2026"
+                : count == 0
+                    ? "Nothing is due"
+                    : "%,d due, about %s".formatted(count, minutes(takes)));
+    Button begin = page.button("Enter", "Begin the drill", desk.keys()::drill);
+    begin.setDefaultButton(true);
+    first = Optional.of(begin);
+    VBox card = new VBox(10, words, begin);
+    card.getStyleClass().add("card");
+    return card;
+  }
+
+  private static String minutes(Duration time) {
+    return time.toSeconds() < 60
+        ? "%d seconds".formatted(time.toSeconds())
+        : "%d min".formatted(Math.round(time.toSeconds() / 60.0));
+  }
+
+  private VBox learn(NumberedLines page) {
+    VBox box = new VBox(4, Texts.part("Worth learning next"));
+    List<NextToLearn.Proposal> proposals = desk.drills().next(OF_EACH);
+    for (NextToLearn.Proposal p : proposals) {
+      box.getChildren()
+          .add(
+              page.line(
+                  desk.action(p.item().action()),
+                  new GestureView(p.gesture(), desk.words(p.item().environment())),
+                  desk.place(p.item().environment()) + ". " + String.join(" ", p.reasons()),
+                  () -> desk.drills().mark(List.of(p.item()))));
+    }
+    if (proposals.isEmpty()) {
+      box.getChildren().add(Texts.quiet("Everything in this setup was drilled."));
+    }
+    return box;
+  }
+
+  // ---- the mouse
+
+  private VBox mouse(NumberedLines page, Optional<Findings> found) {
+    VBox box = new VBox(4, Texts.part("Dearest with the mouse"));
+    if (found.isEmpty()) {
+      box.getChildren().add(Texts.quiet("Looking at what each action costs \u2026"));
+      return box;
+    }
+    List<Row> rows =
+        found.get().remaining().stream().filter(r -> r.hoursAYear() > 0).limit(OF_EACH).toList();
+    for (Row row : rows) {
+      box.getChildren()
+          .add(
+              page.line(
+                  desk.action(row.place()),
+                  RemainingView.marked(row.kind()),
+                  String.format(
+                      Locale.ROOT,
+                      "%s a year: %s, %.1f times a day. %s",
+                      Spoken.hours(row.hoursAYear()),
+                      desk.place(row.place().environment()),
+                      row.usesADay(),
+                      step(row.kind())),
+                  () -> RemainingView.next(desk, row)));
+    }
+    if (rows.isEmpty()) {
+      box.getChildren()
+          .add(
+              Texts.quiet(
+                  "Nothing was done with the mouse in the last four weeks. Ctrl+M notes when it"
+                      + " was."));
+    }
+    return box;
+  }
+
+  private static String step(Kind kind) {
+    return switch (kind) {
+      case LEARN -> "Marks it for the next drill.";
+      case FREE_THE_WAY -> "Shows what stops its gesture.";
+      case BIND -> "Finds a gesture that is free.";
+      case WALK -> "Shows the way by keys.";
+      case POINTER_BY_NATURE -> "Keeps it, with a reason.";
+      case UNKNOWN -> "Explains it.";
+    };
+  }
+
+  private VBox way(NumberedLines page) {
+    VBox box = new VBox(4, Texts.part("Stands in the way"));
+    Set<String> told = new HashSet<>();
+    List<Conflict> conflicts =
+        desk.analyst().found().get().map(a -> a.conflicts()).orElse(List.of()).stream()
+            .filter(c -> desk.session().workspace().get().accepted().of(c).isEmpty())
+            .filter(c -> told.add(c.loser().action()))
+            .limit(OF_EACH)
+            .toList();
+    for (Conflict c : conflicts) {
+      box.getChildren()
+          .add(
+              page.line(
+                  desk.action(c.loser().action()),
+                  new GestureView(c.loser().gesture(), desk.words(c.loser().environment())),
+                  ConflictSentence.withoutWayOut(c, desk.session().workspace().get().catalog()),
+                  () -> desk.keys().follow(c.loser().gesture())));
+    }
+    if (conflicts.isEmpty()) {
+      box.getChildren().add(Texts.quiet("No conflict in this setup."));
+    }
+    return box;
+  }
+
+  private Node trend(Optional<Findings> found) {
+    List<Week> weeks = found.map(f -> f.weeks().weeks()).orElse(List.of());
+    if (weeks.size() < 2) {
+      return Texts.quiet("With two weeks of log a trend stands here.");
+    }
+    List<Point> points = new ArrayList<>();
+    for (int i = 0; i < weeks.size(); i++) {
+      if (weeks.get(i).workingDays() > 0) {
+        points.add(new Point(i, weeks.get(i).hoursAYear()));
+      }
+    }
+    Plot plot =
+        new Plot("Hours a year by mouse, week by week", "")
+            .whole()
+            .xTicks(n -> n == Math.rint(n) ? "week %.0f".formatted(n + 1) : "")
+            .line("", "plot-pointer", points);
+    plot.setPrefHeight(130);
+    String words =
+        found
+            .flatMap(f -> f.weeks().hoursTrend())
+            .map(t -> Spoken.trend(t, "hours a year", " h"))
+            .orElse("");
+    return new VBox(4, plot, Texts.quiet(words));
+  }
+
+  private Node yesterday(Optional<Findings> found) {
+    LocalDate today = desk.session().today();
+    List<Standing.Day> days = found.map(f -> f.standing().days()).orElse(List.of());
+    Optional<LocalDate> last =
+        days.stream()
+            .map(Standing.Day::date)
+            .filter(d -> d.isBefore(today))
+            .reduce((_, next) -> next);
+    VBox box = new VBox(4, Texts.part("The working day before"));
+    if (last.isEmpty()) {
+      box.getChildren().add(Texts.quiet("Nothing was noted before today."));
+      return box;
+    }
+    LocalDate day = last.get();
+    int keys = 0;
+    int pointer = 0;
+    for (Standing.Entry e : found.orElseThrow().standing().entries()) {
+      Standing.DayUses uses = e.between(day, day.plusDays(1));
+      keys += uses.keys();
+      pointer += uses.pointer();
+    }
+    DrillHistory.Day drilled = desk.session().progress().history().day(day.toEpochDay());
+    box.getChildren()
+        .add(
+            Texts.words(
+                "%,d uses by keys and %,d by mouse. %s"
+                    .formatted(
+                        keys,
+                        pointer,
+                        drilled.answers() == 0
+                            ? "No drill."
+                            : "%,d answers in the drill, %d %% of them right."
+                                .formatted(
+                                    drilled.answers(),
+                                    Math.round(100.0 * drilled.right() / drilled.answers())))));
+    return box;
+  }
+
+  private void more(NumberedLines page, Findings found) {
+    page.add(KeyCommand.of("F8", "The week in review", () -> new ReviewView(desk, found).open()));
+    if (!found.standing().unknown().isEmpty()) {
+      page.add(
+          KeyCommand.of(
+              "F4",
+              "Explain %d names".formatted(found.standing().unknown().size()),
+              () -> new NamesView(desk).open()));
+    }
+  }
+}

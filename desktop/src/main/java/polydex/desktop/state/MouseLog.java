@@ -1,0 +1,204 @@
+package polydex.desktop.state;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Executor;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.function.LongPredicate;
+import java.util.function.Supplier;
+import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyLongProperty;
+import javafx.beans.property.ReadOnlyLongWrapper;
+import polydex.files.FileProblem;
+import polydex.files.log.LogImport;
+import polydex.files.store.Store;
+import polydex.mouse.Audit;
+import polydex.mouse.LogEvent;
+import polydex.mouse.Place;
+import polydex.mouse.Recogniser;
+import polydex.mouse.Standing;
+import polydex.route.Setup;
+import polydex.workspace.Workspace;
+
+/**
+ * What the mouse log of an open file comes to. Events that come in order are added to the totals;
+ * whatever else happens to the log has it read again, off the interface thread and behind what is
+ * still to be written. The newest reading wins, and what came meanwhile is added to it.
+ */
+final class MouseLog {
+  /** Events that come so much later than they happened are put in order by reading all again. */
+  private static final Duration LATE = Duration.ofSeconds(5);
+
+  private final Store store;
+  private final ZoneId zone;
+  private final Supplier<Workspace> workspace;
+  private final Function<Place, Optional<Instant>> learntSince;
+  private final Executor writer;
+  private final ReadOnlyLongWrapper changed = new ReadOnlyLongWrapper();
+  private final AtomicLong newestReading = new AtomicLong();
+
+  /** What came in while the log was read again, which that reading can't have seen. */
+  private final List<LogEvent> meanwhile = new ArrayList<>();
+
+  private Audit audit;
+  private Optional<Standing> standing = Optional.empty();
+
+  /**
+   * Reads the log of a store.
+   *
+   * @param learntSince when the gesture of a place was first practised; asked on any thread
+   * @param writer does what touches the store, one after the other
+   */
+  MouseLog(
+      Store store,
+      ZoneId zone,
+      Supplier<Workspace> workspace,
+      Function<Place, Optional<Instant>> learntSince,
+      Executor writer) {
+    this.store = store;
+    this.zone = zone;
+    this.workspace = workspace;
+    this.learntSince = learntSince;
+    this.writer = writer;
+    audit = read(workspace.get());
+  }
+
+  /** Whether the same log may mean something else after an edit. */
+  static boolean meansSomethingElse(Workspace before, Workspace after) {
+    return !before.world().equals(after.world())
+        || !before.setups().equals(after.setups())
+        || !before.mouse().names().equals(after.mouse().names());
+  }
+
+  /** Recognises what is in the log; each asker has its own. */
+  static Recogniser recogniser(Workspace by) {
+    List<Setup> likelierFirst = new ArrayList<>();
+    by.setup().ifPresent(likelierFirst::add);
+    by.setups().values().stream()
+        .filter(s -> !likelierFirst.contains(s))
+        .forEach(likelierFirst::add);
+    return new Recogniser(by.world(), likelierFirst, by.mouse().names());
+  }
+
+  private Audit read(Workspace by) {
+    Audit made = new Audit(recogniser(by), zone, learntSince);
+    store.events(made::add);
+    return made;
+  }
+
+  /** Goes up whenever the log says something else. */
+  ReadOnlyLongProperty changed() {
+    return changed.getReadOnlyProperty();
+  }
+
+  /** What it comes to now. */
+  Standing standing() {
+    if (standing.isEmpty()) {
+      standing = Optional.of(audit.standing());
+    }
+    return standing.get();
+  }
+
+  /** The ids of the actions done last with the pointer in a setup, the newest first. */
+  List<String> lastByPointer(String setup) {
+    return audit.lastByPointer(setup);
+  }
+
+  /** Adds what has just been done. */
+  void add(List<LogEvent> events) {
+    boolean late = events.stream().anyMatch(e -> e.at().isBefore(audit.last().minus(LATE)));
+    events.forEach(audit::add);
+    meanwhile.addAll(events);
+    change();
+    if (late) {
+      Platform.runLater(this::readAgain);
+    }
+  }
+
+  /** Reads the whole log again, in the order of time and by what is known now. */
+  void readAgain() {
+    long reading = begin();
+    Workspace by = workspace.get();
+    writer.execute(
+        () -> {
+          if (newestReading.get() == reading) {
+            Audit made = read(by);
+            Platform.runLater(() -> publish(made, reading));
+          }
+        });
+  }
+
+  private long begin() {
+    meanwhile.clear();
+    return newestReading.incrementAndGet();
+  }
+
+  private void publish(Audit made, long reading) {
+    if (newestReading.get() == reading) {
+      meanwhile.forEach(made::add);
+      meanwhile.clear();
+      audit = made;
+      change();
+    }
+  }
+
+  private void change() {
+    standing = Optional.empty();
+    changed.set(changed.get() + 1);
+  }
+
+  /**
+   * Brings a log in, all of it or nothing.
+   *
+   * @param to gets what was taken, or the problem, on the interface thread
+   */
+  void bringIn(
+      LogImport log,
+      boolean goodLines,
+      LongPredicate progress,
+      Consumer<LogImport.Taken> to,
+      Consumer<String> problem) {
+    long reading = begin();
+    Workspace by = workspace.get();
+    writer.execute(
+        () -> {
+          try {
+            // What there is is read first and what comes is counted on its way, so that a log of
+            // a later time, which is the usual case, need not be read again from the store.
+            Audit along = read(by);
+            Instant before = along.last();
+            LogImport.Taken taken = log.take(store, goodLines, progress, along::add);
+            boolean inOrder = isInOrder(taken, before);
+            Platform.runLater(
+                () -> {
+                  if (inOrder) {
+                    publish(along, reading);
+                  } else {
+                    readAgain();
+                  }
+                  to.accept(taken);
+                });
+          } catch (FileProblem | RuntimeException e) {
+            // Stopped, a bad file, or no room: nothing was taken, and whoever asked is told.
+            Platform.runLater(
+                () -> {
+                  readAgain();
+                  problem.accept(e.getMessage());
+                });
+          }
+        });
+  }
+
+  /** Whether every event of a log is new, later than what was there, and in the order of time. */
+  private static boolean isInOrder(LogImport.Taken taken, Instant before) {
+    return taken.brought().filter(b -> b.events() == taken.report().events()).isPresent()
+        && taken.report().backward() == 0
+        && taken.report().first().filter(before::isBefore).isPresent();
+  }
+}

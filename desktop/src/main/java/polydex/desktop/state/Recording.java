@@ -1,0 +1,152 @@
+package polydex.desktop.state;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.atomic.AtomicBoolean;
+import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import polydex.mouse.LogEvent;
+import polydex.mouse.LogIntake;
+import polydex.mouse.LogLine;
+import polydex.mouse.Recorder;
+import polydex.workspace.Change;
+
+/**
+ * A recorder at work: only since the person said so, shown all the time, and paused with one key.
+ * What it hands on goes through the one door of the log, and comes to the interface thread in
+ * bundles, at most one waiting. On the interface thread, but for the recorder's own.
+ */
+public final class Recording {
+  /** How many of the last events can be looked at. */
+  private static final int LAST = 200;
+
+  /** Whether and how a recorder is at work. */
+  public enum State {
+    OFF,
+    RECORDING,
+    PAUSED
+  }
+
+  /** A recorder, and the number under which its events come in. */
+  private record Running(Recorder recorder, long batch, String title) {}
+
+  private final Session session;
+  private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(State.OFF);
+  private final ConcurrentLinkedQueue<LogEvent> waiting = new ConcurrentLinkedQueue<>();
+  private final AtomicBoolean told = new AtomicBoolean();
+  private final Deque<LogEvent> last = new ArrayDeque<>();
+  private Optional<Running> running = Optional.empty();
+  private volatile boolean open;
+  private long count;
+
+  /** None yet. */
+  public Recording(Session session) {
+    this.session = session;
+  }
+
+  /** Whether and how a recorder is at work. */
+  public ReadOnlyObjectProperty<State> state() {
+    return state.getReadOnlyProperty();
+  }
+
+  /** What it records: "a simulated day"; nothing while there is none. */
+  public String title() {
+    return running.map(Running::title).orElse("");
+  }
+
+  /** How many events it has handed on. */
+  public long count() {
+    return count;
+  }
+
+  /** The last events, the newest first. */
+  public List<LogEvent> last() {
+    return List.copyOf(last);
+  }
+
+  /** Begins; what was at work before is stopped. */
+  public void start(Recorder recorder) {
+    stop();
+    String title = "Record " + recorder.title();
+    running = Optional.of(new Running(recorder, session.newBatch(title), recorder.title()));
+    count = 0;
+    last.clear();
+    open = true;
+    LogIntake intake =
+        new LogIntake(session.zone(), session.now(), session.recogniser(session.workspace().get()));
+    recorder.start(line -> take(intake, line));
+    state.set(State.RECORDING);
+    session.say("Recording %s. F12 pauses it.".formatted(recorder.title()));
+  }
+
+  /** On the recorder's thread. What comes while it is paused is dropped, whoever sends it. */
+  private void take(LogIntake intake, LogLine line) {
+    if (open && intake.take(line) instanceof LogIntake.Event(LogEvent event)) {
+      waiting.add(event);
+      if (told.compareAndSet(false, true)) {
+        Platform.runLater(this::arrive);
+      }
+    }
+  }
+
+  private void arrive() {
+    told.set(false);
+    List<LogEvent> events = new ArrayList<>();
+    for (LogEvent e = waiting.poll(); e != null; e = waiting.poll()) {
+      // A recorder that says the same twice is heard once.
+      if (last.stream().limit(16).noneMatch(e::equals)) {
+        events.add(e);
+        last.addFirst(e);
+      }
+    }
+    while (last.size() > LAST) {
+      last.removeLast();
+    }
+    if (!events.isEmpty() && running.isPresent()) {
+      count += events.size();
+      session.arrived(events, running.get().batch());
+    }
+  }
+
+  /** Pauses, or goes on. */
+  public void pauseOrGoOn() {
+    if (running.isEmpty()) {
+      session.say("Nothing is being recorded. Under Mouse, F9 begins.");
+      return;
+    }
+    if (state.get() == State.RECORDING) {
+      open = false;
+      running.get().recorder().pause();
+      state.set(State.PAUSED);
+      session.say("The recording is paused; nothing is kept of what happens now. F12 goes on.");
+    } else {
+      open = true;
+      running.get().recorder().resume();
+      state.set(State.RECORDING);
+      session.say("Recording again. F12 pauses.");
+    }
+  }
+
+  /** Ends it; what was recorded can be taken back as one. */
+  public void stop() {
+    running.ifPresent(
+        r -> {
+          open = false;
+          r.recorder().close();
+          arrive();
+          running = Optional.empty();
+          state.set(State.OFF);
+          String title = "Record %s, %,d events".formatted(r.title(), count);
+          if (count > 0) {
+            session.made(new Change.Batch(title, r.batch()));
+          } else {
+            session.say("The recording has ended; nothing came in.");
+          }
+        });
+  }
+}

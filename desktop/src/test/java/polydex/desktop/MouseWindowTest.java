@@ -1,0 +1,368 @@
+package polydex.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import polydex.mouse.Habit;
+import polydex.mouse.LogEvent;
+import polydex.mouse.Place;
+import polydex.mouse.Standing;
+
+/** Today and the mouse, by keys alone. */
+@ExtendWith(ApplicationExtension.class)
+class MouseWindowTest extends InWindow {
+  @Start
+  void start(Stage shown) throws Exception {
+    open(shown);
+  }
+
+  @Override
+  char first() {
+    return 'T';
+  }
+
+  private int pointerUses(String action) {
+    return session.standing().entries().stream()
+        .filter(e -> e.place().action().equals(action))
+        .mapToInt(Standing.Entry::byPointer)
+        .sum();
+  }
+
+  private List<LogEvent> stored() {
+    List<LogEvent> all = new ArrayList<>();
+    store.events(all::add);
+    return all;
+  }
+
+  /** Waits until the explanation below the list says something. */
+  private void explained(String words) {
+    while (person.shown().stream().noneMatch(t -> t.contains(words))) {
+      person.keys("Down");
+    }
+  }
+
+  @Test
+  void todaySaysWhatToDoAndEachActsWithOneKey() {
+    person.untilShown("due, about");
+    person.untilShown("Dearest with the mouse");
+    person.untilShown("Hours a year");
+    person.until("the first thing to do has the focus", () -> person.focus() != null);
+    // The first of what to learn is marked by its digit.
+    person.until("what to learn", () -> numbered("1").isPresent());
+    person.keys("1");
+    person.untilShown("Marked for drills: ");
+    person.keys("Ctrl+Z");
+    person.untilShown("Taken back: Marked");
+    // What stands in the way is followed.
+    person.until("conflicts", () -> numbered("7").isPresent());
+    person.keys("7");
+    person.untilShown("conflicts in this setup");
+    person.keys("Alt+T");
+    person.untilShown("due, about");
+    person.keys("F8");
+    person.untilShown("The week from 8 March to 14 March");
+    person.untilShown("For the next week");
+    person.keys("Esc");
+    person.keys("Enter");
+    person.untilShown("Every key counts now.");
+    person.holdEscUntil(
+        "keys are commands again", () -> !person.shown().contains("Every key counts now."));
+  }
+
+  @Test
+  void theFocusStaysWhereItIsWhenThePageIsMadeAnew() {
+    person.untilShown("Dearest with the mouse");
+    person.until("what to learn", () -> numbered("2").isPresent());
+    person.until(
+        "the focus is on the page", () -> person.focusIs(n -> "by-Enter".equals(n.getId())));
+    person.keys("Tab");
+    person.keys("Tab");
+    person.until("on the second line", () -> person.focusIs(n -> "by-2".equals(n.getId())));
+    Node before = person.focus();
+    // Marking changes what is to be learned, so every line is made again.
+    person.keys("3");
+    person.untilShown("Marked for drills: ");
+    person.until("made again", () -> before.getScene() == null);
+    person.until("where it was", () -> person.focusIs(n -> "by-2".equals(n.getId())));
+  }
+
+  private Optional<String> numbered(String digit) {
+    return stage.getScene().getRoot().lookupAll(".today-line").stream()
+        .filter(
+            n ->
+                n.lookupAll(".keycap").stream()
+                    .anyMatch(c -> c instanceof Label l && l.getText().equals(digit)))
+        .map(n -> n.getAccessibleText())
+        .findFirst();
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"Alt+T", "Alt+L", "Alt+R", "Alt+M", "Alt+S", "Alt+D"})
+  void theMouseIsNotedInTwoKeystrokesFromAnywhere(String place) {
+    person.keys(place);
+    String first = session.lastByPointer().getFirst();
+    int before = pointerUses(first);
+    person.keys("Ctrl+M");
+    person.keys("1");
+    person.untilShown("Noted: “" + catalog().title(first) + "” with the mouse");
+    assertThat(pointerUses(first)).isEqualTo(before + 1);
+    assertThat(person.focus() instanceof TextField field ? field.getText() : "")
+        .doesNotContain("1");
+    if (!place.equals("Alt+S")) {
+      person.keys("Ctrl+Z");
+      person.until("taken back", () -> pointerUses(first) == before);
+      person.keys("Ctrl+Shift+Z");
+      person.until("done again", () -> pointerUses(first) == before + 1);
+    }
+  }
+
+  @Test
+  void twoLettersNoteAnyActionAndItIsSeenToBecomeReplaced() {
+    String action = "desktop.lock";
+    Place lock = new Place("laptop-cues", "alder", action);
+    for (int day = 0; day < 5; day++) {
+      clock.pass(Duration.ofDays(1));
+      for (int i = 0; i < 4; i++) {
+        clock.pass(Duration.ofSeconds(7));
+        person.keys("Ctrl+M");
+        person.until("the field", () -> person.focus() instanceof TextField);
+        String letters = letters("Lock the screen");
+        person.keys(letters.substring(0, 1));
+        person.keys("Shift+" + letters.charAt(1));
+        person.untilShown("Noted: “Lock the screen” by keys");
+      }
+    }
+    assertThat(entry(lock).byUses()).isEqualTo(Habit.State.REPLACED);
+    assertThat(entry(lock).turns()).hasSize(1);
+    person.until(
+        "stored",
+        () -> stored().stream().filter(e -> e.deed().action().equals(action)).count() == 20);
+    // Whatever has no letters that one knows is found by its words, after a space.
+    person.keys("Ctrl+M");
+    person.until("the field", () -> person.focus() instanceof TextField);
+    person.type(" magnit");
+    person.untilShown("Convert the magnitude");
+    person.keys("Enter");
+    person.untilShown("Noted: “Convert the magnitude” with the mouse");
+  }
+
+  private Standing.Entry entry(Place place) {
+    return session.standing().entries().stream()
+        .filter(e -> e.place().equals(place))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  /** The letters that stand before a title in the tally. */
+  private String letters(String title) {
+    ListView<?> list = person.list("What the mouse was used for");
+    for (Object row : list.getItems()) {
+      if (row.toString().contains("title=" + title + ",")) {
+        return row.toString().replaceAll(".*key=(\\w+)]$", "$1").toUpperCase(Locale.ROOT);
+      }
+    }
+    // Not among the first: its first letter shows it.
+    person.keys(title.substring(0, 1).toUpperCase(Locale.ROOT));
+    String found =
+        list.getItems().stream()
+            .map(Object::toString)
+            .filter(r -> r.contains("title=" + title + ","))
+            .map(r -> r.replaceAll(".*key=(\\w+)]$", "$1"))
+            .findFirst()
+            .orElseThrow();
+    person.keys("Backspace");
+    return found.toUpperCase(Locale.ROOT);
+  }
+
+  @Test
+  void whatRemainsIsRankedAndEachRowLeadsToItsNextStep() {
+    person.keys("Alt+M");
+    person.untilShown("the mouse costs about");
+    ListView<?> list = person.list("What remains, by its cost");
+    int everywhere = list.getItems().size();
+    explained("Enter marks it");
+    person.keys("Enter");
+    person.untilShown("Marked for drills: ");
+    person.keys("Ctrl+Z");
+    person.untilShown("Taken back: Marked for drills");
+    // One class only, chosen by its words.
+    person.keys("F3");
+    person.until("the field", () -> person.focus() instanceof TextField);
+    person.type("to do: bind");
+    person.keys("Enter");
+    person.until("fewer", () -> list.getItems().size() < everywhere);
+    person.untilShown("Enter wishes for one that is free");
+    person.keys("Enter");
+    person.untilShown("A gesture to wish for");
+    person.keys("1");
+    person.untilShown("Wished for: ");
+    assertThat(session.workspace().get().mouse().wishes()).hasSize(1);
+    person.keys("F6");
+    person.untilShown("since 2031-03-14");
+    person.keys("Delete");
+    person.untilShown("Nothing is wished for.");
+    person.keys("Esc");
+    // Kept with a reason it costs nothing any more, until that is taken back.
+    person.keys("F2");
+    person.until("the field", () -> person.focus() instanceof TextField);
+    person.type("by eye");
+    person.keys("Enter");
+    person.untilShown("Kept for the mouse: by eye");
+    assertThat(session.workspace().get().mouse().kept().values()).contains("by eye");
+    person.keys("Ctrl+Z");
+    person.until("taken back", () -> session.workspace().get().mouse().kept().size() == 1);
+    // A walk is shown key by key.
+    person.keys("F3");
+    person.until("the field", () -> person.focus() instanceof TextField);
+    person.type("to do: walk");
+    person.keys("Enter");
+    person.untilShown("Enter shows it key by key.");
+    person.keys("Enter");
+    person.untilShown("by keys: ");
+    ListView<?> walk = person.list("The way by keys");
+    assertThat(walk.getItems()).hasSizeGreaterThanOrEqualTo(2);
+    assertThat(walk.getItems().getFirst().toString()).contains("F10", "the menu bar");
+    person.keys("Esc");
+    // What a conflict stops is followed to where it is stopped.
+    person.keys("F3");
+    person.until("the field", () -> person.focus() instanceof TextField);
+    person.type("free the way");
+    person.keys("Enter");
+    person.untilShown("Enter shows where");
+    person.keys("Enter");
+    person.untilShown("Press it");
+  }
+
+  @Test
+  void namesAreExplainedOnceManyAtATimeAndTheLogIsReadAnew() {
+    long unknown = session.standing().unknown().stream().mapToLong(Standing.Unknown::count).sum();
+    assertThat(unknown).isPositive();
+    person.keys("Alt+M");
+    person.keys("F4");
+    person.untilShown("What are these?");
+    person.keys("F4");
+    person.keys("F4");
+    person.untilShown("Decided: 2.");
+    person.keys("F2");
+    person.until("the field", () -> person.focus() instanceof TextField);
+    person.type("duplicate the line");
+    person.keys("1");
+    person.untilShown("Decided: 3.");
+    person.keys("Enter");
+    person.untilShown("Explain 3 names. Ctrl+Z takes it back.");
+    person.until("all known", () -> session.standing().unknown().isEmpty());
+    assertThat(session.standing().recognisedShare()).isEqualTo(1);
+    person.keys("Ctrl+Z");
+    person.until(
+        "as before",
+        () ->
+            session.standing().unknown().stream().mapToLong(Standing.Unknown::count).sum()
+                == unknown);
+  }
+
+  @Test
+  void weeksHaveTheirTrendsAndWhatWasSavedIsOneKeyAway() {
+    person.keys("Alt+M");
+    person.keys("F7");
+    person.untilShown("Open actions; dashed: a relapse");
+    person.untilShown("with 95 % between");
+    person.untilShown("drilled actions, uses by keys went from before");
+    assertThat(person.list("Slips").getItems()).hasSizeGreaterThan(10);
+    person.keys("Ctrl+S");
+    person.untilShown("Saved so far: ");
+    person.untilShown("The drills took");
+    person.keys("Esc");
+    person.keys("F3");
+    person.until("the field", () -> person.focus() instanceof TextField);
+    person.type("timeline on corvid");
+    person.keys("Enter");
+    person.untilShown("Timeline on Corvid. ");
+  }
+
+  @Test
+  void aLogIsLookedIntoBroughtInAndTakenBack() throws Exception {
+    Path log = Files.createTempFile("polydex", ".csv");
+    String good =
+        """
+        time,application,device,input,target,path,machine
+        2031-03-14T15:58:00Z,Cue editor,trackpad,Click,Save,File,Laptop
+        2031-03-14T15:58:01Z,Cue editor,keyboard,"typed 5",,,Laptop
+        """;
+    Files.writeString(log, good + "2031-03-14T15:58:02Z,Cue ed", StandardCharsets.UTF_8);
+    int before = stored().size();
+    int saves = pointerUses("file.save");
+    person.keys("Alt+M");
+    person.keys("Ctrl+O");
+    person.until("the field", () -> person.focus() instanceof TextField);
+    person.type(log.toString());
+    person.keys("Enter");
+    person.untilShown("1 lines can't be used.");
+    person.untilShown("The line has 2 fields, the header 7.");
+    person.keys("Ctrl+Enter");
+    person.untilShown("so nothing was taken");
+    assertThat(stored()).hasSize(before);
+    person.keys("Ctrl+G");
+    person.untilShown("Brought in: 2 events.");
+    person.until("counted", () -> pointerUses("file.save") == saves + 1);
+    person.keys("Ctrl+Z");
+    person.until("taken back", () -> pointerUses("file.save") == saves);
+    assertThat(stored()).hasSize(before);
+    person.keys("Ctrl+Shift+Z");
+    person.until("again", () -> stored().size() == before + 2);
+    Files.delete(log);
+  }
+
+  @Test
+  void aRecordingIsShownEverywherePausedWithOneKeyAndTakenBackAsOne() {
+    int before = stored().size();
+    person.keys("Alt+M");
+    person.keys("F9");
+    person.untilShown("Play a simulated day");
+    person.keys("4");
+    person.untilShown("● Recording a simulated day");
+    person.until("events", () -> person.list("What was recorded last").getItems().size() > 5);
+    person.keys("Alt+L");
+    person.untilShown("● Recording a simulated day");
+    person.keys("F12");
+    person.untilShown("Recording paused. F12 goes on");
+    long paused = session.standing().events();
+    Driver.settle();
+    assertThat(session.standing().events()).isEqualTo(paused);
+    person.keys("F12");
+    person.until("more", () -> session.standing().events() > paused);
+    // One key pauses, whatever lies over the place.
+    person.keys("Ctrl+M");
+    person.untilShown("I used the mouse for");
+    person.keys("F12");
+    person.untilShown("Recording paused. F12 goes on");
+    person.keys("F12");
+    person.untilShown("● Recording a simulated day");
+    person.keys("Esc");
+    person.keys("Alt+M");
+    person.keys("F9");
+    person.untilShown("Record a simulated day, ");
+    person.until("stored", () -> stored().size() > before + 5);
+    assertThat(stored()).allMatch(e -> !e.deed().input().contains("\""));
+    person.keys("Ctrl+Z");
+    person.until("taken back", () -> stored().size() == before);
+    person.until("counted", () -> session.standing().events() == before);
+  }
+}

@@ -1,0 +1,73 @@
+package polydex.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Random;
+import java.util.concurrent.atomic.AtomicInteger;
+import javafx.application.Platform;
+import javafx.scene.control.TextField;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import polydex.desktop.state.Session;
+import polydex.files.demo.DemoFile;
+import polydex.files.demo.DemoHistory;
+
+/** A file with nothing in it shows how to begin. */
+@ExtendWith(ApplicationExtension.class)
+class NewFileWindowTest {
+  private final AtomicInteger demos = new AtomicInteger();
+  private Shell shell;
+  private Stage stage;
+
+  @Start
+  void start(Stage shown) throws Exception {
+    Look.loadFonts();
+    Path file = Files.createTempDirectory("polydex-test").resolve("new.polydex");
+    Session session =
+        new Session(
+            DemoFile.openOrStart(file, DemoHistory.NOW), new Driver.TestClock(DemoHistory.NOW));
+    shell = new Shell(session, Main.ownKeys(), new Random(1), demos::incrementAndGet, shown::close);
+    stage = shown;
+    shown.setScene(shell.scene(1024, 700));
+    shown.show();
+  }
+
+  @AfterEach
+  void leave() {
+    Platform.runLater(shell::end);
+    Driver.settle();
+  }
+
+  @Test
+  void eachWayToBeginIsOneKeyAndTheFirstUseEndsTheBeginning(FxRobot robot) {
+    Driver person = new Driver(robot, stage);
+    person.until("the window has the focus", stage::isFocused);
+    person.untilShown("This file is new.");
+    person.keys("1");
+    person.untilShown("From the board under your fingers");
+    person.keys("Esc");
+    person.keys("4");
+    person.until("the demo was asked for", () -> demos.get() == 1);
+    person.keys("2");
+    person.untilShown("Bring in a list of bindings");
+    person.keys("Alt+T");
+    person.keys("3");
+    person.untilShown("Nothing was done with the mouse here");
+    person.keys("Alt+T");
+    person.untilShown("This file is new.");
+    person.keys("Ctrl+M");
+    person.until("the field", () -> person.focus() instanceof TextField);
+    person.keys("Down");
+    person.keys("Enter");
+    person.untilShown("Noted: ");
+    person.untilShown("Dearest with the mouse");
+    assertThat(person.shown()).noneMatch(t -> t.contains("This file is new."));
+  }
+}

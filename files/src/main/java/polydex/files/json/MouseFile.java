@@ -1,0 +1,34 @@
+package polydex.files.json;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import polydex.mouse.LearntName;
+import polydex.mouse.MouseChoices;
+import polydex.mouse.Place;
+
+/**
+ * What was said about what the mouse still does, as a file.
+ *
+ * @param format {@code polydex-mouse/1}
+ * @param kept what stays with the pointer
+ * @param names what names in the log mean
+ */
+public record MouseFile(String format, List<Keep> kept, List<Name> names) {
+
+  /** Something that stays with the pointer, and why. */
+  public record Keep(String setup, String environment, String action, String reason) {}
+
+  /** A name, and the id of the action that it means; none where it is no action. */
+  public record Name(String environment, String name, Optional<String> action) {}
+
+  /** The same as the program has it. */
+  public MouseChoices choices() {
+    Map<Place, String> reasons = new HashMap<>();
+    kept.forEach(k -> reasons.put(new Place(k.setup(), k.environment(), k.action()), k.reason()));
+    Map<LearntName, Optional<String>> meanings = new HashMap<>();
+    names.forEach(n -> meanings.put(new LearntName(n.environment(), n.name()), n.action()));
+    return new MouseChoices(reasons, Map.of(), meanings);
+  }
+}

@@ -1,0 +1,188 @@
+package polydex.files.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.nio.file.Path;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import polydex.files.FileProblem;
+import polydex.keys.Gesture;
+import polydex.mouse.Deed;
+import polydex.mouse.Device;
+import polydex.mouse.LearntName;
+import polydex.mouse.LogEvent;
+import polydex.mouse.MouseChoices;
+import polydex.mouse.Place;
+import polydex.mouse.Wish;
+import polydex.workspace.Change;
+import polydex.workspace.Workspace;
+
+/** The mouse log in its file, against a plain map of moments and deeds. */
+class EventsTest {
+  private static final Instant NOW = Instant.parse("2031-03-14T16:00:00Z");
+
+  @TempDir Path folder;
+
+  private record Key(Instant at, Deed deed) {}
+
+  private Store open() throws FileProblem {
+    return Store.open(folder.resolve("mine.polydex"));
+  }
+
+  private static LogEvent event(Random random) {
+    Deed deed =
+        new Deed(
+            "m'" + random.nextInt(2),
+            "",
+            Device.values()[random.nextInt(5)],
+            random.nextBoolean() ? "Click" : "",
+            "t\"" + random.nextInt(3),
+            "",
+            "");
+    return new LogEvent(
+        NOW.plusMillis(random.nextInt(4000)),
+        deed,
+        random.nextInt(3),
+        random.nextBoolean() ? Double.NaN : random.nextInt(100) / 4.0,
+        random.nextBoolean() ? Double.NaN : 0,
+        random.nextBoolean() ? Double.NaN : 1.25);
+  }
+
+  private static List<LogEvent> all(Store store) {
+    List<LogEvent> found = new ArrayList<>();
+    store.events(found::add);
+    return found;
+  }
+
+  private static void assertSame(Store store, Map<Key, LogEvent> plain) {
+    List<LogEvent> found = all(store);
+    assertThat(found).isSortedAccordingTo(Comparator.comparing(LogEvent::at));
+    assertThat(found).containsExactlyInAnyOrderElementsOf(plain.values());
+  }
+
+  @Test
+  void whateverComesInWhicheverOrderIsThereOnceAndGoesTogether() throws Exception {
+    Random random = new Random(7);
+    Map<Key, LogEvent> plain = new LinkedHashMap<>();
+    List<Change.Batch> batches = new ArrayList<>();
+    List<Map<Key, LogEvent>> contents = new ArrayList<>();
+    try (Store store = open()) {
+      for (int i = 0; i < 12; i++) {
+        List<LogEvent> some = new ArrayList<>();
+        for (int k = 0; k < 900; k++) {
+          some.add(event(random));
+        }
+        Collections.shuffle(some, random);
+        Map<Key, LogEvent> fresh = new LinkedHashMap<>();
+        for (LogEvent e : some) {
+          Key key = new Key(e.at(), e.deed());
+          if (!plain.containsKey(key)) {
+            fresh.putIfAbsent(key, e);
+          }
+        }
+        Optional<Store.Brought> brought =
+            store.bringIn(
+                "Batch " + i,
+                NOW,
+                to -> {
+                  some.forEach(to);
+                  return true;
+                });
+        assertThat(brought.orElseThrow().events()).isEqualTo(fresh.size());
+        plain.putAll(fresh);
+        batches.add(brought.orElseThrow().change());
+        contents.add(fresh);
+      }
+      assertSame(store, plain);
+      store.undo(batches.get(3), NOW);
+      store.undo(batches.get(5), NOW);
+      plain.keySet().removeAll(contents.get(3).keySet());
+      plain.keySet().removeAll(contents.get(5).keySet());
+      assertSame(store, plain);
+      store.save(batches.get(3), NOW);
+      plain.putAll(contents.get(3));
+      assertSame(store, plain);
+    }
+    try (Store store = open()) {
+      assertSame(store, plain);
+    }
+  }
+
+  @Test
+  void whatIsNotWantedOrFailsLeavesNothingBehind() throws Exception {
+    Random random = new Random(8);
+    LogEvent kept = LogEvent.of(NOW, Deed.noted("here", "save", false));
+    try (Store store = open()) {
+      store.save(new Change.Note("Noted", kept), NOW);
+      assertThat(
+              store.bringIn(
+                  "No",
+                  NOW,
+                  to -> {
+                    for (int i = 0; i < 20_000; i++) {
+                      to.accept(event(random));
+                    }
+                    return false;
+                  }))
+          .isEmpty();
+      assertThatThrownBy(
+              () ->
+                  store.bringIn(
+                      "Fails",
+                      NOW,
+                      to -> {
+                        to.accept(event(random));
+                        throw new FileProblem("line 2 is bad");
+                      }))
+          .isInstanceOf(FileProblem.class);
+      assertThat(all(store)).containsExactly(kept);
+      // Deeds of what was rolled back are written anew when they come again.
+      store.add(List.of(event(random), event(random)), store.newBatch("A recording", NOW));
+      assertThat(all(store)).hasSize(3);
+    }
+    try (Store store = open()) {
+      assertThat(all(store)).hasSize(3).contains(kept);
+    }
+  }
+
+  @Test
+  void whatIsSaidAboutTheMouseComesBackAndIsUndone() throws Exception {
+    Place draw = new Place("studio", "timeline", "draw's");
+    Place glow = new Place("studio", "timeline", "glow");
+    MouseChoices said =
+        MouseChoices.NOTHING
+            .keeping(draw, "by eye; \"really\"")
+            .wishing(new Wish(glow, Gesture.parse("Ctrl+Alt+G"), LocalDate.of(2031, 3, 1)))
+            .learning(
+                Map.of(
+                    new LearntName("timeline", "show > dust"), Optional.of("clean"),
+                    new LearntName("timeline", "grey"), Optional.empty()));
+    Change.Edit edit = new Change.Edit("Said", Workspace.EMPTY, Workspace.EMPTY.with(said));
+    try (Store store = open()) {
+      store.save(edit, NOW);
+    }
+    MouseChoices other =
+        said.keeping(draw, "still")
+            .notWishing(glow)
+            .learning(Map.of(new LearntName("timeline", "grey"), Optional.of("fade")));
+    try (Store store = open()) {
+      assertThat(store.workspace().mouse()).isEqualTo(said);
+      store.save(new Change.Edit("Else", edit.after(), edit.after().with(other)), NOW);
+      assertThat(store.workspace().mouse()).isEqualTo(other);
+      store.save(new Change.Edit("None", edit.after().with(other), Workspace.EMPTY), NOW);
+      assertThat(store.workspace().mouse()).isEqualTo(MouseChoices.NOTHING);
+      assertThat(said.notKeeping(draw).kept()).isEmpty();
+    }
+  }
+}
