@@ -69,16 +69,21 @@ public sealed interface Presses {
 
   /** A press as a step of a gesture, its key named by what the layout types there. */
   static Step describe(Physical press, Layout layout) {
+    return describe(press, Held.NOTHING, layout);
+  }
+
+  /** The same inside a bracket that says already what is held. */
+  private static Step describe(Physical press, Held said, Layout layout) {
     return switch (press) {
-      case Physical.Press p -> new Step.Stroke(p.held(), name(p.key(), layout));
+      case Physical.Press p -> new Step.Stroke(p.held().without(said), name(p.key(), layout));
       case Physical.ModifierTap t -> new Step.Tap(t.modifiers(), 1);
-      case Physical.PointerPress p -> new Step.Pointing(p.held(), p.act());
+      case Physical.PointerPress p -> new Step.Pointing(p.held().without(said), p.act());
     };
   }
 
   /**
-   * The gesture that presses make, keys named by what the layout types; presses between which the
-   * modifiers stayed down are one hold.
+   * The gesture that presses make, keys named by what the layout types; presses between which
+   * something stayed down are one hold of what was down throughout.
    *
    * @param made at least one
    */
@@ -90,28 +95,26 @@ public sealed interface Presses {
       while (end < made.size() && made.get(end).stillHeld()) {
         end++;
       }
-      Held held = made.get(i).what().held();
-      boolean sameHeld =
-          end - i > 1
-              && !held.isNothing()
-              && made.subList(i, end).stream().allMatch(m -> isHeldWith(m.what(), held));
-      List<Step> inner =
-          made.subList(i, end).stream()
-              .map(m -> describe(sameHeld ? m.what().with(Modifiers.NONE) : m.what(), layout))
-              .toList();
-      if (sameHeld) {
-        steps.add(new Step.Hold(held, inner));
-      } else {
+      List<Physical> together = made.subList(i, end).stream().map(Made::what).toList();
+      Held held = together.size() > 1 ? heldThroughout(together) : Held.NOTHING;
+      List<Step> inner = together.stream().map(p -> describe(p, held, layout)).toList();
+      if (held.isNothing()) {
         steps.addAll(inner);
+      } else {
+        steps.add(new Step.Hold(held, inner));
       }
       i = end;
     }
     return new Gesture(steps);
   }
 
-  /** A tap in a hold is of other modifiers, so it can't be written inside the bracket again. */
-  private static boolean isHeldWith(Physical press, Held held) {
-    return press.held().equals(held) && !(press instanceof Physical.ModifierTap);
+  /** What stays down for all of them; a tap in a hold is of other modifiers. */
+  private static Held heldThroughout(List<Physical> presses) {
+    return presses.stream()
+        .filter(p -> !(p instanceof Physical.ModifierTap))
+        .map(Physical::held)
+        .reduce(Held::common)
+        .orElse(Held.NOTHING);
   }
 
   /**

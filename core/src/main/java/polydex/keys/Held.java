@@ -40,6 +40,21 @@ public record Held(Modifiers modifiers, List<Key> keys) {
     return new Held(modifiers.and(other.modifiers), all);
   }
 
+  /** What is held here without what is held there, on whichever side. */
+  public Held without(Held other) {
+    return other.isNothing()
+        ? this
+        : new Held(
+            modifiers.without(other.modifiers),
+            keys.stream().filter(k -> !other.keys.contains(k)).toList());
+  }
+
+  /** What is held in both, each modifier on the same side. */
+  public Held common(Held other) {
+    return new Held(
+        modifiers.common(other.modifiers), keys.stream().filter(other.keys::contains).toList());
+  }
+
   /** The same with other modifiers. */
   public Held with(Modifiers changed) {
     return changed.equals(modifiers) ? this : new Held(changed, keys);

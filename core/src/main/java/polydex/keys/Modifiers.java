@@ -69,6 +69,18 @@ public record Modifiers(int bits) {
     return new Modifiers(bits & ~(m.bit() | m.bit() << LEFT | m.bit() << RIGHT));
   }
 
+  /** This set without all of those, on whichever side. */
+  public Modifiers without(Modifiers others) {
+    int gone = others.bits & WHICH;
+    return new Modifiers(bits & ~(gone | gone << LEFT | gone << RIGHT));
+  }
+
+  /** The modifiers of both sets, but for those that are asked for on different sides. */
+  public Modifiers common(Modifiers other) {
+    int differ = bits ^ other.bits;
+    return without(new Modifiers((differ | differ >> LEFT | differ >> RIGHT) & WHICH));
+  }
+
   /** Whether the modifier is in the set, on whichever side. */
   public boolean has(Modifier m) {
     return (bits & m.bit()) != 0;

@@ -115,12 +115,18 @@ public final class Reach {
   private List<Way> find(TracedBinding binding) {
     Layout fingers = traces.tracer().layout();
     List<List<Made>> candidates = candidates(binding);
+    Presses documented = Presses.of(binding.gesture(), fingers);
+    // Of very many candidates the last are cut off; what works as documented is never among them.
+    if (binding.works()
+        && documented instanceof Presses.Typable t
+        && !candidates.contains(t.list())) {
+      candidates.add(t.list());
+    }
     if (candidates.size() > 1) {
       candidates.sort(Comparator.comparingInt(Reach::weight));
     }
     List<Way> found = new ArrayList<>();
     List<List<Physical>> kept = new ArrayList<>();
-    Presses documented = Presses.of(binding.gesture(), fingers);
     for (List<Made> candidate : candidates) {
       List<Physical> presses = physical(candidate);
       boolean needless =

@@ -92,6 +92,17 @@ class PressesTest {
   }
 
   @Test
+  void whatIsHeldThroughoutStandsBeforeTheBracketAndTheRestInside() {
+    for (String written :
+        List.of("Alt(Tab Ctrl+A)", "Ctrl(A Meta)", "AltGr(A AltGr+Q)", "Shift(A RightCtrl+A B)")) {
+      List<Made> made = made(written, Keyboards.US);
+      Gesture again = Presses.gesture(made, Keyboards.US);
+      assertThat(Presses.of(again, Keyboards.US)).as(written).isEqualTo(new Typable(made));
+      assertThat(again.toString()).isEqualTo(written.replace("AltGr+Q", "Q"));
+    }
+  }
+
+  @Test
   void recordedPressesWithModifiersKeptDownMakeAHold() {
     PressRecorder recorder = new PressRecorder();
     recorder.down(Modifier.CTRL);

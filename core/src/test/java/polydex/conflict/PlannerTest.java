@@ -38,7 +38,7 @@ class PlannerTest {
     return ConflictFinder.find(SetupTraces.of(setup, situation.world()), PERSON);
   }
 
-  @Property(tries = 120, edgeCases = EdgeCasesMode.NONE)
+  @Property(seed = "20310314", tries = 120, edgeCases = EdgeCasesMode.NONE)
   void whatAFixIsSaidToEndAndMakeIsSo(@ForAll long seed) {
     RandomSetups.Case c = RandomSetups.make(seed);
     Situation before = situation(c.world(), c.setup());
@@ -80,7 +80,7 @@ class PlannerTest {
     return lines;
   }
 
-  @Property(tries = 25, edgeCases = EdgeCasesMode.NONE)
+  @Property(seed = "20310314", tries = 25, edgeCases = EdgeCasesMode.NONE)
   void noSetOfAtMostTwoFixesIsCheaperThanThePlan(@ForAll long seed) {
     RandomSetups.Case c = RandomSetups.make(seed);
     Situation before = situation(c.world(), c.setup());

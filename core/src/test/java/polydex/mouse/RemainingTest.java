@@ -108,7 +108,7 @@ class RemainingTest {
         "");
   }
 
-  @Property(tries = 150, edgeCases = EdgeCasesMode.NONE)
+  @Property(seed = "20310314", tries = 150, edgeCases = EdgeCasesMode.NONE)
   void everyActionFallsIntoOneClassAndCostsWhatItsTimesSay(@ForAll long seed) {
     RandomSetups.Case c = RandomSetups.make(seed);
     Random random = new Random(seed);

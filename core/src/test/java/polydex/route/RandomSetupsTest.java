@@ -27,7 +27,7 @@ class RandomSetupsTest {
             });
   }
 
-  @Property(tries = 500)
+  @Property(seed = "20310314", tries = 500)
   void anEmptyRemapChangesNothing(@ForAll long seed) {
     RandomSetups.Case c = RandomSetups.make(seed);
     Machine m = c.setup().machine();
@@ -36,7 +36,7 @@ class RandomSetupsTest {
     assertSameOutcome(c, more);
   }
 
-  @Property(tries = 500)
+  @Property(seed = "20310314", tries = 500)
   void aSwapDoneTwiceChangesNothing(@ForAll long seed) {
     RandomSetups.Case c = RandomSetups.make(seed);
     Remap swap = Worlds.keys("Ctrl -> Meta", "Meta -> Ctrl", "KeyA -> KeyB", "KeyB -> KeyA");
@@ -57,7 +57,7 @@ class RandomSetupsTest {
         .isEqualTo(Worlds.outcomes(Tracer.of(c.setup(), c.world()).trace(c.pressed())));
   }
 
-  @Property(tries = 300)
+  @Property(seed = "20310314", tries = 300)
   void whatReachesAnActionEndsInIt(@ForAll long seed) {
     RandomSetups.Case c = RandomSetups.make(seed);
     SetupTraces traces = SetupTraces.of(c.setup(), c.world());

@@ -11,6 +11,7 @@ import net.jqwik.api.EdgeCasesMode;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.statistics.Statistics;
+import org.junit.jupiter.api.Test;
 import polydex.boards.Layout;
 import polydex.boards.Presses;
 import polydex.keys.Gesture;
@@ -135,17 +136,30 @@ class ReachReferenceTest {
         && Presses.physical(t.gesture(), layout).filter(p -> p.size() == 1).isPresent();
   }
 
-  @Property(tries = 100)
-  void everyWayEndsInItsAction(@ForAll long seed) {
+  @Property(seed = "20310314", tries = 300)
+  void everyWayEndsInItsActionAndWhateverWorksHasOne(@ForAll long seed) {
+    everyWayEndsInItsAction(seed);
+  }
+
+  /** A bracket in which more is held than before it, and more candidates than are looked at. */
+  @Test
+  void soItIsInSetupsThatOnceHadNoWay() {
+    everyWayEndsInItsAction(8256508805640356806L);
+    everyWayEndsInItsAction(4921647842971205259L);
+  }
+
+  private static void everyWayEndsInItsAction(long seed) {
     RandomSetups.Case c = RandomSetups.make(seed);
     SetupTraces traces = SetupTraces.of(c.setup(), c.world());
     Reach reach = new Reach(traces);
     for (TracedBinding t : traces.all()) {
-      for (Reach.Way way : reach.of(t)) {
+      List<Reach.Way> ways = reach.of(t);
+      for (Reach.Way way : ways) {
         Trace trace = traces.tracer(t).trace(way.gesture());
         assertThat(trace.does(t.binding().action())).isTrue();
         assertThat(trace.acted().orElseThrow().layer()).isEqualTo(t.layer());
       }
+      assertThat(t.works() && ways.isEmpty()).as("%s in %s", t.gesture(), c.setup()).isFalse();
     }
   }
 }

@@ -28,7 +28,7 @@ class SetupCheckTest {
   /** A mistake: the setup that has it, and where it is to be told. */
   private record Planted(Setup setup, Spot spot, boolean stops) {}
 
-  @Property(tries = 400, edgeCases = EdgeCasesMode.NONE)
+  @Property(seed = "20310314", tries = 400, edgeCases = EdgeCasesMode.NONE)
   void aPlantedMistakeIsToldAtItsSpotAndNoOther(@ForAll long seed) {
     RandomSetups.Case c = RandomSetups.make(seed);
     Random random = new Random(seed);

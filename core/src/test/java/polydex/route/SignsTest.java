@@ -16,7 +16,7 @@ import net.jqwik.api.Property;
 /** The arrays beside traced bindings against what the bindings themselves say. */
 class SignsTest {
 
-  @Property(tries = 300, edgeCases = EdgeCasesMode.NONE)
+  @Property(seed = "20310314", tries = 300, edgeCases = EdgeCasesMode.NONE)
   void afterAnyReplacingTheyAreAsIfMadeAnew(@ForAll long seed) {
     RandomSetups.Case c = RandomSetups.make(seed);
     Random random = new Random(seed);
@@ -56,7 +56,7 @@ class SignsTest {
   }
 
   /** What is asked of some actions only is what is asked of all. */
-  @Property(tries = 100, edgeCases = EdgeCasesMode.NONE)
+  @Property(seed = "20310314", tries = 100, edgeCases = EdgeCasesMode.NONE)
   void theReachOfSomeActionsIsThatOfAllOfThem(@ForAll long seed) {
     RandomSetups.Case c = RandomSetups.make(seed);
     Random random = new Random(seed);

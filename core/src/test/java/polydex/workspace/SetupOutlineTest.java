@@ -44,7 +44,7 @@ class SetupOutlineTest {
   }
 
   /** Everything that can be done at once to a line gives a setup that is written out again. */
-  @Property(tries = 300, edgeCases = EdgeCasesMode.NONE)
+  @Property(seed = "20310314", tries = 300, edgeCases = EdgeCasesMode.NONE)
   void whateverIsDoneCanBeDoneAgain(@ForAll long seed) {
     RandomSetups.Case c = RandomSetups.make(seed);
     Workspace w = workspace(c.world(), c.setup());
@@ -187,7 +187,7 @@ class SetupOutlineTest {
   }
 
   /** Both ways round, a comparison says the same with its sides changed. */
-  @Property(tries = 200, edgeCases = EdgeCasesMode.NONE)
+  @Property(seed = "20310314", tries = 200, edgeCases = EdgeCasesMode.NONE)
   void comparingIsSymmetric(@ForAll long seed) {
     RandomSetups.Case c = RandomSetups.make(seed);
     Setup other = c.setup().withFullScreen(!c.setup().fillsTheScreen());
