@@ -37,12 +37,20 @@ public record Slips(
 
   /** The slips of a log, lately being the {@value Standing#LATELY_DAYS} days up to a day. */
   public static Slips of(Standing standing, LocalDate today) {
+    return of(standing, _ -> true, today);
+  }
+
+  /** The slips in some places only. */
+  public static Slips of(Standing standing, Predicate<Place> places, LocalDate today) {
     LocalDate from = today.minusDays(Standing.LATELY_DAYS - 1);
     Predicate<LocalDate> isLately = d -> !d.isBefore(from) && !d.isAfter(today);
     int[] hours = new int[24];
     Map<String, Integer> environments = new HashMap<>();
-    List<OfPlace> places = new ArrayList<>();
+    List<OfPlace> found = new ArrayList<>();
     for (Standing.Entry e : standing.entries()) {
+      if (!places.test(e.place())) {
+        continue;
+      }
       for (int h = 0; h < hours.length; h++) {
         hours[h] += e.slipsByHour().get(h);
       }
@@ -52,10 +60,10 @@ public record Slips(
         int days =
             (int) e.days().stream().filter(d -> d.slips() > 0 && isLately.test(d.day())).count();
         int returned = (int) e.returned().stream().filter(isLately).count();
-        places.add(new OfPlace(e.place(), lately, days, returned));
+        found.add(new OfPlace(e.place(), lately, days, returned));
       }
     }
-    places.sort(
+    found.sort(
         Comparator.comparingInt((OfPlace p) -> -p.lately())
             .thenComparing(p -> p.place().action())
             .thenComparing(p -> p.place().setup()));
@@ -63,6 +71,6 @@ public record Slips(
     for (int h : hours) {
       byHour.add(h);
     }
-    return new Slips(byHour, environments, places);
+    return new Slips(byHour, environments, found);
   }
 }

@@ -16,6 +16,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.IntStream;
 import net.jqwik.api.EdgeCasesMode;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -197,6 +198,7 @@ class WeeksReferenceTest {
     assertThat(review.now().workingDays()).isEqualTo(days.size());
     // Nobody drilled anything, so a slip is a use of the pointer while it counts as replaced.
     Slips slips = Slips.of(standing, today);
+    int[] byHour = new int[24];
     for (String action : ACTIONS) {
       List<Use> of = uses.stream().filter(u -> u.action().equals(action)).toList();
       int lately = 0;
@@ -218,7 +220,13 @@ class WeeksReferenceTest {
       assertThat(found.map(Slips.OfPlace::lately).orElse(0)).isEqualTo(lately);
       assertThat(found.map(Slips.OfPlace::days).orElse(0)).isEqualTo(on.size());
       assertThat(found.map(Slips.OfPlace::returned).orElse(0)).isEqualTo(returned);
+      Slips only = Slips.of(standing, p -> p.action().equals(action), today);
+      assertThat(only.places()).isEqualTo(found.stream().toList());
+      for (int h = 0; h < 24; h++) {
+        byHour[h] += only.byHour().get(h);
+      }
     }
+    assertThat(IntStream.of(byHour).boxed().toList()).isEqualTo(slips.byHour());
     assertThat(slips.places()).isSortedAccordingTo(Comparator.comparingInt(s -> -s.lately()));
     assertThat(slips.byEnvironment().values().stream().mapToInt(n -> n).sum())
         .isEqualTo(slips.places().stream().mapToInt(Slips.OfPlace::lately).sum());

@@ -1,21 +1,17 @@
 package polydex.desktop;
 
-import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
-import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
-import javafx.scene.control.OverrunStyle;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
@@ -23,7 +19,6 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import polydex.boards.Layout;
@@ -58,9 +53,6 @@ import polydex.route.Setup;
  * status along the bottom. It alone knows the places, and decides who gets a key.
  */
 public final class Shell implements Desk.Keys {
-  /** What lies over the place, what had the focus before, and the keys that work there. */
-  private record Veil(StackPane node, Optional<Node> focusBefore, List<KeyCommand> commands) {}
-
   private final Session session;
   private final Analyst analyst;
   private final Desk desk;
@@ -72,9 +64,6 @@ public final class Shell implements Desk.Keys {
   private final HBox setupPath = new HBox();
   private final TextField find = new TextField();
   private final KeyRail rail = new KeyRail();
-  private final Label status = new Label();
-  private final Label recorded = new Label();
-  private final HBox statusLine = new HBox(12, status, recorded);
   private final Badges badges = new Badges();
   private final Auditor auditor;
   private final Recording recording;
@@ -82,11 +71,12 @@ public final class Shell implements Desk.Keys {
   private final DrillPlace drill;
   private final LookUpPlace lookUp;
   private final RoutePlace route;
+  private final MousePlace mouse;
   private final List<Place> places;
   private final Map<Place, ToggleButton> placeButtons = new HashMap<>();
   private final Runnable quit;
   private Place current;
-  private final Deque<Veil> veils = new ArrayDeque<>();
+  private final Overlays overlays;
 
   /** What holding Esc does while every key is captured. */
   private Optional<String> captured = Optional.empty();
@@ -115,6 +105,8 @@ public final class Shell implements Desk.Keys {
     look = new Look(root, session);
     auditor = new Auditor(session);
     recording = new Recording(session);
+    // Whatever lies over the place, one key pauses what is being recorded.
+    overlays = new Overlays(frame, table, pause(), this::afterOverlay);
     desk =
         new Desk(
             session,
@@ -128,23 +120,16 @@ public final class Shell implements Desk.Keys {
     drill = new DrillPlace(desk, random);
     lookUp = new LookUpPlace(desk);
     route = new RoutePlace(desk);
-    places = List.of(today, lookUp, drill, route, new MousePlace(desk), new SheetsPlace(desk));
+    mouse = new MousePlace(desk);
+    places = List.of(today, lookUp, drill, route, mouse, new SheetsPlace(desk));
     current = today;
     frame.setTop(head());
     frame.setLeft(sidebar());
-    statusLine.getStyleClass().add("status");
-    status.setTextOverrun(OverrunStyle.ELLIPSIS);
-    status.setMaxWidth(Double.MAX_VALUE);
-    HBox.setHgrow(status, Priority.ALWAYS);
-    recorded.setMinWidth(Region.USE_PREF_SIZE);
-    recording.state().addListener((_, _, _) -> showRecording());
-    session.logged().addListener((_, _, _) -> showRecording());
-    frame.setBottom(new VBox(rail, statusLine));
-    root.getChildren().addAll(frame, badges);
+    frame.setBottom(new VBox(rail, new StatusLine(session, recording)));
+    root.getChildren().addAll(frame, overlays.node(), badges);
     table.active().addListener((_, _, _) -> showRail());
     look.narrow().addListener((_, _, _) -> showRail());
     table.anywhere(anywhere());
-    session.status().addListener((_, _, s) -> show(s));
     session.workspace().addListener((_, _, _) -> showSetup());
     showSetup();
   }
@@ -188,18 +173,18 @@ public final class Shell implements Desk.Keys {
     table.watch(event);
     if (event.getEventType() == KeyEvent.KEY_PRESSED) {
       keyIsSpent = false;
-      if (event.getCode() == KeyCode.ALT && veils.isEmpty()) {
+      if (event.getCode() == KeyCode.ALT && !overlays.isOpen()) {
         badges.down(reachable());
       } else {
         badges.up();
-        if (!veils.isEmpty() && event.getCode() == KeyCode.ESCAPE) {
+        if (overlays.isOpen() && event.getCode() == KeyCode.ESCAPE) {
           event.consume();
-          closeOverlay();
+          overlays.close();
         } else {
           table.handle(event);
           keyIsSpent = event.isConsumed();
           boolean plainAlt = event.isAltDown() && !event.isControlDown();
-          if (!event.isConsumed() && veils.isEmpty() && plainAlt) {
+          if (!event.isConsumed() && !overlays.isOpen() && plainAlt) {
             reach(event);
           }
         }
@@ -338,42 +323,12 @@ public final class Shell implements Desk.Keys {
 
   @Override
   public void open(VBox shown, Node focus, List<KeyCommand> commands) {
-    if (!commands.isEmpty()) {
-      List<KeyCommand> all = new ArrayList<>(commands);
-      all.add(KeyCommand.of("Esc", "Close", this::closeOverlay));
-      KeyRail itsKeys = new KeyRail();
-      itsKeys.show(all, false);
-      shown.getChildren().add(itsKeys);
-    }
-    StackPane veil = new StackPane(shown);
-    veil.getStyleClass().add("veil");
-    veil.setPadding(new Insets(24));
-    Optional<Node> before = Optional.ofNullable(frame.getScene().getFocusOwner());
-    under().setDisable(true);
-    // Whatever lies over the place, one key pauses what is being recorded.
-    List<KeyCommand> keys = new ArrayList<>(commands);
-    keys.add(pause());
-    veils.push(new Veil(veil, before, keys));
-    root.getChildren().add(root.getChildren().indexOf(badges), veil);
-    table.over(Optional.of(keys));
-    focus.requestFocus();
+    overlays.open(shown, focus, commands);
   }
 
-  /** What lies on top. */
-  private Node under() {
-    return veils.isEmpty() ? frame : veils.peek().node();
-  }
-
-  private void closeOverlay() {
-    if (veils.isEmpty()) {
-      return;
-    }
-    Veil closed = veils.pop();
-    root.getChildren().remove(closed.node());
+  /** The key that closed something over the place does nothing in the place. */
+  private void afterOverlay() {
     keyIsSpent = true;
-    under().setDisable(false);
-    table.over(Optional.ofNullable(veils.peek()).map(Veil::commands));
-    closed.focusBefore().ifPresent(Node::requestFocus);
     showRail();
   }
 
@@ -390,38 +345,12 @@ public final class Shell implements Desk.Keys {
     setupPath.getChildren().addAll(new GestureView(Gesture.parse("Ctrl+U"), Map.of()), path);
   }
 
-  private void show(Session.Status now) {
-    status.setText(now.text());
-    statusLine.getStyleClass().remove("status-problem");
-    if (now.isProblem()) {
-      statusLine.getStyleClass().add("status-problem");
-    }
-  }
-
-  /** What is being recorded is said wherever one is. */
-  private void showRecording() {
-    recorded.getStyleClass().removeAll("recording", "recording-paused");
-    switch (recording.state().get()) {
-      case OFF -> recorded.setText("");
-      case RECORDING -> {
-        recorded.getStyleClass().add("recording");
-        recorded.setText(
-            "\u25cf Recording %s: %,d events. F12 pauses"
-                .formatted(recording.title(), recording.count()));
-      }
-      case PAUSED -> {
-        recorded.getStyleClass().add("recording-paused");
-        recorded.setText("\u275a\u275a Recording paused. F12 goes on");
-      }
-    }
-  }
-
   private void showRail() {
     railTimer.start();
   }
 
   private void showRailNow() {
-    if (!veils.isEmpty()) {
+    if (overlays.isOpen()) {
       return; // what lies over the place shows its own keys
     }
     captured.ifPresentOrElse(
@@ -459,13 +388,19 @@ public final class Shell implements Desk.Keys {
 
   @Override
   public void close() {
-    closeOverlay();
+    overlays.close();
   }
 
   @Override
   public void drill() {
     go(drill);
     drill.begin();
+  }
+
+  @Override
+  public void weeks() {
+    go(mouse);
+    mouse.weeks();
   }
 
   @Override

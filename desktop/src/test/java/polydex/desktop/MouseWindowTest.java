@@ -24,7 +24,9 @@ import org.testfx.framework.junit5.Start;
 import polydex.mouse.Habit;
 import polydex.mouse.LogEvent;
 import polydex.mouse.Place;
+import polydex.mouse.Slips;
 import polydex.mouse.Standing;
+import polydex.route.Setup;
 
 /** Today and the mouse, by keys alone. */
 @ExtendWith(ApplicationExtension.class)
@@ -81,6 +83,12 @@ class MouseWindowTest extends InWindow {
     person.untilShown("The week from 8 March to 14 March");
     person.untilShown("For the next week");
     person.keys("Esc");
+    person.keys("F7");
+    person.untilShown("Slips a week");
+    person.keys("Alt+T");
+    person.untilShown("due, about");
+    person.until(
+        "the drill has the focus", () -> person.focusIs(n -> "by-Enter".equals(n.getId())));
     person.keys("Enter");
     person.untilShown("Every key counts now.");
     person.holdEscUntil(
@@ -294,7 +302,16 @@ class MouseWindowTest extends InWindow {
     person.until("the field", () -> person.focus() instanceof TextField);
     person.type("timeline on corvid");
     person.keys("Enter");
-    person.untilShown("Timeline on Corvid. ");
+    person.untilShown("Shown: in Timeline on Corvid. ");
+    Setup setup = session.workspace().get().setup().orElseThrow();
+    person.keys("F3");
+    person.until("the field", () -> person.focus() instanceof TextField);
+    person.type(setup.title());
+    person.keys("Enter");
+    person.untilShown("Shown: " + setup.title() + ". ");
+    List<?> slips = person.list("Slips").getItems();
+    assertThat(slips).isNotEmpty();
+    assertThat(slips).allMatch(s -> ((Slips.OfPlace) s).place().setup().equals(setup.id()));
   }
 
   @Test

@@ -49,6 +49,15 @@ public final class NumberedLines {
     return button;
   }
 
+  /** A heading whose part of the page a key leads on from. */
+  public Node heading(String title, String key, String does, Runnable act) {
+    keys.add(KeyCommand.of(key, does, act));
+    HBox box = new HBox(10, Texts.part(title), GestureView.cap(key));
+    box.setAlignment(Pos.CENTER_LEFT);
+    box.setOnMouseClicked(_ -> act.run());
+    return box;
+  }
+
   /**
    * A line that acts by the next free digit.
    *

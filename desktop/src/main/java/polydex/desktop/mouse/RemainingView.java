@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -21,11 +20,8 @@ import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.places.Desk;
 import polydex.desktop.state.Findings;
-import polydex.mouse.Habit.State;
-import polydex.mouse.Remaining.Kind;
 import polydex.mouse.Remaining.Row;
 import polydex.mouse.Walk;
-import polydex.recall.DrillItem;
 
 /** What is still done with the mouse, by what it costs, and what to do about each. */
 public final class RemainingView extends VBox {
@@ -101,7 +97,8 @@ public final class RemainingView extends VBox {
   /** The keys of this view. */
   public List<KeyCommand> commands() {
     return List.of(
-        KeyCommand.of("Enter", "Its next step", this::next),
+        KeyCommand.of(
+            "Enter", "Its next step", () -> chosen().ifPresent(r -> NextStep.take(desk, r))),
         KeyCommand.of("F2", "Keep it", () -> chosen().ifPresent(r -> choices.keepOrNot(r.place()))),
         KeyCommand.of("F3", "Show only \u2026", this::chooseWhich),
         KeyCommand.of(
@@ -219,40 +216,16 @@ public final class RemainingView extends VBox {
             columns(
                 Texts.styled(desk.action(row.place()), "row-title"),
                 Texts.styled(where(row), "quiet"),
-                state(row.state()),
+                Marks.state(row.state()),
                 Texts.styled(String.format(Locale.ROOT, "%.1f", row.usesADay()), "number"),
                 Texts.styled(Spoken.hours(row.hoursAYear()), "number"),
                 Texts.styled(Spoken.percent(line.share()), "number"),
-                marked(row.kind()),
+                Marks.kind(row.kind()),
                 byKeys(row)));
   }
 
   private String where(Row row) {
     return desk.title(row.place().environment());
-  }
-
-  /** A state with its mark. */
-  static HBox state(State state) {
-    Region dot = new Region();
-    String word = state.name().toLowerCase(Locale.ROOT);
-    dot.getStyleClass().addAll("dot", "dot-" + word);
-    HBox box = new HBox(6, dot, Texts.styled(word, "row-title"));
-    box.setAlignment(Pos.CENTER_LEFT);
-    return box;
-  }
-
-  /** A class with its mark. */
-  public static HBox marked(Kind kind) {
-    Region mark = new Region();
-    switch (kind) {
-      case LEARN -> mark.getStyleClass().addAll("dot", "dot-learning");
-      case FREE_THE_WAY -> mark.getStyleClass().add("notch");
-      case BIND, WALK -> mark.getStyleClass().addAll("dot", "dot-switching");
-      case POINTER_BY_NATURE, UNKNOWN -> mark.getStyleClass().addAll("dot", "dot-open");
-    }
-    HBox box = new HBox(6, mark, Texts.styled(Spoken.kind(kind), "row-title"));
-    box.setAlignment(Pos.CENTER_LEFT);
-    return box;
   }
 
   private Region byKeys(Row row) {
@@ -297,73 +270,16 @@ public final class RemainingView extends VBox {
                 times(row),
                 row.kept()
                     .map(why -> "Kept for the mouse: " + why + " F2 takes that back.")
-                    .orElseGet(() -> nextStep(row))));
+                    .orElseGet(() -> NextStep.sentence(row))));
   }
 
   private static String times(Row row) {
-    return String.format(
-        Locale.ROOT,
-        "%s%.1f s with the mouse%s.",
-        row.pointerMeasured() ? "" : "about ",
-        row.pointerSeconds(),
-        row.keysSeconds()
-                .map(
-                    k ->
-                        String.format(
-                            Locale.ROOT,
-                            ", %s%.1f s by keys",
-                            row.keysMeasured() ? "" : "about ",
-                            k))
-                .orElse("")
-            + (row.pointerMeasured() ? " (measured)" : " (estimated)"));
+    String keys =
+        row.keysSeconds().map(k -> ", " + seconds(k, row.keysMeasured()) + " by keys").orElse("");
+    return seconds(row.pointerSeconds(), row.pointerMeasured()) + " with the mouse" + keys + ".";
   }
 
-  private static String nextStep(Row row) {
-    return switch (row.kind()) {
-      case LEARN ->
-          "Enter marks it for the next drill%s."
-              .formatted(
-                  row.paybackDays()
-                      .map(
-                          d ->
-                              d < 1
-                                  ? ", which pays back within a day"
-                                  : String.format(
-                                      Locale.ROOT, ", which pays back in %.0f working days", d))
-                      .orElse(""));
-      case FREE_THE_WAY -> "A conflict stops its gesture; Enter shows where.";
-      case BIND -> "It can be given a gesture; Enter wishes for one that is free.";
-      case WALK -> row.walk().map(Spoken::walk).orElse("") + " Enter shows it key by key.";
-      case POINTER_BY_NATURE -> "It is about a place on the screen; Enter keeps it, with a reason.";
-      case UNKNOWN -> "No keymap of this setup knows it; Enter explains it.";
-    };
-  }
-
-  /** Does what is to be done next about the chosen one. */
-  private void next() {
-    chosen().ifPresent(r -> next(desk, choices, r));
-  }
-
-  /** Does what is to be done next about an action. */
-  public static void next(Desk desk, Row row) {
-    next(desk, new Choices(desk), row);
-  }
-
-  private static void next(Desk desk, Choices choices, Row row) {
-    switch (row.kind()) {
-      case LEARN ->
-          desk.drills()
-              .mark(Set.of(new DrillItem(row.environment().orElseThrow(), row.place().action())));
-      case FREE_THE_WAY -> {
-        if (!desk.session().workspace().get().current().equals(Optional.of(row.place().setup()))) {
-          desk.session().choose(row.place().setup());
-        }
-        desk.keys().follow(row.gesture().orElseThrow());
-      }
-      case BIND -> choices.wish(row.place());
-      case WALK -> row.walk().ifPresent(w -> WalkView.open(desk, row, w));
-      case POINTER_BY_NATURE -> choices.keepOrNot(row.place());
-      case UNKNOWN -> new NamesView(desk).open();
-    }
+  private static String seconds(double seconds, boolean measured) {
+    return String.format(Locale.ROOT, measured ? "%.1f s measured" : "about %.1f s", seconds);
   }
 }

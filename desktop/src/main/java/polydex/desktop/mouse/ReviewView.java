@@ -89,7 +89,7 @@ public final class ReviewView {
                             .ifPresent(
                                 r -> {
                                   desk.keys().close();
-                                  RemainingView.next(desk, r);
+                                  NextStep.take(desk, r);
                                 }))));
   }
 
@@ -144,6 +144,6 @@ public final class ReviewView {
             Lists.growing(Texts.styled(desk.action(row.place()), "row-title")),
             Lists.column(Texts.styled(desk.place(row.place().environment()), "quiet"), 14),
             Lists.number(Spoken.hours(row.hoursAYear()) + " a year", 9.5),
-            Lists.column(RemainingView.marked(row.kind()), 9));
+            Lists.column(Marks.kind(row.kind()), 9));
   }
 }

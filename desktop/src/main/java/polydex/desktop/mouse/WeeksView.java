@@ -24,8 +24,8 @@ import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.places.Desk;
 import polydex.desktop.state.Findings;
 import polydex.effort.TheilSen;
-import polydex.mouse.Place;
 import polydex.mouse.Slips;
+import polydex.mouse.Standing;
 import polydex.mouse.Weeks;
 import polydex.mouse.Weeks.Week;
 
@@ -46,7 +46,7 @@ public final class WeeksView extends VBox {
   private final Label slipsHead = Texts.words("");
   private final ListView<Slips.OfPlace> slips;
   private Optional<Findings> found = Optional.empty();
-  private Optional<String> environment = Optional.empty();
+  private PlaceFilter only = PlaceFilter.EVERYWHERE;
 
   /** An empty view. */
   public WeeksView(Desk desk) {
@@ -75,7 +75,7 @@ public final class WeeksView extends VBox {
   /** The keys of this view. */
   public List<KeyCommand> commands() {
     return List.of(
-        KeyCommand.of("F3", "Show only \u2026", this::chooseEnvironment),
+        KeyCommand.of("F3", "Show only \u2026", this::chooseWhich),
         KeyCommand.of("Enter", "Its next step", this::next));
   }
 
@@ -87,69 +87,58 @@ public final class WeeksView extends VBox {
                     .flatMap(f -> f.rows().stream())
                     .filter(r -> r.place().equals(s.place()))
                     .findFirst())
-        .ifPresent(r -> RemainingView.next(desk, r));
+        .ifPresent(r -> NextStep.take(desk, r));
   }
 
-  private void chooseEnvironment() {
-    List<Optional<String>> all = new ArrayList<>();
-    all.add(Optional.empty());
-    found.stream()
-        .flatMap(f -> f.rows().stream())
-        .map(r -> r.place().environment())
-        .distinct()
-        .sorted()
-        .forEach(e -> all.add(Optional.of(e)));
+  private void chooseWhich() {
     desk.choose(
-        "Weeks of",
-        all,
-        e -> e.map(desk::place).orElse("Everything"),
+        "Show only",
+        PlaceFilter.choices(desk, found.map(Findings::rows).orElse(List.of())),
+        PlaceFilter::title,
         chosen -> {
-          environment = chosen;
+          only = chosen;
           found.ifPresent(this::show);
         });
-  }
-
-  private boolean isShown(Place place) {
-    return environment.isEmpty() || environment.get().equals(place.environment());
   }
 
   /** Shows what was found out. */
   public void show(Findings findings) {
     found = Optional.of(findings);
+    boolean all = only.equals(PlaceFilter.EVERYWHERE);
+    LocalDate today = desk.session().today();
+    Standing standing = findings.standing();
     Weeks weeks =
-        environment.isEmpty()
-            ? findings.weeks()
-            : Weeks.of(findings.standing(), findings.rows(), this::isShown, desk.session().today());
-    charts(weeks, findings);
-    String words = words(weeks);
-    trend.setText(environment.map(e -> desk.place(e) + ". ").orElse("") + words);
+        all ? findings.weeks() : Weeks.of(standing, findings.rows(), only.places(), today);
+    Slips made = all ? findings.slips() : Slips.of(standing, only.places(), today);
+    charts(weeks, made);
+    trend.setText((all ? "" : "Shown: " + only.title() + ". ") + words(weeks));
     drills.setText(
         drills(findings)
             + " %s of what was logged was recognised."
-                .formatted(Spoken.percent(findings.standing().recognisedShare())));
-    List<Slips.OfPlace> some =
-        findings.slips().places().stream().filter(s -> isShown(s.place())).toList();
+                .formatted(Spoken.percent(standing.recognisedShare())));
     slipsHead.setText(
         "Slips of the last four weeks: %,d, of %,d gestures that are known or being learned%s"
             .formatted(
-                some.stream().mapToInt(Slips.OfPlace::lately).sum(),
-                some.size(),
-                environment.isPresent() ? "" : where(findings.slips())));
+                made.places().stream().mapToInt(Slips.OfPlace::lately).sum(),
+                made.places().size(),
+                where(made)));
     int at = Math.max(0, slips.getSelectionModel().getSelectedIndex());
-    slips.getItems().setAll(some);
-    slips.getSelectionModel().select(Math.min(at, some.size() - 1));
+    slips.getItems().setAll(made.places());
+    slips.getSelectionModel().select(Math.min(at, made.places().size() - 1));
   }
 
-  /** The applications in which most slips were made. */
-  private String where(Slips all) {
-    return all.byEnvironment().entrySet().stream()
-        .sorted(Map.Entry.<String, Integer>comparingByValue().reversed())
-        .limit(MOST_NAMED)
-        .map(e -> "%s %,d".formatted(desk.title(e.getKey()), e.getValue()))
-        .collect(Collectors.joining(", ", "; most in ", ""));
+  /** The applications in which most slips were made, where there are several. */
+  private String where(Slips made) {
+    return made.byEnvironment().size() < 2
+        ? ""
+        : made.byEnvironment().entrySet().stream()
+            .sorted(Map.Entry.<String, Integer>comparingByValue().reversed())
+            .limit(MOST_NAMED)
+            .map(e -> "%s %,d".formatted(desk.title(e.getKey()), e.getValue()))
+            .collect(Collectors.joining(", ", "; most in ", ""));
   }
 
-  private void charts(Weeks weeks, Findings findings) {
+  private void charts(Weeks weeks, Slips made) {
     charts.getChildren().clear();
     boolean narrow = desk.narrow().get();
     columns(narrow ? COLUMNS - 1 : COLUMNS);
@@ -199,10 +188,10 @@ public final class WeeksView extends VBox {
         1);
     List<Point> byHour = new ArrayList<>();
     for (int h = FIRST_HOUR; h < HOURS; h++) {
-      byHour.add(new Point(h, findings.slips().byHour().get(h)));
+      byHour.add(new Point(h, made.byHour().get(h)));
     }
     Plot slipHours =
-        new Plot("Slips by the hour of the day", "").whole().bars("", "plot-due-bar", byHour);
+        new Plot("All slips by the hour of the day", "").whole().bars("", "plot-due-bar", byHour);
     slipHours.setPrefHeight(CHART_HEIGHT);
     slipHours.setMinHeight(LEAST_HEIGHT);
     charts.add(slipHours, 2, 1);

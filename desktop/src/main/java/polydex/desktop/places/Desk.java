@@ -89,6 +89,9 @@ public record Desk(
     /** Begins a drill. */
     void drill();
 
+    /** Shows how it went with the mouse, week by week. */
+    void weeks();
+
     /** Goes to the place with this letter. */
     void go(char letter);
 

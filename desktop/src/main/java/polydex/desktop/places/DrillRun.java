@@ -29,6 +29,7 @@ import polydex.recall.Answer.Kind;
 import polydex.recall.Answer.Verdict;
 import polydex.recall.AnswerCheck;
 import polydex.recall.DrillItem;
+import polydex.recall.DrillQueue;
 import polydex.recall.ItemState;
 import polydex.recall.Pace;
 import polydex.recall.Prompt;
@@ -53,11 +54,6 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
   private static final double SPRINT_LIMIT = 4;
 
   private static final double SPRINT_SECONDS = 4;
-  private static final int COMES_AGAIN_AFTER = 4;
-
-  /** Who misses something so often in a row will not learn it by once more today. */
-  private static final int AGAIN_AT_MOST = 2;
-
   private static final double NANOS = 1e9;
 
   private enum Stage {
@@ -71,15 +67,13 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
   private final Runnable left;
   private final HBox caps = new HBox(8);
   private final VBox help = new VBox(6);
-  private final List<Question> queue = new ArrayList<>();
   private final List<Answer> answers = new ArrayList<>();
   private final Map<DrillItem, ItemState> before = new HashMap<>();
-  private final Map<DrillItem, Integer> again = new HashMap<>();
   private final PauseTransition goOn = new PauseTransition();
   private final PauseTransition limit = new PauseTransition();
   private final OnceShown painted = new OnceShown(() -> shownAt = System.nanoTime());
   private Stage stage = Stage.IDLE;
-  private int at;
+  private DrillQueue queue = new DrillQueue(List.of());
   private int hints;
   private boolean interrupted;
   private long shownAt;
@@ -111,18 +105,15 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
 
   /** Begins with these questions; those of a drill before are forgotten, its answers are kept. */
   void begin(List<Question> questions, Analysis found) {
-    queue.clear();
-    queue.addAll(questions);
+    queue = new DrillQueue(questions);
     answers.clear();
     before.clear();
-    again.clear();
     questions.forEach(
         q ->
             desk.session()
                 .progress()
                 .state(q.prompt().item())
                 .ifPresent(s -> before.put(q.prompt().item(), s)));
-    at = 0;
     pace = desk.session().progress().history().pace();
     use(found);
     ask();
@@ -138,26 +129,20 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
 
   /** How many prompts wait to be asked. */
   int left() {
-    return stage == Stage.IDLE ? queue.size() - at : 0;
+    return stage == Stage.IDLE ? queue.left() : 0;
   }
 
   /** Goes on where it was left; what can no longer be asked in the setup is passed over. */
   void goOn(Analysis found) {
     use(found);
-    queue
-        .subList(at, queue.size())
-        .removeIf(q -> found.material().prompt(q.prompt().item()).isEmpty());
-    if (at < queue.size()) {
-      ask();
-    } else {
-      finish();
-    }
+    queue.keepOnly(item -> found.material().prompt(item).isPresent());
+    askOrFinish();
   }
 
   /** Leaves it as it stands. */
   void pause() {
     if (stage == Stage.ANSWERED) {
-      at++;
+      queue.next();
     }
     stop();
   }
@@ -194,7 +179,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
   }
 
   private Question question() {
-    return queue.get(at);
+    return queue.current();
   }
 
   private Prompt prompt() {
@@ -233,7 +218,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
   private void askToDoIt() {
     caps.getStyleClass().setAll("big", desk.caps(prompt().item().environment()));
     caps.getChildren().setAll(GestureView.emptyCap());
-    List<Node> nodes = new ArrayList<>(say().top(queue, at));
+    List<Node> nodes = new ArrayList<>(say().top(queue));
     nodes.add(caps);
     Prompt prompt = prompt();
     if (prompt.gestures().stream().anyMatch(Gesture::usesPointer)) {
@@ -282,7 +267,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
             (action, _) -> said(action));
     choices.list().getStyleClass().add("five-rows");
     choices.setMaxWidth(560);
-    List<Node> nodes = new ArrayList<>(say().top(queue, at));
+    List<Node> nodes = new ArrayList<>(say().top(queue));
     nodes.add(caps);
     nodes.add(choices);
     getChildren().setAll(nodes);
@@ -416,23 +401,11 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
       goOn.setDuration(quick && question.kind() != Kind.CONTRAST ? GO_ON : SEE_RIGHT);
       goOn.playFromStart();
     }
-    if (!verdict.isRight() && question.kind() == Kind.DO) {
-      comesAgain(prompt);
+    if (!verdict.isRight()) {
+      queue.missed();
     }
     desk.keys().release();
     desk.session().answer(answer);
-  }
-
-  /** A little later, but not in the middle of what belongs together. */
-  private void comesAgain(Prompt prompt) {
-    if (again.merge(prompt.item(), 1, Integer::sum) > AGAIN_AT_MOST) {
-      return;
-    }
-    int place = Math.min(queue.size(), at + COMES_AGAIN_AFTER);
-    while (place < queue.size() && queue.get(place).part() > 1) {
-      place++;
-    }
-    queue.add(place, new Question(Kind.DO, prompt, 1, 1, false, List.of()));
   }
 
   /**
@@ -462,11 +435,15 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
     if (stage != Stage.ANSWERED) {
       return;
     }
-    at++;
-    if (at < queue.size()) {
-      ask();
-    } else {
+    queue.next();
+    askOrFinish();
+  }
+
+  private void askOrFinish() {
+    if (queue.isAtItsEnd()) {
       finish();
+    } else {
+      ask();
     }
   }
 

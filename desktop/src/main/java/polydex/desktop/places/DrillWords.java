@@ -16,6 +16,7 @@ import polydex.keys.Modifier;
 import polydex.recall.Answer;
 import polydex.recall.Answer.Kind;
 import polydex.recall.Answer.Verdict;
+import polydex.recall.DrillQueue;
 import polydex.recall.Prompt;
 import polydex.recall.Question;
 
@@ -27,11 +28,11 @@ import polydex.recall.Question;
 record DrillWords(Desk desk, Analysis found) {
 
   /** Where in the drill one is, in which environment, and what is asked. */
-  List<Node> top(List<Question> queue, int at) {
-    Question question = queue.get(at);
+  List<Node> top(DrillQueue queue) {
+    Question question = queue.current();
     Prompt prompt = question.prompt();
     List<Node> nodes = new ArrayList<>();
-    nodes.add(counted(queue, at));
+    nodes.add(counted(queue));
     nodes.add(where(prompt));
     nodes.add(
         title(
@@ -40,7 +41,7 @@ record DrillWords(Desk desk, Analysis found) {
                 : desk.action(prompt.item().action())
                     + (prompt.member().isEmpty() ? "" : ": " + prompt.member())));
     if (question.kind() == Kind.CHAIN) {
-      nodes.add(Texts.quiet(restOfChain(queue, at)));
+      nodes.add(Texts.quiet(restOfChain(queue)));
     }
     return nodes;
   }
@@ -52,18 +53,14 @@ record DrillWords(Desk desk, Analysis found) {
     return title;
   }
 
-  private String restOfChain(List<Question> queue, int at) {
-    Question question = queue.get(at);
-    int end = Math.min(queue.size(), at - question.part() + 1 + question.parts());
+  private String restOfChain(DrillQueue queue) {
     List<String> rest =
-        queue.subList(at + 1, end).stream()
-            .map(q -> desk.action(q.prompt().item().action()))
-            .toList();
+        queue.restOfTask().stream().map(q -> desk.action(q.prompt().item().action())).toList();
     return rest.isEmpty() ? "The last of the task." : "Then: " + String.join(", then ", rest) + ".";
   }
 
-  private static Node counted(List<Question> queue, int at) {
-    Question q = queue.get(at);
+  private static Node counted(DrillQueue queue) {
+    Question q = queue.current();
     String kind =
         switch (q.kind()) {
           case DO -> q.isNew() ? ", new" : "";
@@ -72,7 +69,7 @@ record DrillWords(Desk desk, Analysis found) {
           case CONTRAST -> ", side by side";
           case SPRINT -> ", sprint";
         };
-    return Texts.styled("%d of %d%s".formatted(at + 1, queue.size(), kind), "quiet");
+    return Texts.styled("%d of %d%s".formatted(queue.number(), queue.size(), kind), "quiet");
   }
 
   private Node where(Prompt prompt) {

@@ -136,6 +136,11 @@ public final class MousePlace implements Place {
                 act, () -> desk.session().say("Still looking at the log; ask again in a moment."));
   }
 
+  /** Turns to the weeks, whatever was shown before. */
+  public void weeks() {
+    turn(weeks);
+  }
+
   private void turn(Node view) {
     root.getChildren().set(1, view);
     desk.keys().changed();

@@ -28,12 +28,12 @@ import polydex.desktop.controls.Plot;
 import polydex.desktop.controls.Plot.Point;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
+import polydex.desktop.mouse.Marks;
 import polydex.desktop.mouse.NamesView;
-import polydex.desktop.mouse.RemainingView;
+import polydex.desktop.mouse.NextStep;
 import polydex.desktop.mouse.ReviewView;
 import polydex.desktop.mouse.Spoken;
 import polydex.desktop.state.Findings;
-import polydex.mouse.Remaining.Kind;
 import polydex.mouse.Remaining.Row;
 import polydex.mouse.Standing;
 import polydex.mouse.Weeks.Week;
@@ -150,8 +150,8 @@ public final class TodayPlace implements Place {
       first = Optional.of(start.getChildren().get(1));
     } else {
       Optional<Findings> found = desk.auditor().found().get();
-      VBox left = new VBox(14, due(page), learn(page), trend(found));
-      VBox right = new VBox(14, mouse(page, found), way(page), yesterday(found));
+      VBox left = new VBox(14, due(page), learn(page), trend(page, found));
+      VBox right = new VBox(14, mouse(page, found), way(page), yesterday(page, found));
       if (desk.narrow().get()) {
         root.getChildren().addAll(left, right);
       } else {
@@ -254,15 +254,15 @@ public final class TodayPlace implements Place {
           .add(
               page.line(
                   desk.action(row.place()),
-                  RemainingView.marked(row.kind()),
+                  Marks.kind(row.kind()),
                   String.format(
                       Locale.ROOT,
                       "%s a year: %s, %.1f times a day. %s",
                       Spoken.hours(row.hoursAYear()),
                       desk.place(row.place().environment()),
                       row.usesADay(),
-                      step(row.kind())),
-                  () -> RemainingView.next(desk, row)));
+                      NextStep.brief(row.kind())),
+                  () -> NextStep.take(desk, row)));
     }
     if (rows.isEmpty()) {
       box.getChildren()
@@ -272,17 +272,6 @@ public final class TodayPlace implements Place {
                       + " was."));
     }
     return box;
-  }
-
-  private static String step(Kind kind) {
-    return switch (kind) {
-      case LEARN -> "Marks it for the next drill.";
-      case FREE_THE_WAY -> "Shows what stops its gesture.";
-      case BIND -> "Finds a gesture that is free.";
-      case WALK -> "Shows the way by keys.";
-      case POINTER_BY_NATURE -> "Keeps it, with a reason.";
-      case UNKNOWN -> "Explains it.";
-    };
   }
 
   private VBox way(NumberedLines page) {
@@ -309,10 +298,13 @@ public final class TodayPlace implements Place {
     return box;
   }
 
-  private Node trend(Optional<Findings> found) {
+  private Node trend(NumberedLines page, Optional<Findings> found) {
+    VBox box =
+        new VBox(4, page.heading("Week by week", "F7", "Weeks of the mouse", desk.keys()::weeks));
     List<Week> weeks = found.map(f -> f.weeks().weeks()).orElse(List.of());
     if (weeks.size() < 2) {
-      return Texts.quiet("With two weeks of log a trend stands here.");
+      box.getChildren().add(Texts.quiet("With two weeks of log a trend stands here."));
+      return box;
     }
     List<Point> points = new ArrayList<>();
     for (int i = 0; i < weeks.size(); i++) {
@@ -321,7 +313,7 @@ public final class TodayPlace implements Place {
       }
     }
     Plot plot =
-        new Plot("Hours a year by mouse, week by week", "")
+        new Plot("Hours a year by mouse", "")
             .whole()
             .xTicks(n -> n == Math.rint(n) ? "week %.0f".formatted(n + 1) : "")
             .line("", "plot-pointer", points);
@@ -331,10 +323,11 @@ public final class TodayPlace implements Place {
             .flatMap(f -> f.weeks().hoursTrend())
             .map(t -> Spoken.trend(t, "hours a year", " h"))
             .orElse("");
-    return new VBox(4, plot, Texts.quiet(words));
+    box.getChildren().addAll(plot, Texts.quiet(words));
+    return box;
   }
 
-  private Node yesterday(Optional<Findings> found) {
+  private Node yesterday(NumberedLines page, Optional<Findings> found) {
     LocalDate today = desk.session().today();
     List<Standing.Day> days = found.map(f -> f.standing().days()).orElse(List.of());
     Optional<LocalDate> last =
@@ -342,15 +335,23 @@ public final class TodayPlace implements Place {
             .map(Standing.Day::date)
             .filter(d -> d.isBefore(today))
             .reduce((_, next) -> next);
-    VBox box = new VBox(4, Texts.part("The working day before"));
     if (last.isEmpty()) {
-      box.getChildren().add(Texts.quiet("Nothing was noted before today."));
-      return box;
+      return new VBox(
+          4, Texts.part("The working day before"), Texts.quiet("Nothing was noted before today."));
     }
+    Findings log = found.orElseThrow();
+    VBox box =
+        new VBox(
+            4,
+            page.heading(
+                "The working day before",
+                "F8",
+                "The week in review",
+                () -> new ReviewView(desk, log).open()));
     LocalDate day = last.get();
     int keys = 0;
     int pointer = 0;
-    for (Standing.Entry e : found.orElseThrow().standing().entries()) {
+    for (Standing.Entry e : log.standing().entries()) {
       Standing.DayUses uses = e.between(day, day.plusDays(1));
       keys += uses.keys();
       pointer += uses.pointer();
@@ -373,7 +374,6 @@ public final class TodayPlace implements Place {
   }
 
   private void more(NumberedLines page, Findings found) {
-    page.add(KeyCommand.of("F8", "The week in review", () -> new ReviewView(desk, found).open()));
     if (!found.standing().unknown().isEmpty()) {
       page.add(
           KeyCommand.of(

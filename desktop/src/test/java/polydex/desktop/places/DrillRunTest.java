@@ -107,6 +107,9 @@ class DrillRunTest implements Desk.Keys {
   public void drill() {}
 
   @Override
+  public void weeks() {}
+
+  @Override
   public void go(char letter) {}
 
   @Override

@@ -1,0 +1,136 @@
+package polydex.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static polydex.cli.Ran.run;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import polydex.files.store.Store;
+
+class ImportCommandTest {
+  @TempDir Path folder;
+
+  private String list(String text) throws Exception {
+    return Files.writeString(folder.resolve("list.csv"), text).toString();
+  }
+
+  @Test
+  void aListIsBroughtIntoANewFileOnceAndKnownTheSecondTime() throws Exception {
+    Path file = folder.resolve("mine.polydex");
+    String list =
+        list("Application;Context;Action;Gesture\nEditor;;Save;Ctrl+S\nEditor;;Save;Ctrl+\n");
+    Ran first = run("import", list, "--file", file.toString());
+    assertThat(first.code()).isEqualTo(Main.NO);
+    assertThat(first.out()).contains("1 taken", "1 refused", "line 3", "Column 6");
+    JsonNode second = run("import", list, "--file", file.toString(), "--json").json();
+    assertThat(second.get("known").size()).isEqualTo(1);
+    assertThat(second.get("written").asBoolean()).isTrue();
+    assertThat(run("find", "save", "--file", file.toString()).out()).contains("Editor", "Ctrl+S");
+    assertThat(run("trace", "Ctrl+S", "-f", file.toString(), "-s", "To try Editor").out())
+        .contains("Editor does “Save”.");
+    assertThat(run("conflicts", "-f", file.toString()).out()).contains("no conflicts");
+  }
+
+  @Test
+  void aDryRunAndTheDemoAreNotWritten() throws Exception {
+    String list = list("application,action,gesture\nCue editor,Dim the lights,F12\n");
+    Ran demo = run("import", list, "--demo");
+    assertThat(demo.code()).isEqualTo(Main.DONE);
+    assertThat(demo.out()).contains("1 would be taken");
+    Path file = folder.resolve("mine.polydex");
+    run("import", list, "--file", file.toString());
+    String more = list("application,action,gesture\nCue editor,Raise the lights,F11\n");
+    run("import", more, "--dry-run", "--file", file.toString());
+    assertThat(run("find", "raise", "--file", file.toString()).code()).isEqualTo(Main.NO);
+  }
+
+  @Test
+  void aRefusedListLeavesTheFileAsItWas() throws Exception {
+    Path file = folder.resolve("mine.polydex");
+    run("import", list("application,action,gesture\nEditor,Save,F2\n"), "-f", file.toString());
+    byte[] before = Files.readAllBytes(file);
+    Ran refused =
+        run(
+            "import",
+            list("application,action,gesture\n\"Editor,Save,F2\n"),
+            "-f",
+            file.toString());
+    assertThat(refused.code()).isEqualTo(Main.FILE);
+    assertThat(refused.err()).contains("Nothing was taken");
+    assertThat(Files.readAllBytes(file)).isEqualTo(before);
+  }
+
+  @Test
+  void filesThatCanNotBeUsedAreSaid() throws Exception {
+    assertThat(run("find", "x", "-f", folder.resolve("none").toString()).code())
+        .isEqualTo(Main.FILE);
+    Path file = folder.resolve("mine.polydex");
+    try (Store store = Store.open(file)) {
+      Ran locked = run("find", "x", "-f", store.file().toString());
+      assertThat(locked.code()).isEqualTo(Main.FILE);
+      assertThat(locked.err()).contains("open in another running program");
+    }
+  }
+
+  @Test
+  void aKeymapIsWrittenOutChangedByHandAndBroughtInAgain() throws Exception {
+    String file = folder.resolve("my.polydex").toString();
+    Ran written = run("keymap", "star-table-alder", "--demo");
+    assertThat(written.code()).isEqualTo(Main.DONE);
+    String changed =
+        written.out().replaceFirst("\"bindings\" : \\[", "\"mine\" : [ 7 ],\n  \"bindings\" : [");
+    Path keymap = Files.writeString(folder.resolve("keymap.json"), changed);
+    Ran imported = run("import", keymap.toString(), "--file", file);
+    assertThat(imported.out()).contains("The keymap of “Star table”");
+    Ran again = run("keymap", "star-table-alder", "--file", file);
+    assertThat(new ObjectMapper().readTree(again.out()).toString())
+        .isEqualTo(new ObjectMapper().readTree(changed).toString());
+    Path broken = Files.writeString(folder.resolve("b.json"), changed.replace("SWALLOW", "CHEW"));
+    Ran refused = run("import", broken.toString(), "--file", file);
+    assertThat(refused.code()).isEqualTo(Main.FILE);
+    assertThat(refused.err()).contains("b.json, line ", "/environment/whenBroken");
+  }
+
+  @Test
+  void listsOfOtherFormsAreBroughtInWithAMappingAndRemembered() throws Exception {
+    String file = folder.resolve("my.polydex").toString();
+    Path json =
+        Files.writeString(
+            folder.resolve("keys.json"),
+            "[{\"key\": \"ctrl+k ctrl+s\", \"command\": \"Save everything\"}, {\"key\": \"nope\", \"command\": \"x\"}]");
+    Ran unknown = run("import", json.toString(), "--file", file);
+    assertThat(unknown.code()).isEqualTo(Main.FILE);
+    assertThat(unknown.err()).contains("“platform” or “application”");
+    String[] said = {
+      "import",
+      json.toString(),
+      "--file",
+      file,
+      "--application",
+      "Prop list",
+      "--columns",
+      "action=command,gesture=key",
+      "--json"
+    };
+    Ran ran = run(said);
+    assertThat(ran.code()).isEqualTo(Main.NO);
+    assertThat(ran.json().get("taken").get(0).get("text").asText())
+        .isEqualTo("Save everything: Ctrl+K Ctrl+S");
+    assertThat(ran.json().get("refused").get(0).get("line").asInt()).isEqualTo(1);
+    Files.writeString(json, "[{\"key\": \"ctrl+k s\", \"command\": \"Save everything\"}]");
+    Ran newer =
+        run("import", json.toString(), "--file", file, "--application", "Prop list", "--json");
+    assertThat(newer.json().get("changed").get(0).get("before").asText())
+        .isEqualTo("Ctrl+K Ctrl+S");
+    Ran installed = run("layout", "--installed");
+    assertThat(installed.code()).isIn(Main.DONE, Main.FILE);
+    Ran layout = run("layout", "us-intl", "--json", "--id", "mine");
+    Path mine = Files.writeString(folder.resolve("mine.json"), layout.out());
+    assertThat(run("import", mine.toString(), "--file", file).out()).contains("48 keys");
+    assertThat(run("layout", "mine", "--file", file).out()).contains("dead ´");
+  }
+}

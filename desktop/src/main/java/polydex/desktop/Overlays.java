@@ -1,0 +1,100 @@
+package polydex.desktop;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Insets;
+import javafx.scene.Node;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import polydex.desktop.controls.KeyRail;
+import polydex.desktop.keys.KeyCommand;
+import polydex.desktop.keys.KeyTable;
+
+/**
+ * What lies over the frame, one thing over the other: only the topmost has the focus and the keys,
+ * and shows them; closed, it gives the focus back to what had it.
+ */
+final class Overlays {
+  private record Veil(StackPane node, Optional<Node> focusBefore, List<KeyCommand> commands) {}
+
+  private final Node frame;
+  private final KeyTable table;
+  private final KeyCommand always;
+  private final Runnable afterClosing;
+  private final StackPane node = new StackPane();
+  private final Deque<Veil> veils = new ArrayDeque<>();
+
+  /**
+   * With nothing open.
+   *
+   * @param frame what lies below
+   * @param table knows whose keys work
+   * @param always works in each of them
+   * @param afterClosing is run when one was closed
+   */
+  Overlays(Node frame, KeyTable table, KeyCommand always, Runnable afterClosing) {
+    this.frame = frame;
+    this.table = table;
+    this.always = always;
+    this.afterClosing = afterClosing;
+    // Where nothing is open, the pointer reaches the frame.
+    node.setPickOnBounds(false);
+  }
+
+  /** All of them. */
+  Node node() {
+    return node;
+  }
+
+  boolean isOpen() {
+    return !veils.isEmpty();
+  }
+
+  /**
+   * Opens one over what is there.
+   *
+   * @param focus in it
+   * @param commands its own keys; with none it says itself what works
+   */
+  void open(VBox shown, Node focus, List<KeyCommand> commands) {
+    if (!commands.isEmpty()) {
+      List<KeyCommand> all = new ArrayList<>(commands);
+      all.add(KeyCommand.of("Esc", "Close", this::close));
+      KeyRail rail = new KeyRail();
+      rail.show(all, false);
+      shown.getChildren().add(rail);
+    }
+    StackPane veil = new StackPane(shown);
+    veil.getStyleClass().add("veil");
+    veil.setPadding(new Insets(24));
+    Optional<Node> before = Optional.ofNullable(frame.getScene().getFocusOwner());
+    under().setDisable(true);
+    List<KeyCommand> keys = new ArrayList<>(commands);
+    keys.add(always);
+    veils.push(new Veil(veil, before, keys));
+    node.getChildren().add(veil);
+    table.over(Optional.of(keys));
+    focus.requestFocus();
+  }
+
+  /** Closes the topmost, if one is open. */
+  void close() {
+    if (veils.isEmpty()) {
+      return;
+    }
+    Veil closed = veils.pop();
+    node.getChildren().remove(closed.node());
+    under().setDisable(false);
+    table.over(Optional.ofNullable(veils.peek()).map(Veil::commands));
+    closed.focusBefore().ifPresent(Node::requestFocus);
+    afterClosing.run();
+  }
+
+  /** What lies on top. */
+  private Node under() {
+    return veils.isEmpty() ? frame : veils.peek().node();
+  }
+}

@@ -1,0 +1,56 @@
+package polydex.desktop.mouse;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Predicate;
+import polydex.desktop.places.Desk;
+import polydex.mouse.Place;
+import polydex.mouse.Remaining.Row;
+import polydex.route.Setup;
+
+/**
+ * Which places are shown.
+ *
+ * @param title what it is called, as it stands after a colon
+ * @param places whether one is shown
+ */
+record PlaceFilter(String title, Predicate<Place> places) {
+  static final PlaceFilter EVERYWHERE = new PlaceFilter("all setups", _ -> true);
+
+  /** Everywhere, by setup, by machine, and by the applications and platforms of these rows. */
+  static List<PlaceFilter> choices(Desk desk, List<Row> rows) {
+    List<PlaceFilter> all = new ArrayList<>();
+    all.add(EVERYWHERE);
+    Map<String, Setup> setups = desk.session().workspace().get().setups();
+    Map<String, PlaceFilter> machines = new LinkedHashMap<>();
+    for (Setup s : setups.values()) {
+      all.add(new PlaceFilter(s.title(), p -> p.setup().equals(s.id())));
+      machines.putIfAbsent(machine(s), onMachine(setups, machine(s)));
+    }
+    all.addAll(machines.values());
+    rows.stream()
+        .map(r -> r.place().environment())
+        .distinct()
+        .sorted()
+        .forEach(
+            e -> all.add(new PlaceFilter("in " + desk.place(e), p -> p.environment().equals(e))));
+    return all;
+  }
+
+  private static String machine(Setup setup) {
+    return setup.innermost().title();
+  }
+
+  private static PlaceFilter onMachine(Map<String, Setup> setups, String machine) {
+    return new PlaceFilter(
+        "on the " + machine.toLowerCase(Locale.ROOT),
+        p ->
+            Optional.ofNullable(setups.get(p.setup()))
+                .filter(s -> machine(s).equals(machine))
+                .isPresent());
+  }
+}
