@@ -10,9 +10,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
@@ -110,6 +112,26 @@ class MouseWindowTest extends InWindow {
     person.untilShown("Marked for drills: ");
     person.until("made again", () -> before.getScene() == null);
     person.until("where it was", () -> person.focusIs(n -> "by-2".equals(n.getId())));
+  }
+
+  @Test
+  void withLargeLettersTheReviewIsScrolledAndNothingOfItIsCutOff() {
+    person.untilShown("Dearest with the mouse");
+    for (int i = 0; i < 5; i++) {
+      person.keys("Ctrl+=");
+    }
+    person.untilShown("Text at 150 %.");
+    person.keys("F8");
+    person.untilShown("The week from 8 March to 14 March");
+    Node shown = stage.getScene().getRoot().lookup(".wide-overlay");
+    ScrollPane words = (ScrollPane) shown.lookup(".scroll-pane");
+    Bounds place = shown.localToScene(shown.getLayoutBounds());
+    assertThat(place.getMinY()).isGreaterThanOrEqualTo(0);
+    assertThat(place.getMaxY()).isLessThanOrEqualTo(stage.getScene().getHeight());
+    person.keys("PageDown");
+    person.until("read on", () -> words.getVvalue() > 0);
+    person.keys("PageUp");
+    person.until("read back", () -> words.getVvalue() == 0);
   }
 
   private Optional<String> numbered(String digit) {

@@ -39,6 +39,7 @@ public final class Plot extends Region {
   private static final double RIGHT_LINES = 5.2;
   private static final double LITTLE = 1.3;
   private static final int TICKS = 4;
+  private static final double LINES_A_TICK = 1.4;
 
   private final String title;
   private final String xUnit;
@@ -159,7 +160,9 @@ public final class Plot extends Region {
         series.stream().anyMatch(s -> !s.label().isEmpty() && s.form() != Form.UPRIGHT);
     right = (labels ? RIGHT_LINES : LITTLE) * line;
     bottom = (xUnit.isEmpty() ? LITTLE : 1 + LITTLE) * line;
-    double step = step(highest / TICKS);
+    // A low picture has fewer numbers at its side, so that they stand apart.
+    int room = (int) ((getHeight() - bottom - top) / (LINES_A_TICK * line));
+    double step = step(highest / Math.clamp(room, 1, TICKS));
     Scale scale =
         new Scale(least, Math.max(most, least + 1e-9), step * Math.ceil(highest / step - 1e-9));
     axes(scale, step);

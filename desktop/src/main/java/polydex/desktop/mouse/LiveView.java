@@ -67,6 +67,7 @@ public final class LiveView extends VBox {
                     + " Ctrl+O."));
     summary.getStyleClass().add("live-summary");
     rest.setOnFinished(_ -> refresh());
+    desk.narrow().addListener((_, _, _) -> list.refresh());
     VBox.setVgrow(list, Priority.ALWAYS);
     VBox.setVgrow(this, Priority.ALWAYS);
     setSpacing(10);
@@ -146,16 +147,25 @@ public final class LiveView extends VBox {
     }
     String action =
         recogniser.of(deed).place().map(desk::action).orElse(deed.isTyping() ? "" : "no action");
+    boolean narrow = desk.narrow().get();
+    box.getChildren()
+        .add(
+            Lists.column(
+                Texts.styled(TIME.format(event.at().atZone(desk.session().zone())), "number"),
+                6.5));
+    if (!narrow) {
+      box.getChildren()
+          .add(
+              Lists.column(
+                  Texts.styled(deed.device().name().toLowerCase(Locale.ROOT), "quiet"), 6));
+    }
     box.getChildren()
         .addAll(
             Lists.column(
-                Texts.styled(TIME.format(event.at().atZone(desk.session().zone())), "number"), 6.5),
-            Lists.column(Texts.styled(deed.device().name().toLowerCase(Locale.ROOT), "quiet"), 6),
-            Lists.column(
                 Texts.styled(
                     deed.application().isEmpty() ? "desktop" : deed.application(), "quiet"),
-                11),
+                narrow ? 7 : 11),
             Lists.growing(what),
-            Lists.column(Texts.styled(action, "row-title"), 16));
+            Lists.column(Texts.styled(action, "row-title"), narrow ? 11 : 16));
   }
 }

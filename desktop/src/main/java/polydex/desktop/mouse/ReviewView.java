@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
@@ -12,6 +13,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.ScrolledText;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.places.Desk;
@@ -46,51 +48,50 @@ public final class ReviewView {
     proposals.getItems().setAll(review.proposals());
     proposals.getSelectionModel().selectFirst();
     proposals.getStyleClass().add("three-rows");
+    ScrolledText words = new ScrolledText(words());
     VBox box =
         new VBox(
             Texts.heading(
                 "The week from %s to %s"
                     .formatted(DAY.format(review.from()), DAY.format(review.until().minusDays(1)))),
-            Texts.words(numbers()));
-    box.getChildren().addAll(part("Replaced", review.replaced(), "nothing new"));
-    box.getChildren().addAll(part("Came back", review.cameBack(), "nothing"));
-    box.getChildren()
-        .addAll(part("Slipped after twenty times by keys", review.slipped(), "nothing"));
-    box.getChildren()
-        .addAll(
-            Texts.part("Costs most now"),
-            Texts.words(
-                review.dearest().isEmpty()
-                    ? "nothing"
-                    : String.join(
-                        ", ",
-                        review.dearest().stream()
-                            .map(
-                                r ->
-                                    desk.action(r.place())
-                                        + " ("
-                                        + Spoken.hours(r.hoursAYear())
-                                        + " a year)")
-                            .toList())),
+            words,
             Texts.part("For the next week"),
             proposals);
     box.getStyleClass().addAll("tally", "wide-overlay");
     box.setMaxHeight(Region.USE_PREF_SIZE);
-    desk.keys()
-        .open(
-            box,
-            proposals,
-            List.of(
-                KeyCommand.of(
-                    "Enter",
-                    "Do it",
-                    () ->
-                        Optional.ofNullable(proposals.getSelectionModel().getSelectedItem())
-                            .ifPresent(
-                                r -> {
-                                  desk.keys().close();
-                                  NextStep.take(desk, r);
-                                }))));
+    List<KeyCommand> keys = new ArrayList<>(words.keys());
+    keys.add(
+        KeyCommand.of(
+            "Enter",
+            "Do it",
+            () ->
+                Optional.ofNullable(proposals.getSelectionModel().getSelectedItem())
+                    .ifPresent(
+                        r -> {
+                          desk.keys().close();
+                          NextStep.take(desk, r);
+                        })));
+    desk.keys().open(box, proposals, keys);
+  }
+
+  private List<Node> words() {
+    List<Node> words = new ArrayList<>();
+    words.add(Texts.words(numbers()));
+    words.addAll(part("Replaced", review.replaced(), "nothing new"));
+    words.addAll(part("Came back", review.cameBack(), "nothing"));
+    words.addAll(part("Slipped after twenty times by keys", review.slipped(), "nothing"));
+    words.add(Texts.part("Costs most now"));
+    words.add(
+        Texts.words(
+            review.dearest().isEmpty()
+                ? "nothing"
+                : review.dearest().stream()
+                    .map(
+                        r ->
+                            "%s (%s a year)"
+                                .formatted(desk.action(r.place()), Spoken.hours(r.hoursAYear())))
+                    .collect(Collectors.joining(", "))));
+    return words;
   }
 
   private String numbers() {

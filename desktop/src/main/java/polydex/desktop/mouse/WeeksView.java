@@ -38,6 +38,7 @@ public final class WeeksView extends VBox {
   private static final int MOST_NAMED = 3;
   private static final double CHART_HEIGHT = 140;
   private static final double LEAST_HEIGHT = 90;
+  private static final double LIST_HEIGHT = 150;
 
   private final Desk desk;
   private final GridPane charts = new GridPane(16, 10);
@@ -60,6 +61,8 @@ public final class WeeksView extends VBox {
                 "No slips: where the gesture is known or being learned, the mouse was left alone."));
     slipsHead.getStyleClass().add("part");
     slips.setMinHeight(70);
+    // The charts come first; the list takes what they leave.
+    slips.setPrefHeight(LIST_HEIGHT);
     VBox.setVgrow(slips, Priority.ALWAYS);
     VBox.setVgrow(this, Priority.ALWAYS);
     setSpacing(8);

@@ -50,6 +50,7 @@ public record Desk(
     ReadOnlyBooleanProperty narrow) {
 
   private static final int LOOKS = 4;
+  private static final int FEW = 5;
 
   /** Who gets the keys. */
   public interface Keys {
@@ -116,7 +117,7 @@ public record Desk(
               keys.close();
               chosen.accept(one);
             });
-    choices.list().getStyleClass().add("nine-rows");
+    choices.list().getStyleClass().add(all.size() <= FEW ? "five-rows" : "nine-rows");
     VBox box = new VBox(Texts.heading(heading), choices);
     box.getStyleClass().add("tally");
     box.setMaxHeight(Region.USE_PREF_SIZE);

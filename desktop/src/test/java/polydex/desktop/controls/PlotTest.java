@@ -3,6 +3,7 @@ package polydex.desktop.controls;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Random;
 import javafx.geometry.Bounds;
@@ -16,6 +17,8 @@ import javafx.scene.shape.Rectangle;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
@@ -62,6 +65,29 @@ class PlotTest {
       points.add(new Point(i + 1.0, values[i]));
     }
     return points;
+  }
+
+  /** However low it is, the numbers at its side do not run into each other. */
+  @ParameterizedTest
+  @ValueSource(ints = {70, 90, 110, 140, 200})
+  void numbersStandApart(int height) {
+    for (double most : new double[] {4, 39, 98, 199, 560}) {
+      Plot plot = new Plot("Minutes", "").line("", "plot-own", points(1, most));
+      plot.setMinHeight(height);
+      plot.setMaxHeight(height);
+      show(plot);
+      List<Label> numbers =
+          all(plot, Label.class).stream()
+              .filter(l -> l.getStyleClass().contains("plot-number"))
+              .sorted(Comparator.comparingDouble(Label::getLayoutY))
+              .toList();
+      assertThat(numbers).hasSizeGreaterThan(1);
+      for (int i = 1; i < numbers.size(); i++) {
+        Label above = numbers.get(i - 1);
+        assertThat(numbers.get(i).getLayoutY())
+            .isGreaterThan(above.getLayoutY() + above.getFont().getSize());
+      }
+    }
   }
 
   @Test
