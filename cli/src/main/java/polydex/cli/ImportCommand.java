@@ -26,9 +26,9 @@ import polydex.files.lists.Intake;
 import polydex.files.lists.ListReader;
 import polydex.files.store.Store;
 import polydex.workspace.BindingIntake;
-import polydex.workspace.BindingIntake.Plan;
 import polydex.workspace.Change;
 import polydex.workspace.ColumnRoles.Target;
+import polydex.workspace.IntakePlan;
 import polydex.workspace.Workspace;
 
 @Command(
@@ -152,7 +152,7 @@ final class ImportCommand implements Callable<Integer> {
   }
 
   private int bringIn(ForeignList read, boolean write) throws FileProblem {
-    Plan plan = planned(write, w -> plan(w, read), Plan::change);
+    IntakePlan plan = planned(write, w -> plan(w, read), IntakePlan::change);
     PrintWriter out = spec.commandLine().getOut();
     Answer answer = answer(read, plan, write);
     if (json) {
@@ -163,7 +163,7 @@ final class ImportCommand implements Callable<Integer> {
     return plan.refused().isEmpty() ? Main.DONE : Main.NO;
   }
 
-  private Plan plan(Workspace workspace, ForeignList read) throws FileProblem {
+  private IntakePlan plan(Workspace workspace, ForeignList read) throws FileProblem {
     Optional<Target> target =
         Optional.ofNullable(application)
             .map(a -> new Target(a, false))
@@ -173,7 +173,7 @@ final class ImportCommand implements Callable<Integer> {
         workspace.with(intake.remembered()), intake.request().sureFrom(match).dropGone(dropGone));
   }
 
-  private static Answer answer(ForeignList read, Plan plan, boolean written) {
+  private static Answer answer(ForeignList read, IntakePlan plan, boolean written) {
     return new Answer(
         read.form(),
         written,

@@ -15,11 +15,15 @@ import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Context;
 import polydex.catalog.Environment;
-import polydex.catalog.TitleMatcher.Match;
 import polydex.keys.Gesture;
 import polydex.keys.GestureReader;
 import polydex.keys.GestureSyntaxException;
 import polydex.route.Setup;
+import polydex.workspace.IntakePlan.Changed;
+import polydex.workspace.IntakePlan.Gone;
+import polydex.workspace.IntakePlan.Taken;
+import polydex.workspace.IntakeRequest.Refused;
+import polydex.workspace.IntakeRequest.Row;
 
 /**
  * Works out what a list of bindings from outside would change, without changing anything. Names are
@@ -30,156 +34,10 @@ import polydex.route.Setup;
  */
 public final class BindingIntake {
 
-  /**
-   * A line of the list.
-   *
-   * @param line counted from 1, as an editor shows it
-   * @param environment the name of a platform or application
-   * @param isPlatform whether it was given as a platform
-   * @param context the name of a context; empty for anywhere
-   * @param action the title of an action
-   * @param gesture one gesture or several, in any form
-   * @param note what else the line says; may be empty
-   */
-  public record Row(
-      int line,
-      String environment,
-      boolean isPlatform,
-      String context,
-      String action,
-      String gesture,
-      String note) {
-    /** A line that says nothing else. */
-    public Row(
-        int line,
-        String environment,
-        boolean isPlatform,
-        String context,
-        String action,
-        String gesture) {
-      this(line, environment, isPlatform, context, action, gesture, "");
-    }
-  }
-
-  /**
-   * A binding that is taken.
-   *
-   * @param row the line
-   * @param gesture what its gesture was read as
-   */
-  public record Taken(Row row, Gesture gesture) {}
-
-  /**
-   * A binding that an earlier version of the list had otherwise.
-   *
-   * @param before its gesture then
-   * @param gesture its gesture now
-   */
-  public record Changed(Row row, Gesture before, Gesture gesture) {}
-
-  /**
-   * A binding that came from an earlier version of the list and is not in this one.
-   *
-   * @param environment the id
-   */
-  public record Gone(String environment, Binding binding) {}
-
-  /**
-   * A line that is not taken.
-   *
-   * @param line counted from 1
-   * @param text what stood there
-   * @param reason a sentence
-   */
-  public record Refused(int line, String text, String reason) {}
-
-  /**
-   * A title that may mean an action that is known.
-   *
-   * @param title as the list has it
-   * @param matches the likeliest first
-   */
-  public record Proposal(String title, List<Match> matches) {}
-
-  /**
-   * What is asked.
-   *
-   * @param list the name of the list, under which it is remembered; none to remember nothing
-   * @param rows the lines that could be read
-   * @param refused the lines that could not, which the plan repeats
-   * @param meant for titles of the list the id of the action that the user says they mean
-   * @param sureFrom titles that are at least so like a known action are taken for it, 0 to 1; over
-   *     1 for none
-   * @param dropGone whether what is gone from the list goes from here too
-   */
-  public record Request(
-      Optional<String> list,
-      List<Row> rows,
-      List<Refused> refused,
-      Map<String, String> meant,
-      double sureFrom,
-      boolean dropGone) {
-    /** Nobody is sure of anything, and nothing is dropped. */
-    public static Request of(Optional<String> list, List<Row> rows, List<Refused> refused) {
-      return new Request(list, rows, refused, Map.of(), 2, false);
-    }
-
-    /** The same where the user has said what some titles mean. */
-    public Request meaning(Map<String, String> titles) {
-      return new Request(list, rows, refused, Map.copyOf(titles), sureFrom, dropGone);
-    }
-
-    /** The same where likeness from a score on is enough. */
-    public Request sureFrom(double score) {
-      return new Request(list, rows, refused, meant, score, dropGone);
-    }
-
-    /** The same where what is gone goes, or stays. */
-    public Request dropGone(boolean drop) {
-      return new Request(list, rows, refused, meant, sureFrom, drop);
-    }
-  }
-
-  /**
-   * What would happen.
-   *
-   * @param taken new bindings
-   * @param changed bindings that an earlier version of the list had otherwise
-   * @param known lines that say what is known already
-   * @param gone what an earlier version of the list had and this one has not
-   * @param refused lines that can't be taken
-   * @param proposals titles that may mean an action that is known, each once
-   * @param change what bringing them in does
-   */
-  public record Plan(
-      List<Taken> taken,
-      List<Changed> changed,
-      List<Row> known,
-      List<Gone> gone,
-      List<Refused> refused,
-      List<Proposal> proposals,
-      Change.Edit change) {
-    /** Copies the lists. */
-    public Plan {
-      taken = List.copyOf(taken);
-      changed = List.copyOf(changed);
-      known = List.copyOf(known);
-      gone = List.copyOf(gone);
-      refused = List.copyOf(refused);
-      proposals = List.copyOf(proposals);
-    }
-
-    /** Whether there is anything to do. */
-    public boolean changesSomething() {
-      boolean dropped = change.after().catalog().size() < change.before().catalog().size();
-      return !taken.isEmpty() || !changed.isEmpty() || dropped;
-    }
-  }
-
   private static final int LONGEST_NAME = 200;
 
   private final Workspace before;
-  private final Request request;
+  private final IntakeRequest request;
   private final Map<String, Here> heres = new HashMap<>();
   private final Map<String, Here> heresById = new LinkedHashMap<>();
   private final Map<String, Set<String>> listedBefore = new HashMap<>();
@@ -196,7 +54,7 @@ public final class BindingIntake {
 
   private record NewRow(Row row, String environment, Binding binding) {}
 
-  private BindingIntake(Workspace before, Request request) {
+  private BindingIntake(Workspace before, IntakeRequest request) {
     this.before = before;
     this.request = request;
     refused = new ArrayList<>(request.refused());
@@ -205,15 +63,15 @@ public final class BindingIntake {
   }
 
   /** The plan for a list. */
-  public static Plan plan(Workspace before, Request request) {
+  public static IntakePlan plan(Workspace before, IntakeRequest request) {
     BindingIntake intake = new BindingIntake(before, request);
     request.rows().forEach(intake::add);
     return intake.plan();
   }
 
   /** The plan for a list that is not remembered. */
-  public static Plan plan(Workspace before, List<Row> rows, List<Refused> refused) {
-    return plan(before, Request.of(Optional.empty(), rows, refused));
+  public static IntakePlan plan(Workspace before, List<Row> rows, List<Refused> refused) {
+    return plan(before, IntakeRequest.of(Optional.empty(), rows, refused));
   }
 
   /** What a row needs of its environment, found once for all the rows that name it so. */
@@ -387,7 +245,7 @@ public final class BindingIntake {
     return gone;
   }
 
-  private Plan plan() {
+  private IntakePlan plan() {
     List<Gone> gone = new ArrayList<>(gone());
     List<Changed> changed = new ArrayList<>();
     Map<String, Set<String>> dropped = new LinkedHashMap<>();
@@ -408,7 +266,7 @@ public final class BindingIntake {
       gone.forEach(g -> drop(dropped, g));
     }
     Workspace after = after(dropped);
-    return new Plan(
+    return new IntakePlan(
         taken,
         changed,
         known,

@@ -13,7 +13,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
-import polydex.workspace.BindingIntake.Row;
+import polydex.workspace.IntakeRequest.Row;
 
 /**
  * What the columns of a table from outside are: found by their names, or said by the user once and

@@ -19,9 +19,8 @@ import polydex.catalog.Environment.WhenBroken;
 import polydex.catalog.TitleMatcher;
 import polydex.catalog.TitleMatcher.Match;
 import polydex.catalog.Version;
-import polydex.workspace.BindingIntake.Proposal;
-import polydex.workspace.BindingIntake.Request;
-import polydex.workspace.BindingIntake.Row;
+import polydex.workspace.IntakePlan.Proposal;
+import polydex.workspace.IntakeRequest.Row;
 
 /**
  * What the names in a list mean: actions, environments and contexts that are known, compared
@@ -31,7 +30,7 @@ final class IntakeNames {
   private static final int MOST_MATCHED = 1000;
 
   private final Workspace before;
-  private final Request request;
+  private final IntakeRequest request;
   private final Map<String, Action> actionsByTitle = new HashMap<>();
   private final Map<String, Environment> environmentsByTitle = new HashMap<>();
   private final Set<String> ids = new HashSet<>();
@@ -43,7 +42,7 @@ final class IntakeNames {
   private final TitleMatcher matcher;
   private int matched;
 
-  IntakeNames(Workspace before, Request request) {
+  IntakeNames(Workspace before, IntakeRequest request) {
     this.before = before;
     this.request = request;
     Catalog catalog = before.catalog();

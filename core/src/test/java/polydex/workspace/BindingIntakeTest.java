@@ -19,10 +19,8 @@ import polydex.route.Setup;
 import polydex.route.SetupTraces;
 import polydex.route.World;
 import polydex.route.Worlds;
-import polydex.workspace.BindingIntake.Plan;
-import polydex.workspace.BindingIntake.Refused;
-import polydex.workspace.BindingIntake.Request;
-import polydex.workspace.BindingIntake.Row;
+import polydex.workspace.IntakeRequest.Refused;
+import polydex.workspace.IntakeRequest.Row;
 
 class BindingIntakeTest {
   private static final Workspace HERE = here();
@@ -45,13 +43,13 @@ class BindingIntakeTest {
     return new Row(line, environment, false, context, action, keys);
   }
 
-  private static Plan plan(Row... rows) {
+  private static IntakePlan plan(Row... rows) {
     return BindingIntake.plan(HERE, List.of(rows), List.of());
   }
 
   @Test
   void whatIsKnownIsMatchedWithoutRegardToCaseAndSpace() {
-    Plan plan =
+    IntakePlan plan =
         plan(
             row(2, " editor ", "", "SAVE", "ctrl+s"),
             row(3, "Editor", "Text", "join  lines", "Ctrl+Shift+J"));
@@ -66,7 +64,7 @@ class BindingIntakeTest {
 
   @Test
   void whatIsNewIsMadeWithASetupToTryItIn() {
-    Plan plan =
+    IntakePlan plan =
         plan(
             row(2, "Star chart", "a cell", "Fill down", "Ctrl+D"),
             new Row(3, "Other desk", true, "", "Show all", "F9"));
@@ -86,7 +84,7 @@ class BindingIntakeTest {
 
   @Test
   void eachRefusalSaysItsLineAndReason() {
-    Plan plan =
+    IntakePlan plan =
         BindingIntake.plan(
             HERE,
             List.of(
@@ -140,12 +138,12 @@ class BindingIntakeTest {
 
   @Property
   void everyLineHasOneFateAndBringingInTwiceChangesNothing(@ForAll List<@From("rows") Row> rows) {
-    Plan first = BindingIntake.plan(HERE, rows, List.of());
+    IntakePlan first = BindingIntake.plan(HERE, rows, List.of());
     assertThat(first.taken().size() + first.known().size() + first.refused().size())
         .isEqualTo(rows.size());
     assertThat(first.change().after().catalog().size())
         .isEqualTo(HERE.catalog().size() + first.taken().size());
-    Plan second = BindingIntake.plan(first.change().after(), rows, List.of());
+    IntakePlan second = BindingIntake.plan(first.change().after(), rows, List.of());
     assertThat(second.taken()).isEmpty();
     assertThat(second.refused()).hasSameSizeAs(first.refused());
   }
@@ -200,15 +198,17 @@ class BindingIntakeTest {
     Row save = row(2, "Editor", "", "Save twice", "F5 or Ctrl+F5 (since 2)");
     Row count = row(3, "Editor", "", "Count the props", "F6");
     Row old = row(4, "Editor", "", "Light the lamp", "F7");
-    Request first = Request.of(Optional.of("list.csv"), List.of(save, count, old), List.of());
+    IntakeRequest first =
+        IntakeRequest.of(Optional.of("list.csv"), List.of(save, count, old), List.of());
     Workspace with = BindingIntake.plan(HERE, first).change().after();
     assertThat(with.catalog().bindings("Editor"))
         .filteredOn(b -> b.gesture().toString().equals("Ctrl+F5"))
         .singleElement()
         .satisfies(b -> assertThat(b.when().since()).isPresent());
     Row moved = row(3, "Editor", "", "Count the props", "Shift+F6");
-    Request second = Request.of(Optional.of("list.csv"), List.of(save, moved), List.of());
-    Plan plan = BindingIntake.plan(with, second);
+    IntakeRequest second =
+        IntakeRequest.of(Optional.of("list.csv"), List.of(save, moved), List.of());
+    IntakePlan plan = BindingIntake.plan(with, second);
     assertThat(plan.taken()).isEmpty();
     assertThat(plan.changed())
         .singleElement()
@@ -222,12 +222,13 @@ class BindingIntakeTest {
         .satisfies(g -> assertThat(g.binding().gesture().toString()).isEqualTo("F7"));
     assertThat(gestures(plan)).contains("F7", "Shift+F6").doesNotContain("F6");
     assertThat(gestures(BindingIntake.plan(with, second.dropGone(true)))).doesNotContain("F7");
-    Plan other = BindingIntake.plan(with, Request.of(Optional.of("b"), List.of(moved), List.of()));
+    IntakePlan other =
+        BindingIntake.plan(with, IntakeRequest.of(Optional.of("b"), List.of(moved), List.of()));
     assertThat(other.gone()).as("another list says nothing of this one").isEmpty();
     assertThat(other.taken()).hasSize(1);
   }
 
-  private static List<String> gestures(Plan plan) {
+  private static List<String> gestures(IntakePlan plan) {
     return plan.change().after().catalog().bindings("Editor").stream()
         .map(b -> b.gesture().toString())
         .toList();
@@ -236,19 +237,19 @@ class BindingIntakeTest {
   @Test
   void titlesThatResembleAKnownOneAreProposedConfirmedAndRemembered() {
     Row row = row(2, "Editor", "text", "Joining of lines", "F9");
-    Request request = Request.of(Optional.empty(), List.of(row), List.of());
-    Plan asked = BindingIntake.plan(HERE, request);
+    IntakeRequest request = IntakeRequest.of(Optional.empty(), List.of(row), List.of());
+    IntakePlan asked = BindingIntake.plan(HERE, request);
     assertThat(asked.proposals())
         .singleElement()
         .satisfies(p -> assertThat(p.matches().getFirst().action().id()).isEqualTo("Join lines"));
     assertThat(asked.change().after().catalog().actions())
         .hasSize(HERE.catalog().actions().size() + 1);
-    Plan meant =
+    IntakePlan meant =
         BindingIntake.plan(HERE, request.meaning(Map.of("Joining of lines", "Join lines")));
     assertThat(meant.proposals()).isEmpty();
     Workspace after = meant.change().after();
     assertThat(after.catalog().actions()).isEqualTo(HERE.catalog().actions());
-    Plan again =
+    IntakePlan again =
         BindingIntake.plan(
             after, List.of(row(2, "Editor", "text", "joining  of lines", "F10")), List.of());
     assertThat(again.proposals()).as("it was said once").isEmpty();

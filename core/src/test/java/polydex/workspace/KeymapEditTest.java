@@ -20,9 +20,7 @@ import polydex.route.Setup;
 import polydex.route.SetupTraces;
 import polydex.route.World;
 import polydex.route.Worlds;
-import polydex.workspace.BindingIntake.Plan;
-import polydex.workspace.BindingIntake.Request;
-import polydex.workspace.BindingIntake.Row;
+import polydex.workspace.IntakeRequest.Row;
 
 /** Keymaps changed by hand and by lists. */
 class KeymapEditTest {
@@ -202,7 +200,8 @@ class KeymapEditTest {
         }
       }
     }
-    Plan plan = BindingIntake.plan(before, Request.of(Optional.of("list"), rows, List.of()));
+    IntakePlan plan =
+        BindingIntake.plan(before, IntakeRequest.of(Optional.of("list"), rows, List.of()));
     assertThat(plan.taken()).hasSize(taken);
     assertThat(plan.known()).hasSize(known);
     assertThat(plan.refused()).hasSize(refused);
@@ -224,15 +223,16 @@ class KeymapEditTest {
           assertThat(found).containsExactlyElementsOf(expected);
         });
     // The same list once more says nothing new, and nothing of it is gone.
-    Plan again = BindingIntake.plan(after, Request.of(Optional.of("list"), rows, List.of()));
+    IntakePlan again =
+        BindingIntake.plan(after, IntakeRequest.of(Optional.of("list"), rows, List.of()));
     assertThat(again.taken()).isEmpty();
     assertThat(again.changed()).isEmpty();
     assertThat(again.gone()).isEmpty();
     assertThat(again.changesSomething()).isFalse();
     if (taken > 0) {
-      Plan empty =
+      IntakePlan empty =
           BindingIntake.plan(
-              after, Request.of(Optional.of("list"), List.of(), List.of()).dropGone(true));
+              after, IntakeRequest.of(Optional.of("list"), List.of(), List.of()).dropGone(true));
       assertThat(empty.gone().size()).isGreaterThanOrEqualTo(taken);
     }
   }

@@ -336,7 +336,11 @@ public final class Shell implements Desk.Keys {
     setupPath.getChildren().clear();
     Optional<Setup> setup = session.workspace().get().setup();
     if (setup.isEmpty()) {
-      setupPath.getChildren().add(Texts.styled("No setup", "quiet"));
+      setupPath
+          .getChildren()
+          .addAll(
+              new GestureView(Gesture.parse("Ctrl+U"), Map.of()),
+              Texts.styled("No setup yet", "quiet"));
       return;
     }
     Label path =

@@ -4,8 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.UnaryOperator;
 import javafx.application.Platform;
 import javafx.scene.control.TextField;
 import javafx.stage.Stage;
@@ -15,9 +19,13 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
 import polydex.desktop.state.Session;
 import polydex.files.demo.DemoFile;
 import polydex.files.demo.DemoHistory;
+import polydex.route.Setup;
+import polydex.workspace.Change;
+import polydex.workspace.Workspace;
 
 /** A file with nothing in it shows how to begin. */
 @ExtendWith(ApplicationExtension.class)
@@ -69,5 +77,47 @@ class NewFileWindowTest {
     person.untilShown("Noted: ");
     person.untilShown("Dearest with the mouse");
     assertThat(person.shown()).noneMatch(t -> t.contains("This file is new."));
+  }
+
+  /** Where keys can't be followed it says why and what to do, and does not look for ever. */
+  @Test
+  void withoutASetupThatCanBeFollowedItSaysSo(FxRobot robot) {
+    Driver person = new Driver(robot, stage);
+    person.until("the window has the focus", stage::isFocused);
+    person.keys("Ctrl+M");
+    person.until("the field", () -> person.focus() instanceof TextField);
+    person.keys("Down");
+    person.keys("Enter");
+    person.untilShown("Dearest with the mouse");
+    change(before -> before.with(Map.of()).using(Optional.empty()));
+    for (String place : List.of("Alt+D", "Alt+T")) {
+      person.keys(place);
+      person.untilShown("There is no setup yet. Ctrl+U makes one.");
+    }
+    person.untilShown("No setup yet");
+    assertThat(person.shown()).noneMatch(t -> t.startsWith("No conflict in this setup"));
+    person.keys("Enter");
+    person.until(
+        "it is said again, where what was done is said",
+        () -> shell.session().status().get().isProblem());
+    person.keys("Ctrl+Z");
+    person.keys("Alt+T");
+    person.untilGone("There is no setup yet");
+    change(
+        before -> {
+          Setup setup = before.setup().orElseThrow();
+          Setup boardless = new Setup(setup.id(), setup.title(), "none", setup.machine());
+          return before.with(boardless);
+        });
+    person.untilShown("There is no board “none”. Ctrl+U mends it.");
+  }
+
+  private void change(UnaryOperator<Workspace> how) {
+    WaitForAsyncUtils.waitForAsyncFx(
+        9000,
+        () -> {
+          Workspace before = shell.session().workspace().get();
+          shell.session().apply(new Change.Edit("Changed", before, how.apply(before)));
+        });
   }
 }

@@ -156,6 +156,11 @@ public final class DrillPlace implements Place {
 
   /** Begins a drill, as soon as it is known what can be asked. */
   public void begin() {
+    Optional<String> hindrance = desk.analyst().hindrance();
+    if (hindrance.isPresent()) {
+      desk.session().problem(hindrance.get());
+      return;
+    }
     beginWhenReady = found().isEmpty();
     if (beginWhenReady) {
       desk.session().say("Looking into the setup; the drill begins when that is done.");

@@ -60,6 +60,7 @@ final class DrillStart extends VBox {
   DrillStart(Desk desk, Choices choices) {
     this.desk = desk;
     this.choices = choices;
+    due.setWrapText(true);
     next =
         Lists.of(
             "What to learn next",
@@ -154,7 +155,7 @@ final class DrillStart extends VBox {
     begin.setDisable(plan.isEmpty());
     sprint.setDisable(plan.isEmpty());
     if (plan.isEmpty()) {
-      due.setText("Looking into the setup \u2026");
+      due.setText(desk.analyst().inItsPlace());
       about.setText("");
       next.getItems().clear();
       return;

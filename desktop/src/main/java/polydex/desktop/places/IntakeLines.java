@@ -19,8 +19,8 @@ import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
 import polydex.keys.Gesture;
-import polydex.workspace.BindingIntake.Plan;
-import polydex.workspace.BindingIntake.Proposal;
+import polydex.workspace.IntakePlan;
+import polydex.workspace.IntakePlan.Proposal;
 
 /** The lines of a preview: what would become of each line of a list, what needs eyes first. */
 final class IntakeLines {
@@ -59,7 +59,7 @@ final class IntakeLines {
 
   private IntakeLines() {}
 
-  static List<Line> of(Plan plan, boolean dropGone) {
+  static List<Line> of(IntakePlan plan, boolean dropGone) {
     Map<String, Match> likely = new HashMap<>();
     for (Proposal proposal : plan.proposals()) {
       likely.put(proposal.title(), proposal.matches().getFirst());

@@ -38,9 +38,9 @@ import polydex.files.lists.Intake;
 import polydex.files.lists.ListReader;
 import polydex.files.xkb.XkbLayouts;
 import polydex.workspace.BindingIntake;
-import polydex.workspace.BindingIntake.Plan;
 import polydex.workspace.Change;
 import polydex.workspace.ColumnRoles.Target;
+import polydex.workspace.IntakePlan;
 import polydex.workspace.Workspace;
 
 /** Bringing lists of bindings in: first what would happen, line by line, then one change. */
@@ -64,7 +64,8 @@ public final class SheetsPlace implements Place {
   private record Own(String name, String text) implements Material {}
 
   /** What would be done. */
-  private record Preview(Material material, Optional<Plan> plan, Change.Edit edit, String words) {}
+  private record Preview(
+      Material material, Optional<IntakePlan> plan, Change.Edit edit, String words) {}
 
   private final Desk desk;
   private final VBox root = new VBox();
@@ -309,7 +310,7 @@ public final class SheetsPlace implements Place {
       }
       case Listed listed -> {
         Intake intake = Intake.of(workspace, listed.list(), said, target);
-        Plan plan =
+        IntakePlan plan =
             BindingIntake.plan(
                 workspace.with(intake.remembered()),
                 intake.request().meaning(meant).dropGone(drop));
@@ -319,7 +320,7 @@ public final class SheetsPlace implements Place {
     };
   }
 
-  private static String words(ForeignList list, Plan plan) {
+  private static String words(ForeignList list, IntakePlan plan) {
     String form = list.form();
     StringBuilder all =
         new StringBuilder(form.substring(0, 1).toUpperCase(Locale.ROOT)).append(form.substring(1));
@@ -361,7 +362,8 @@ public final class SheetsPlace implements Place {
       lines.getSelectionModel().select(at);
     }
     boolean changes = !made.edit().before().catalog().equals(made.edit().after().catalog());
-    boolean any = made.plan().map(Plan::changesSomething).orElse(changes || made.plan().isEmpty());
+    boolean any =
+        made.plan().map(IntakePlan::changesSomething).orElse(changes || made.plan().isEmpty());
     take.setDisable(!any);
     take.setText(any ? made.edit().title() : "Nothing to bring in");
   }

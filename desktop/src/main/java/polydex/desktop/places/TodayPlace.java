@@ -34,13 +34,13 @@ import polydex.desktop.mouse.NextStep;
 import polydex.desktop.mouse.ReviewView;
 import polydex.desktop.mouse.Spoken;
 import polydex.desktop.state.Findings;
+import polydex.desktop.state.Recording;
 import polydex.mouse.Remaining.Row;
 import polydex.mouse.Standing;
 import polydex.mouse.Weeks.Week;
 import polydex.recall.DrillHistory;
 import polydex.recall.DrillSettings;
 import polydex.recall.NextToLearn;
-import polydex.recall.SessionPlan;
 
 /** What to do in the next minutes, and why; everything on it acts with one key. */
 public final class TodayPlace implements Place {
@@ -52,12 +52,20 @@ public final class TodayPlace implements Place {
     void demo();
   }
 
+  /**
+   * What the drill has to offer.
+   *
+   * @param due how many items; none while the setup is looked into
+   */
+  private record ToDrill(Optional<Integer> due, List<NextToLearn.Proposal> next) {}
+
   private final Desk desk;
   private final Beginning beginning;
   private final VBox root = new VBox(14);
   private final ScrollPane scroll = new ScrollPane(root);
   private List<KeyCommand> commands = List.of();
   private Optional<Node> first = Optional.empty();
+  private Optional<ToDrill> toDrill = Optional.empty();
 
   /** The place. */
   public TodayPlace(Desk desk, Beginning beginning) {
@@ -68,7 +76,13 @@ public final class TodayPlace implements Place {
     scroll.getStyleClass().add("today");
     root.getStyleClass().add("place");
     desk.auditor().found().addListener((_, _, _) -> refreshIfShown());
-    desk.analyst().found().addListener((_, _, _) -> refreshIfShown());
+    desk.analyst()
+        .found()
+        .addListener(
+            (_, _, _) -> {
+              toDrill = Optional.empty();
+              refreshIfShown();
+            });
     desk.session()
         .logged()
         .addListener(
@@ -86,6 +100,7 @@ public final class TodayPlace implements Place {
   }
 
   private void askIfShown() {
+    toDrill = Optional.empty();
     if (isShown()) {
       desk.auditor().ask();
       refresh();
@@ -125,6 +140,7 @@ public final class TodayPlace implements Place {
 
   @Override
   public void shown() {
+    toDrill = Optional.empty();
     desk.auditor().ask();
     refresh();
     // What scrolls is in the scene only when that has been laid out once.
@@ -196,17 +212,29 @@ public final class TodayPlace implements Place {
 
   // ---- drills
 
+  /** While a recorder is at work it is not reckoned anew with each event. */
+  private ToDrill toDrill() {
+    if (toDrill.isEmpty() || desk.recording().state().get() != Recording.State.RECORDING) {
+      toDrill =
+          Optional.of(
+              new ToDrill(
+                  desk.drills().plan(new Random(0)).map(p -> p.due().size()),
+                  desk.drills().next(OF_EACH)));
+    }
+    return toDrill.orElseThrow();
+  }
+
   private VBox due(NumberedLines page) {
-    Optional<SessionPlan> plan = desk.drills().plan(new Random(0));
-    int count = plan.map(p -> p.due().size()).orElse(0);
-    Duration takes = DrillSettings.timeOf(count);
+    Optional<Integer> due = toDrill().due();
     Label words =
         Texts.heading(
-            plan.isEmpty()
-                ? "Looking into the setup \u2026"
-                : count == 0
-                    ? "Nothing is due"
-                    : "%,d due, about %s".formatted(count, minutes(takes)));
+            due.map(
+                    n ->
+                        n == 0
+                            ? "Nothing is due"
+                            : "%,d due, about %s".formatted(n, minutes(DrillSettings.timeOf(n))))
+                .orElse(desk.analyst().inItsPlace()));
+    words.setWrapText(true);
     Button begin = page.button("Enter", "Begin the drill", desk.keys()::drill);
     begin.setDefaultButton(true);
     first = Optional.of(begin);
@@ -223,7 +251,7 @@ public final class TodayPlace implements Place {
 
   private VBox learn(NumberedLines page) {
     VBox box = new VBox(4, Texts.part("Worth learning next"));
-    List<NextToLearn.Proposal> proposals = desk.drills().next(OF_EACH);
+    List<NextToLearn.Proposal> proposals = toDrill().next();
     for (NextToLearn.Proposal p : proposals) {
       box.getChildren()
           .add(
@@ -234,7 +262,12 @@ public final class TodayPlace implements Place {
                   () -> desk.drills().mark(List.of(p.item()))));
     }
     if (proposals.isEmpty()) {
-      box.getChildren().add(Texts.quiet("Everything in this setup was drilled."));
+      box.getChildren()
+          .add(
+              Texts.quiet(
+                  toDrill().due().isEmpty()
+                      ? desk.analyst().inItsPlace()
+                      : "Everything in this setup was drilled."));
     }
     return box;
   }
@@ -293,7 +326,12 @@ public final class TodayPlace implements Place {
                   () -> desk.keys().follow(c.loser().gesture())));
     }
     if (conflicts.isEmpty()) {
-      box.getChildren().add(Texts.quiet("No conflict in this setup."));
+      box.getChildren()
+          .add(
+              Texts.quiet(
+                  desk.analyst().found().get().isEmpty()
+                      ? desk.analyst().inItsPlace()
+                      : "No conflict in this setup."));
     }
     return box;
   }

@@ -65,6 +65,22 @@ public final class Analyst implements AutoCloseable {
   }
 
   /**
+   * Why there is no answer, as a sentence; nothing where one is on its way or there. Without a
+   * setup in which keys can be followed there is none until somebody makes or mends one.
+   */
+  public Optional<String> hindrance() {
+    Workspace now = session.workspace().get();
+    return now.setup().isEmpty()
+        ? Optional.of("There is no setup yet. Ctrl+U makes one.")
+        : now.world().problem(now.setup().get()).map(p -> p + " Ctrl+U mends it.");
+  }
+
+  /** What is said in place of an answer. */
+  public String inItsPlace() {
+    return hindrance().orElse("Looking into the setup \u2026");
+  }
+
+  /**
    * How bad conflicts are for whoever has this file; the same person as before while their habits
    * are the same. On the interface thread.
    */
@@ -106,12 +122,11 @@ public final class Analyst implements AutoCloseable {
     long question = newest.incrementAndGet();
     Optional<Setup> setup = workspace.setup();
     found.set(Optional.empty());
-    if (setup.isEmpty()) {
-      return;
-    }
-    Optional<String> problem = workspace.world().problem(setup.get());
-    if (problem.isPresent()) {
-      session.problem(problem.get());
+    Optional<String> hindrance = hindrance();
+    if (hindrance.isPresent()) {
+      if (setup.isPresent()) {
+        session.problem(hindrance.get());
+      }
       return;
     }
     Person person = person();

@@ -64,6 +64,7 @@ public final class Auditor implements AutoCloseable {
       Executors.newSingleThreadExecutor(Thread.ofPlatform().name("audit").daemon().factory());
   private boolean looking;
   private boolean askedAgain;
+  private boolean closed;
   private Optional<Last> last = Optional.empty();
 
   /** For a session. */
@@ -86,7 +87,7 @@ public final class Auditor implements AutoCloseable {
   /** Looks now, or as soon as it can. */
   public void ask() {
     askedAgain = looking;
-    if (looking) {
+    if (looking || closed) {
       return;
     }
     looking = true;
@@ -136,8 +137,10 @@ public final class Auditor implements AutoCloseable {
         DrillEffect.of(q.standing(), session::drilledSince, session.zone()));
   }
 
+  /** Nothing is looked into any more, though it be asked for. */
   @Override
   public void close() {
+    closed = true;
     worker.shutdownNow();
   }
 }

@@ -2,8 +2,8 @@ package polydex.files.lists;
 
 import java.util.List;
 import java.util.Optional;
-import polydex.workspace.BindingIntake.Refused;
 import polydex.workspace.ColumnRoles;
+import polydex.workspace.IntakeRequest.Refused;
 import polydex.workspace.ListTable;
 
 /**

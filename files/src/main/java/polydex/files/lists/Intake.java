@@ -5,10 +5,10 @@ import java.util.List;
 import java.util.Optional;
 import polydex.catalog.Environment;
 import polydex.files.FileProblem;
-import polydex.workspace.BindingIntake.Request;
-import polydex.workspace.BindingIntake.Row;
 import polydex.workspace.ColumnRoles;
 import polydex.workspace.ColumnRoles.Target;
+import polydex.workspace.IntakeRequest;
+import polydex.workspace.IntakeRequest.Row;
 import polydex.workspace.ListTable;
 import polydex.workspace.Remembered;
 import polydex.workspace.Workspace;
@@ -20,7 +20,7 @@ import polydex.workspace.Workspace;
  * @param request what is asked
  * @param remembered with the columns that the user named
  */
-public record Intake(Request request, Remembered remembered) {
+public record Intake(IntakeRequest request, Remembered remembered) {
 
   /**
    * The request for a list.
@@ -54,7 +54,7 @@ public record Intake(Request request, Remembered remembered) {
     if (!understood) {
       throw new FileProblem(problem);
     }
-    return new Intake(Request.of(Optional.of(list.name()), rows, list.refused()), remembered);
+    return new Intake(IntakeRequest.of(Optional.of(list.name()), rows, list.refused()), remembered);
   }
 
   private static String problem(String name, ListTable table, List<String> missing) {

@@ -12,7 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import polydex.files.FileProblem;
-import polydex.workspace.BindingIntake.Refused;
+import polydex.workspace.IntakeRequest.Refused;
 import polydex.workspace.ListTable;
 
 /**

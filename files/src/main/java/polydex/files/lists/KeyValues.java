@@ -8,9 +8,9 @@ import java.util.Optional;
 import polydex.files.FileProblem;
 import polydex.keys.GestureReader;
 import polydex.keys.GestureSyntaxException;
-import polydex.workspace.BindingIntake.Refused;
 import polydex.workspace.ColumnRoles;
 import polydex.workspace.ColumnRoles.Role;
+import polydex.workspace.IntakeRequest.Refused;
 import polydex.workspace.ListTable;
 
 /**

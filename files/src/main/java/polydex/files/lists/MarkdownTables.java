@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import polydex.files.FileProblem;
-import polydex.workspace.BindingIntake.Refused;
+import polydex.workspace.IntakeRequest.Refused;
 import polydex.workspace.ListTable;
 
 /** Tables of bars and dashes, as in the GitHub Flavored Markdown specification. */

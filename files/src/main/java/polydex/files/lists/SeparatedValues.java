@@ -15,7 +15,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import polydex.files.FileProblem;
-import polydex.workspace.BindingIntake.Refused;
+import polydex.workspace.IntakeRequest.Refused;
 import polydex.workspace.ListTable;
 
 /** A header line, then a line for each binding, with commas, semicolons, tabs or bars between. */

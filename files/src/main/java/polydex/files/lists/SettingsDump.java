@@ -7,9 +7,9 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import polydex.files.FileProblem;
-import polydex.workspace.BindingIntake.Refused;
 import polydex.workspace.ColumnRoles;
 import polydex.workspace.ColumnRoles.Role;
+import polydex.workspace.IntakeRequest.Refused;
 import polydex.workspace.ListTable;
 
 /** What {@code gsettings list-recursively} prints: schema, key and value on each line. */

@@ -16,10 +16,10 @@ import org.junit.jupiter.api.Test;
 import polydex.files.FileProblem;
 import polydex.files.Shipped;
 import polydex.workspace.BindingIntake;
-import polydex.workspace.BindingIntake.Plan;
-import polydex.workspace.BindingIntake.Row;
 import polydex.workspace.ColumnRoles;
 import polydex.workspace.ColumnRoles.Target;
+import polydex.workspace.IntakePlan;
+import polydex.workspace.IntakeRequest.Row;
 import polydex.workspace.Workspace;
 
 /** Lists as people find them, read to rows. */
@@ -67,7 +67,7 @@ class ListReaderTest {
             "6 Alder|Closing|Close it|Ctrl+W (not while renaming)",
             "6 Corvid|Closing|Close it|Wing+W",
             "8 Alder|Closing|Close it|Ctrl+F4\\nAlt+F4");
-    Plan plan =
+    IntakePlan plan =
         BindingIntake.plan(
             DEMO,
             Intake.of(DEMO, ListReader.read("p", page), Optional.empty(), Optional.empty())

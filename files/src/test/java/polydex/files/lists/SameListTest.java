@@ -16,8 +16,8 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import polydex.files.FileProblem;
 import polydex.workspace.BindingIntake;
-import polydex.workspace.BindingIntake.Plan;
 import polydex.workspace.ColumnRoles.Target;
+import polydex.workspace.IntakePlan;
 import polydex.workspace.Workspace;
 
 /** One list, written in each form apart from what reads it, says the same in all of them. */
@@ -103,7 +103,7 @@ class SameListTest {
     ForeignList list = ListReader.read("list", text);
     Intake intake =
         Intake.of(Workspace.EMPTY, list, Optional.empty(), Optional.of(new Target("Props", false)));
-    Plan plan = BindingIntake.plan(Workspace.EMPTY, intake.request());
+    IntakePlan plan = BindingIntake.plan(Workspace.EMPTY, intake.request());
     List<String> all = new ArrayList<>();
     plan.taken()
         .forEach(t -> all.add(t.row().context() + "|" + t.row().action() + "|" + t.gesture()));

@@ -18,9 +18,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import polydex.files.FileProblem;
-import polydex.workspace.BindingIntake.Refused;
-import polydex.workspace.BindingIntake.Request;
-import polydex.workspace.BindingIntake.Row;
+import polydex.workspace.IntakeRequest;
+import polydex.workspace.IntakeRequest.Refused;
+import polydex.workspace.IntakeRequest.Row;
 import polydex.workspace.Workspace;
 
 class SeparatedValuesTest {
@@ -29,7 +29,7 @@ class SeparatedValuesTest {
   private record BindingTable(List<Row> rows, List<Refused> refused, String found) {
     static BindingTable read(Path file) throws FileProblem {
       ForeignList list = ListReader.read(file);
-      Request request =
+      IntakeRequest request =
           Intake.of(Workspace.EMPTY, list, Optional.empty(), Optional.empty()).request();
       return new BindingTable(request.rows(), request.refused(), list.form());
     }
