@@ -91,22 +91,7 @@ class RouteCommandsTest {
 
   @Test
   void aWorldOfOnesOwnIsTracedLineByLine() throws Exception {
-    Path world = folder.resolve("world.json");
-    Files.writeString(
-        world,
-        """
-        {"format": "polydex-world/1",
-         "actions": [{"id": "save", "title": "Save", "group": "file"}],
-         "keymaps": [
-           {"format": "polydex-keymap/1",
-            "environment": {"id": "desk", "title": "Desk", "version": "1",
-              "contexts": [{"id": "anywhere", "title": "anywhere"}], "whenBroken": "SWALLOW",
-              "kind": {"type": "platform", "primary": "CTRL"}},
-            "bindings": [{"action": "save", "gesture": "Ctrl+S"}]}],
-         "setups": [{"id": "s", "title": "S", "board": "full-ansi",
-           "machine": {"title": "m", "platform": "desk", "version": "1", "layout": "us",
-             "focus": {"type": "desktop"}}}]}
-        """);
+    Path world = world(setup("s", "us"));
     InputStream before = System.in;
     System.setIn(new ByteArrayInputStream("Ctrl+S\n\nQ\n".getBytes(StandardCharsets.UTF_8)));
     try {
@@ -141,29 +126,7 @@ class RouteCommandsTest {
   /** A setup that can't be traced is named with what is wrong, and the others are answered for. */
   @Test
   void aSetupWithAMistakeIsToldAndTheOthersAreAnsweredFor() throws Exception {
-    Path world = folder.resolve("world.json");
-    String setup =
-        """
-        {"id": "%s", "title": "Desk %s", "board": "full-ansi",
-         "machine": {"title": "Machine %s", "platform": "desk", "version": "1", "layout": "%s",
-           "focus": {"type": "%s"}}}
-        """;
-    Files.writeString(
-        world,
-        """
-        {"format": "polydex-world/1",
-         "actions": [{"id": "save", "title": "Save", "group": "file"}],
-         "keymaps": [
-           {"format": "polydex-keymap/1",
-            "environment": {"id": "desk", "title": "Desk", "version": "1",
-              "contexts": [{"id": "anywhere", "title": "anywhere"}], "whenBroken": "SWALLOW",
-              "kind": {"type": "platform", "primary": "CTRL"}},
-            "bindings": [{"action": "save", "gesture": "Ctrl+S"}]}],
-         "setups": [%s, %s]}
-        """
-            .formatted(
-                setup.formatted("bad", "bad", "bad", "nosuch", "desktop"),
-                setup.formatted("good", "good", "good", "us", "desktop")));
+    Path world = world(setup("bad", "nosuch"), setup("good", "us"));
     for (String command : List.of("conflicts", "reach save", "mouse remaining")) {
       Ran ran = run((command + " --world " + world).split(" "));
       assertThat(ran.err())
@@ -176,5 +139,33 @@ class RouteCommandsTest {
     assertThat(traced.err()).contains("There is no layout");
     assertThat(run("trace", "Ctrl+S", "--world", world.toString(), "-s", "good").out())
         .contains("Save");
+  }
+
+  private static String setup(String name, String layout) {
+    return
+"""
+{"id": "%1$s", "title": "Desk %1$s", "board": "full-ansi",
+ "machine": {"title": "Machine %1$s", "platform": "desk", "version": "1", "layout": "%2$s",
+   "focus": {"type": "desktop"}}}
+"""
+        .formatted(name, layout);
+  }
+
+  /** A world of one's own, with one binding. */
+  private Path world(String... setups) throws Exception {
+    return Files.writeString(
+        folder.resolve("world.json"),
+        """
+        {"format": "polydex-world/1",
+         "actions": [{"id": "save", "title": "Save", "group": "file"}],
+         "keymaps": [
+           {"format": "polydex-keymap/1",
+            "environment": {"id": "desk", "title": "Desk", "version": "1",
+              "contexts": [{"id": "anywhere", "title": "anywhere"}], "whenBroken": "SWALLOW",
+              "kind": {"type": "platform", "primary": "CTRL"}},
+            "bindings": [{"action": "save", "gesture": "Ctrl+S"}]}],
+         "setups": [%s]}
+        """
+            .formatted(String.join(",", setups)));
   }
 }

@@ -14,13 +14,13 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import polydex.catalog.Action;
 import polydex.catalog.ActionSearch;
 import polydex.catalog.Catalog;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.places.Desk;
 import polydex.mouse.TwoLetters;
@@ -77,13 +77,11 @@ final class Tally {
     typed.addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
     show();
     VBox box =
-        new VBox(
+        OverlayBox.narrow(
             Texts.heading("I used the mouse for"),
             typed,
             list,
             Texts.quiet("With Shift on the last key: I did it by keys. Esc: nothing, after all."));
-    box.getStyleClass().add("tally");
-    box.setMaxHeight(Region.USE_PREF_SIZE);
     desk.keys().open(box, typed, List.of());
   }
 

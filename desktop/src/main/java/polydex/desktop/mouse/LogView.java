@@ -24,6 +24,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.places.Desk;
@@ -75,9 +76,8 @@ public final class LogView {
 
   /** Opens it over the place. */
   public void open() {
-    VBox box = new VBox(Texts.heading("Bring in a mouse log"), path, said, progress, refused);
-    box.getStyleClass().addAll("tally", "wide-overlay");
-    box.setMaxHeight(Region.USE_PREF_SIZE);
+    VBox box =
+        OverlayBox.wide(Texts.heading("Bring in a mouse log"), path, said, progress, refused);
     box.sceneProperty()
         .addListener(
             (_, _, scene) -> {

@@ -10,13 +10,13 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import polydex.catalog.Action;
 import polydex.catalog.ActionSearch;
 import polydex.catalog.TitleMatcher;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.NumberedChoices;
+import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.places.Desk;
@@ -66,15 +66,13 @@ public final class NamesView {
     list.getSelectionModel().selectFirst();
     tell();
     VBox box =
-        new VBox(
+        OverlayBox.wide(
             Texts.heading("What are these?"),
             Texts.quiet(
                 "Each is asked once. What you say holds for the whole log, and for what is still"
                     + " to come."),
             list,
             summary);
-    box.getStyleClass().addAll("tally", "wide-overlay");
-    box.setMaxHeight(Region.USE_PREF_SIZE);
     desk.keys()
         .open(
             box,
@@ -139,9 +137,7 @@ public final class NamesView {
               decide(new Decision(Optional.of(action.id())));
             });
     choices.list().getStyleClass().add("nine-rows");
-    VBox box = new VBox(Texts.heading(heading), choices);
-    box.getStyleClass().add("tally");
-    box.setMaxHeight(Region.USE_PREF_SIZE);
+    VBox box = OverlayBox.narrow(Texts.heading(heading), choices);
     desk.keys().open(box, choices.focus());
   }
 

@@ -10,9 +10,9 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.ScrolledText;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
@@ -50,15 +50,13 @@ public final class ReviewView {
     proposals.getStyleClass().add("three-rows");
     ScrolledText words = new ScrolledText(words());
     VBox box =
-        new VBox(
+        OverlayBox.wide(
             Texts.heading(
                 "The week from %s to %s"
                     .formatted(DAY.format(review.from()), DAY.format(review.until().minusDays(1)))),
             words,
             Texts.part("For the next week"),
             proposals);
-    box.getStyleClass().addAll("tally", "wide-overlay");
-    box.setMaxHeight(Region.USE_PREF_SIZE);
     List<KeyCommand> keys = new ArrayList<>(words.keys());
     keys.add(
         KeyCommand.of(

@@ -8,9 +8,9 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.places.Desk;
 import polydex.desktop.state.Findings;
@@ -50,7 +50,7 @@ public final class SavedView {
     list.getSelectionModel().selectFirst();
     list.getStyleClass().add("nine-rows");
     VBox box =
-        new VBox(
+        OverlayBox.wide(
             Texts.heading("Saved so far: " + Spoken.hours(found.saved().hours())),
             Texts.words(
                 "%,d uses by keys of actions that were once done with the mouse, each times what it takes with the mouse less what it takes by keys. The drills took %s."
@@ -60,8 +60,6 @@ public final class SavedView {
             Texts.quiet(
                 "A time is the median of the last measured ones where there are five; otherwise an"
                     + " estimate of the Keystroke-Level Model."));
-    box.getStyleClass().addAll("tally", "wide-overlay");
-    box.setMaxHeight(Region.USE_PREF_SIZE);
     desk.keys().open(box, list);
   }
 

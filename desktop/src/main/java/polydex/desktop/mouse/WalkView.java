@@ -4,12 +4,12 @@ import java.util.Map;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.places.Desk;
 import polydex.mouse.Remaining.Row;
@@ -34,7 +34,7 @@ final class WalkView {
     list.getSelectionModel().selectFirst();
     list.getStyleClass().add("nine-rows");
     VBox box =
-        new VBox(
+        OverlayBox.narrow(
             Texts.heading(
                 "\u201c%s\u201d by keys: %d presses"
                     .formatted(desk.action(row.place()), walk.presses())),
@@ -42,8 +42,6 @@ final class WalkView {
             Texts.quiet(
                 "It has no gesture of its own. F5 on its row finds one that is free, as far as one"
                     + " can be made."));
-    box.getStyleClass().add("tally");
-    box.setMaxHeight(Region.USE_PREF_SIZE);
     desk.keys().open(box, list);
   }
 

@@ -6,10 +6,10 @@ import java.util.Map;
 import java.util.Optional;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.places.Desk;
@@ -37,9 +37,7 @@ public final class WishList {
   /** Opens it over the place. */
   public void open() {
     fill();
-    VBox box = new VBox(Texts.heading("Bindings wished for"), list);
-    box.getStyleClass().addAll("tally", "wide-overlay");
-    box.setMaxHeight(Region.USE_PREF_SIZE);
+    VBox box = OverlayBox.wide(Texts.heading("Bindings wished for"), list);
     desk.keys()
         .open(
             box,

@@ -84,7 +84,7 @@ final class BindingEditor extends VBox {
             form,
             Texts.quiet("Enter saves. Esc leaves everything as it is."),
             buttons);
-    getStyleClass().add("tally");
+    getStyleClass().add("overlay");
     setMaxHeight(Region.USE_PREF_SIZE);
     read();
   }

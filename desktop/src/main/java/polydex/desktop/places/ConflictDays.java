@@ -8,11 +8,11 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import polydex.conflict.ConflictHistory.Event;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
 import polydex.route.Setup;
@@ -40,9 +40,7 @@ final class ConflictDays {
 
   void open() {
     fill();
-    VBox box = new VBox(Texts.heading("What came and what went"), head, list);
-    box.getStyleClass().addAll("tally", "wide-overlay");
-    box.setMaxHeight(Region.USE_PREF_SIZE);
+    VBox box = OverlayBox.wide(Texts.heading("What came and what went"), head, list);
     desk.keys()
         .open(
             box,

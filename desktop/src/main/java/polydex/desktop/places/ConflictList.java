@@ -17,6 +17,7 @@ import polydex.conflict.ConflictFinder;
 import polydex.conflict.ConflictSentence;
 import polydex.conflict.HabitFinder;
 import polydex.conflict.Person;
+import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.state.Analysis;
 import polydex.route.Setup;
@@ -170,15 +171,13 @@ final class ConflictList {
                 + ConflictSentence.withoutWayOut(conflict, before.catalog()));
     what.setMinHeight(Region.USE_PREF_SIZE);
     VBox box =
-        new VBox(
+        OverlayBox.narrow(
             Texts.heading("Live with it"),
             what,
             reason,
             Texts.quiet(
                 "It is out of the list while both sides stay as they are, and back when either"
                     + " changes. Enter: keep. Esc: leave it."));
-    box.getStyleClass().add("tally");
-    box.setMaxHeight(Region.USE_PREF_SIZE);
     desk.keys().open(box, reason);
   }
 

@@ -9,12 +9,12 @@ import java.util.function.Function;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.scene.Node;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.Application;
 import polydex.desktop.controls.NumberedChoices;
+import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCapture;
 import polydex.desktop.keys.KeyCommand;
@@ -118,9 +118,7 @@ public record Desk(
               chosen.accept(one);
             });
     choices.list().getStyleClass().add(all.size() <= FEW ? "five-rows" : "nine-rows");
-    VBox box = new VBox(Texts.heading(heading), choices);
-    box.getStyleClass().add("tally");
-    box.setMaxHeight(Region.USE_PREF_SIZE);
+    VBox box = OverlayBox.narrow(Texts.heading(heading), choices);
     keys.open(box, choices.focus());
   }
 
@@ -140,10 +138,8 @@ public record Desk(
           said.accept(field.getText().strip());
         });
     VBox box =
-        new VBox(
+        OverlayBox.narrow(
             Texts.heading(heading), field, Texts.quiet("Enter: so it is. Esc: after all not."));
-    box.getStyleClass().add("tally");
-    box.setMaxHeight(Region.USE_PREF_SIZE);
     keys.open(box, field);
   }
 

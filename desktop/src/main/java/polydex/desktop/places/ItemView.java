@@ -43,7 +43,7 @@ final class ItemView extends VBox {
             a -> a.verdict().name(),
             Texts.quiet("Reading the answers \u2026"));
     list.setPrefHeight(190);
-    getStyleClass().addAll("tally", "item-view");
+    getStyleClass().addAll("overlay", "item-view");
     setMaxHeight(USE_PREF_SIZE);
     getChildren()
         .addAll(

@@ -26,6 +26,7 @@ import polydex.conflict.Situation;
 import polydex.conflict.Trial;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.keys.Gesture;
 import polydex.workspace.Change;
@@ -77,7 +78,7 @@ final class PlanView {
       costs.getChildren().add(pair);
     }
     VBox box =
-        new VBox(
+        OverlayBox.wide(
             Texts.heading("Plan for %d conflicts".formatted(chosen.size())),
             Texts.quiet("What changes cost, in points; Enter in a field plans anew:"),
             costs,
@@ -86,8 +87,6 @@ final class PlanView {
             Texts.quiet(
                 "Enter on a step: make them all as one change, which can be undone. Esc: leave"
                     + " things as they are."));
-    box.getStyleClass().addAll("tally", "wide-overlay");
-    box.setMaxHeight(Region.USE_PREF_SIZE);
     list.addEventHandler(
         KeyEvent.KEY_PRESSED,
         event -> {

@@ -20,6 +20,7 @@ import polydex.conflict.Person;
 import polydex.conflict.Trial;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.recall.DrillItem;
 import polydex.workspace.Change;
@@ -53,7 +54,7 @@ final class WaysOut {
 
   void open() {
     VBox box =
-        new VBox(
+        OverlayBox.wide(
             Texts.heading("Ways out"),
             new GestureView(conflict.loser().gesture(), desk.words(conflict.loser().environment())),
             sentence(),
@@ -62,8 +63,6 @@ final class WaysOut {
             details,
             Texts.quiet(
                 "Enter: make the change, which can be undone. Esc: leave things as they are."));
-    box.getStyleClass().addAll("tally", "wide-overlay");
-    box.setMaxHeight(Region.USE_PREF_SIZE);
     list.getSelectionModel()
         .selectedItemProperty()
         .addListener((_, _, o) -> details.setText(o == null ? "" : details(o)));

@@ -16,6 +16,7 @@ import polydex.conflict.Failures;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.NumberedChoices;
+import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.state.Analysis;
@@ -60,9 +61,7 @@ final class WaysTo {
               show(chosen);
             });
     choices.list().getStyleClass().add("nine-rows");
-    VBox box = new VBox(Texts.heading("Ways to do what?"), choices);
-    box.getStyleClass().add("tally");
-    box.setMaxHeight(Region.USE_PREF_SIZE);
+    VBox box = OverlayBox.narrow(Texts.heading("Ways to do what?"), choices);
     desk.keys().open(box, choices.focus());
   }
 
@@ -82,9 +81,7 @@ final class WaysTo {
                 "No keymap of this setup has a gesture for it. An own binding could be made for"
                     + " it."));
     list.getStyleClass().add("nine-rows");
-    VBox box = new VBox(Texts.heading("Ways to “" + action.title() + "”"), state, list);
-    box.getStyleClass().addAll("tally", "wide-overlay");
-    box.setMaxHeight(Region.USE_PREF_SIZE);
+    VBox box = OverlayBox.wide(Texts.heading("Ways to “" + action.title() + "”"), state, list);
     desk.keys()
         .open(
             box,

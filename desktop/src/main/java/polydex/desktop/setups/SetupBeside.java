@@ -11,6 +11,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.places.Desk;
 import polydex.keys.Gesture;
@@ -49,9 +50,7 @@ final class SetupBeside {
       sides.getChildren().add(Lists.column(Texts.styled(side.title(), "part"), 17));
     }
     sides.getStyleClass().add("row");
-    VBox box = new VBox(Texts.heading("Two setups compared"), state, sides, list);
-    box.getStyleClass().addAll("tally", "wide-overlay");
-    box.setMaxHeight(Region.USE_PREF_SIZE);
+    VBox box = OverlayBox.wide(Texts.heading("Two setups compared"), state, sides, list);
     desk.keys().open(box, list);
     Workspace workspace = desk.session().workspace().get();
     Optional<String> problem =

@@ -13,6 +13,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.places.Desk;
@@ -54,9 +55,7 @@ final class SetupEditor {
   void open() {
     fill(0);
     trouble.getStyleClass().add("stops");
-    VBox box = new VBox(heading, trouble, list);
-    box.getStyleClass().addAll("tally", "wide-overlay");
-    box.setMaxHeight(Region.USE_PREF_SIZE);
+    VBox box = OverlayBox.wide(heading, trouble, list);
     list.sceneProperty()
         .addListener(
             (_, _, scene) -> {
@@ -213,9 +212,9 @@ final class SetupEditor {
     field.setPromptText(words.hint());
     Label wrong = Texts.words("");
     wrong.getStyleClass().add("stops");
-    VBox box = new VBox(Texts.heading(line.label()), field, Texts.quiet(words.hint() + "."), wrong);
-    box.getStyleClass().add("tally");
-    box.setMaxHeight(Region.USE_PREF_SIZE);
+    VBox box =
+        OverlayBox.narrow(
+            Texts.heading(line.label()), field, Texts.quiet(words.hint() + "."), wrong);
     desk.keys()
         .open(
             box,

@@ -6,9 +6,9 @@ import java.util.function.Consumer;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.places.Desk;
@@ -48,12 +48,10 @@ public final class SetupsView {
           }
         });
     VBox box =
-        new VBox(
+        OverlayBox.wide(
             Texts.heading("Setups"),
             Texts.quiet("From the board under your fingers to what has the focus."),
             list);
-    box.getStyleClass().addAll("tally", "wide-overlay");
-    box.setMaxHeight(Region.USE_PREF_SIZE);
     desk.keys()
         .open(
             box,

@@ -1,0 +1,25 @@
+package polydex.desktop.controls;
+
+import javafx.scene.Node;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** The frame round what is shown over a place, as high as its content. */
+public final class OverlayBox {
+  private OverlayBox() {}
+
+  /** For a question, or a list of short lines. */
+  public static VBox narrow(Node... content) {
+    VBox box = new VBox(content);
+    box.getStyleClass().add("overlay");
+    box.setMaxHeight(Region.USE_PREF_SIZE);
+    return box;
+  }
+
+  /** For lines with several columns. */
+  public static VBox wide(Node... content) {
+    VBox box = narrow(content);
+    box.getStyleClass().add("wide-overlay");
+    return box;
+  }
+}
