@@ -1,6 +1,5 @@
 package polydex.desktop.places;
 
-import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -8,13 +7,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Random;
 import java.util.Set;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -34,13 +31,10 @@ import polydex.desktop.mouse.NextStep;
 import polydex.desktop.mouse.ReviewView;
 import polydex.desktop.mouse.Spoken;
 import polydex.desktop.state.Findings;
-import polydex.desktop.state.Recording;
 import polydex.mouse.Remaining.Row;
 import polydex.mouse.Standing;
 import polydex.mouse.Weeks.Week;
 import polydex.recall.DrillHistory;
-import polydex.recall.DrillSettings;
-import polydex.recall.NextToLearn;
 
 /** What to do in the next minutes, and why; everything on it acts with one key. */
 public final class TodayPlace implements Place {
@@ -52,25 +46,19 @@ public final class TodayPlace implements Place {
     void demo();
   }
 
-  /**
-   * What the drill has to offer.
-   *
-   * @param due how many items; none while the setup is looked into
-   */
-  private record ToDrill(Optional<Integer> due, List<NextToLearn.Proposal> next) {}
-
   private final Desk desk;
   private final Beginning beginning;
   private final VBox root = new VBox(14);
   private final ScrollPane scroll = new ScrollPane(root);
   private List<KeyCommand> commands = List.of();
   private Optional<Node> first = Optional.empty();
-  private Optional<ToDrill> toDrill = Optional.empty();
+  private final TodayDrill drill;
 
   /** The place. */
   public TodayPlace(Desk desk, Beginning beginning) {
     this.desk = desk;
     this.beginning = beginning;
+    drill = new TodayDrill(desk);
     scroll.setFitToWidth(true);
     scroll.setFocusTraversable(false);
     scroll.getStyleClass().add("today");
@@ -80,7 +68,7 @@ public final class TodayPlace implements Place {
         .found()
         .addListener(
             (_, _, _) -> {
-              toDrill = Optional.empty();
+              drill.forget();
               refreshIfShown();
             });
     desk.session()
@@ -100,7 +88,7 @@ public final class TodayPlace implements Place {
   }
 
   private void askIfShown() {
-    toDrill = Optional.empty();
+    drill.forget();
     if (isShown()) {
       desk.auditor().ask();
       refresh();
@@ -140,7 +128,7 @@ public final class TodayPlace implements Place {
 
   @Override
   public void shown() {
-    toDrill = Optional.empty();
+    drill.forget();
     desk.auditor().ask();
     refresh();
     // What scrolls is in the scene only when that has been laid out once.
@@ -166,7 +154,10 @@ public final class TodayPlace implements Place {
       first = Optional.of(start.getChildren().get(1));
     } else {
       Optional<Findings> found = desk.auditor().found().get();
-      VBox left = new VBox(14, due(page), learn(page), trend(page, found));
+      drill.look();
+      Button begin = drill.begin(page);
+      first = Optional.of(begin);
+      VBox left = new VBox(14, drill.due(begin), drill.learn(page), trend(page, found));
       VBox right = new VBox(14, mouse(page, found), way(page), yesterday(page, found));
       if (desk.narrow().get()) {
         root.getChildren().addAll(left, right);
@@ -208,68 +199,6 @@ public final class TodayPlace implements Place {
     return desk.session().standing().events() == 0
         && desk.session().progress().states().isEmpty()
         && desk.session().workspace().get().setups().size() <= 1;
-  }
-
-  // ---- drills
-
-  /** While a recorder is at work it is not reckoned anew with each event. */
-  private ToDrill toDrill() {
-    if (toDrill.isEmpty() || desk.recording().state().get() != Recording.State.RECORDING) {
-      toDrill =
-          Optional.of(
-              new ToDrill(
-                  desk.drills().plan(new Random(0)).map(p -> p.due().size()),
-                  desk.drills().next(OF_EACH)));
-    }
-    return toDrill.orElseThrow();
-  }
-
-  private VBox due(NumberedLines page) {
-    Optional<Integer> due = toDrill().due();
-    Label words =
-        Texts.heading(
-            due.map(
-                    n ->
-                        n == 0
-                            ? "Nothing is due"
-                            : "%,d due, about %s".formatted(n, minutes(DrillSettings.timeOf(n))))
-                .orElse(desk.analyst().inItsPlace()));
-    words.setWrapText(true);
-    Button begin = page.button("Enter", "Begin the drill", desk.keys()::drill);
-    begin.setDefaultButton(true);
-    first = Optional.of(begin);
-    VBox card = new VBox(10, words, begin);
-    card.getStyleClass().add("card");
-    return card;
-  }
-
-  private static String minutes(Duration time) {
-    return time.toSeconds() < 60
-        ? "%d seconds".formatted(time.toSeconds())
-        : "%d min".formatted(Math.round(time.toSeconds() / 60.0));
-  }
-
-  private VBox learn(NumberedLines page) {
-    VBox box = new VBox(4, Texts.part("Worth learning next"));
-    List<NextToLearn.Proposal> proposals = toDrill().next();
-    for (NextToLearn.Proposal p : proposals) {
-      box.getChildren()
-          .add(
-              page.line(
-                  desk.action(p.item().action()),
-                  new GestureView(p.gesture(), desk.words(p.item().environment())),
-                  desk.place(p.item().environment()) + ". " + String.join(" ", p.reasons()),
-                  () -> desk.drills().mark(List.of(p.item()))));
-    }
-    if (proposals.isEmpty()) {
-      box.getChildren()
-          .add(
-              Texts.quiet(
-                  toDrill().due().isEmpty()
-                      ? desk.analyst().inItsPlace()
-                      : "Everything in this setup was drilled."));
-    }
-    return box;
   }
 
   // ---- the mouse
