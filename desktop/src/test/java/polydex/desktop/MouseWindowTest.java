@@ -270,6 +270,8 @@ class MouseWindowTest extends InWindow {
     ListView<?> walk = person.list("The way by keys");
     assertThat(walk.getItems()).hasSizeGreaterThanOrEqualTo(2);
     assertThat(walk.getItems().getFirst().toString()).contains("F10", "the menu bar");
+    person.keys("F5");
+    person.untilShown("A gesture to wish for: ");
     person.keys("Esc");
     // What a conflict stops is followed to where it is stopped.
     person.keys("F3");
@@ -319,7 +321,11 @@ class MouseWindowTest extends InWindow {
     person.keys("Ctrl+S");
     person.untilShown("Saved so far: ");
     person.untilShown("The drills took");
-    person.keys("Esc");
+    // The dearest of what was saved can be learned, so Enter marks it.
+    person.keys("Enter");
+    person.untilShown("arked for drills: ");
+    person.keys("Ctrl+Z");
+    person.untilShown("Taken back: ");
     person.keys("F3");
     person.until("the field", () -> person.focus() instanceof TextField);
     person.type("timeline on corvid");

@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import javafx.scene.control.ListView;
@@ -12,6 +13,7 @@ import javafx.scene.layout.VBox;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
+import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.places.Desk;
 import polydex.desktop.state.Findings;
 import polydex.mouse.Place;
@@ -60,7 +62,21 @@ public final class SavedView {
             Texts.quiet(
                 "A time is the median of the last measured ones where there are five; otherwise an"
                     + " estimate of the Keystroke-Level Model."));
-    desk.keys().open(box, list);
+    desk.keys()
+        .open(
+            box,
+            list,
+            List.of(
+                KeyCommand.of(
+                    "Enter",
+                    "Its next step",
+                    () ->
+                        Optional.ofNullable(list.getSelectionModel().getSelectedItem())
+                            .ifPresent(
+                                line -> {
+                                  desk.keys().close();
+                                  NextStep.take(desk, line.row());
+                                }))));
   }
 
   private static void row(Desk desk, HBox box, Line line) {

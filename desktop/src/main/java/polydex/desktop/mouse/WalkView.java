@@ -1,5 +1,6 @@
 package polydex.desktop.mouse;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import javafx.geometry.Pos;
@@ -11,6 +12,7 @@ import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
+import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.places.Desk;
 import polydex.mouse.Remaining.Row;
 import polydex.mouse.Walk;
@@ -39,10 +41,19 @@ final class WalkView {
                 "\u201c%s\u201d by keys: %d presses"
                     .formatted(desk.action(row.place()), walk.presses())),
             list,
-            Texts.quiet(
-                "It has no gesture of its own. F5 on its row finds one that is free, as far as one"
-                    + " can be made."));
-    desk.keys().open(box, list);
+            Texts.quiet("It has no gesture of its own."));
+    desk.keys()
+        .open(
+            box,
+            list,
+            List.of(
+                KeyCommand.of(
+                    "F5",
+                    "Wish for keys",
+                    () -> {
+                      desk.keys().close();
+                      new Choices(desk).wish(row.place());
+                    })));
   }
 
   private static void row(HBox box, Walk.Part part) {
