@@ -242,6 +242,8 @@ class MouseWindowTest extends InWindow {
     person.untilShown("Enter wishes for one that is free");
     person.keys("Enter");
     person.untilShown("A gesture to wish for");
+    // Keys are drawn, in the words of where they are pressed.
+    assertThat(person.shown()).noneMatch(t -> t.contains("Shift+")).contains("Shift");
     person.keys("1");
     person.untilShown("Wished for: ");
     assertThat(session.workspace().get().mouse().wishes()).hasSize(1);

@@ -37,35 +37,33 @@ public final class NumberedChoices<T> extends VBox {
       Function<T, String> title,
       Function<String, List<T>> find,
       BiConsumer<T, KeyEvent> chosen) {
-    this(name, title, (_, _) -> {}, find, chosen);
+    this(name, title, (box, one) -> box.getChildren().add(words(title.apply(one))), find, chosen);
   }
 
   /**
-   * Choices of which more is shown than their title.
+   * Choices that are drawn in a way of their own.
    *
-   * @param more adds to a row
+   * @param title by which typing ahead finds them, and what a screen reader calls them
+   * @param row draws one behind its digit
    */
   public NumberedChoices(
       String name,
       Function<T, String> title,
-      BiConsumer<HBox, T> more,
+      BiConsumer<HBox, T> row,
       Function<String, List<T>> find,
       BiConsumer<T, KeyEvent> chosen) {
     this.find = find;
     list =
         Lists.of(
             name,
-            (box, row) -> {
-              Label label = Texts.styled(title.apply(row.value()), "row-title");
-              HBox.setHgrow(label, Priority.ALWAYS);
-              label.setMaxWidth(Double.MAX_VALUE);
-              box.getChildren().addAll(GestureView.cap(String.valueOf(row.number())), label);
-              more.accept(box, row.value());
+            (box, choice) -> {
+              box.getChildren().add(GestureView.cap(String.valueOf(choice.number())));
+              row.accept(box, choice.value());
             },
-            row -> title.apply(row.value()),
+            choice -> title.apply(choice.value()),
             Texts.quiet("Nothing has these words."));
     list.setFocusTraversable(false);
-    words.setPromptText("Something else: type its words");
+    words.setPromptText("Type some of its words");
     words.setAccessibleText(name);
     words.textProperty().addListener((_, _, typed) -> show(typed));
     words.addEventFilter(
@@ -86,6 +84,13 @@ public final class NumberedChoices<T> extends VBox {
     setSpacing(10);
     getChildren().addAll(list, words);
     show("");
+  }
+
+  private static Label words(String title) {
+    Label label = Texts.styled(title, "row-title");
+    HBox.setHgrow(label, Priority.ALWAYS);
+    label.setMaxWidth(Double.MAX_VALUE);
+    return label;
   }
 
   /** What gets the focus. */

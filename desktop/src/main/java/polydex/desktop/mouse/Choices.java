@@ -72,10 +72,10 @@ final class Choices {
       return;
     }
     desk.session().say("");
-    desk.choose(
+    desk.chooseGesture(
         "A gesture to wish for: \u201c%s\u201d".formatted(desk.action(place)),
         free,
-        Gesture::toString,
+        desk.words(place.environment()),
         g ->
             say(
                 "Wished for: %s for \u201c%s\u201d".formatted(g, desk.action(place)),

@@ -4,6 +4,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import javafx.animation.Animation;
 import javafx.animation.PauseTransition;
 import javafx.scene.Node;
@@ -24,6 +25,7 @@ import polydex.files.demo.SimulatedRecorder;
 import polydex.keys.Gesture;
 import polydex.mouse.Deed;
 import polydex.mouse.LogEvent;
+import polydex.mouse.Place;
 import polydex.mouse.Recogniser;
 
 /** What a recorder sees, as it happens; and how one is started and ended. */
@@ -135,6 +137,7 @@ public final class LiveView extends VBox {
 
   private void row(HBox box, LogEvent event) {
     Deed deed = event.deed();
+    Optional<Place> place = recogniser.of(deed).place();
     Region what;
     if (deed.isTyping()) {
       what = Texts.styled("%,d characters typed".formatted(event.characters()), "quiet");
@@ -143,10 +146,12 @@ public final class LiveView extends VBox {
           deed.path().isEmpty() ? "" : deed.path().replace(Deed.STEP, " \u203a ") + " \u203a ";
       what = Texts.styled(way + deed.target(), "row-title");
     } else {
-      what = new GestureView(Gesture.parse(deed.input()), Map.of());
+      what =
+          new GestureView(
+              Gesture.parse(deed.input()),
+              place.map(p -> desk.words(p.environment())).orElse(Map.of()));
     }
-    String action =
-        recogniser.of(deed).place().map(desk::action).orElse(deed.isTyping() ? "" : "no action");
+    String action = place.map(desk::action).orElse(deed.isTyping() ? "" : "no action");
     boolean narrow = desk.narrow().get();
     box.getChildren()
         .add(

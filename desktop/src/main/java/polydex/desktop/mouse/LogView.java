@@ -47,6 +47,7 @@ public final class LogView {
   private final Label said = Texts.words(ABOUT);
   private final ProgressBar progress = new ProgressBar(0);
   private final ListView<LogReport.Refused> refused;
+  private final Label inFull = Texts.quiet("");
   private AtomicBoolean stopped = new AtomicBoolean();
   private Optional<LogImport> looked = Optional.empty();
   private Optional<LogReport> report = Optional.empty();
@@ -66,7 +67,17 @@ public final class LogView {
             r -> "line " + r.line(),
             Texts.quiet("Every line can be used."));
     refused.getStyleClass().add("nine-rows");
-    show(refused, false);
+    // With large letters a reason is longer than its row, so the chosen one is said in full.
+    refused
+        .getSelectionModel()
+        .selectedItemProperty()
+        .addListener((_, _, r) -> inFull.setText(r == null ? "" : r.reason()));
+    showRefused(false);
+  }
+
+  private void showRefused(boolean on) {
+    show(refused, on);
+    show(inFull, on);
   }
 
   private static void show(Region node, boolean on) {
@@ -77,7 +88,8 @@ public final class LogView {
   /** Opens it over the place. */
   public void open() {
     VBox box =
-        OverlayBox.wide(Texts.heading("Bring in a mouse log"), path, said, progress, refused);
+        OverlayBox.wide(
+            Texts.heading("Bring in a mouse log"), path, said, progress, refused, inFull);
     box.sceneProperty()
         .addListener(
             (_, _, scene) -> {
@@ -114,7 +126,7 @@ public final class LogView {
   private void look() {
     looked = Optional.empty();
     report = Optional.empty();
-    show(refused, false);
+    showRefused(false);
     Path file;
     try {
       file = Path.of(path.getText().strip());
@@ -185,7 +197,8 @@ public final class LogView {
     report = Optional.of(found);
     said.setText(words(found));
     refused.getItems().setAll(found.refused());
-    show(refused, found.refusedInAll() > 0);
+    refused.getSelectionModel().selectFirst();
+    showRefused(found.refusedInAll() > 0);
   }
 
   private String words(LogReport r) {

@@ -12,10 +12,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import polydex.catalog.Action;
-import polydex.catalog.ActionSearch;
 import polydex.catalog.TitleMatcher;
 import polydex.desktop.controls.Lists;
-import polydex.desktop.controls.NumberedChoices;
 import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
@@ -124,21 +122,9 @@ public final class NamesView {
     if (chosen().isEmpty()) {
       return;
     }
-    List<Action> actions = desk.session().workspace().get().catalog().actions();
-    ActionSearch search = ActionSearch.of(actions);
-    String heading = "What is \u201c%s\u201d?".formatted(last(chosen().get().unknown().deed()));
-    NumberedChoices<Action> choices =
-        new NumberedChoices<>(
-            heading,
-            Action::title,
-            words -> words.isBlank() ? actions : search.find(words, 9),
-            (action, _) -> {
-              desk.keys().close();
-              decide(new Decision(Optional.of(action.id())));
-            });
-    choices.list().getStyleClass().add("nine-rows");
-    VBox box = OverlayBox.narrow(Texts.heading(heading), choices);
-    desk.keys().open(box, choices.focus());
+    desk.chooseAction(
+        "What is \u201c%s\u201d?".formatted(last(chosen().get().unknown().deed())),
+        action -> decide(new Decision(Optional.of(action.id()))));
   }
 
   private void take() {

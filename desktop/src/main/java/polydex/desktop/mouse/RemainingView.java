@@ -3,7 +3,6 @@ package polydex.desktop.mouse;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -238,7 +237,9 @@ public final class RemainingView extends VBox {
             w -> {
               HBox wished =
                   new HBox(
-                      6, Texts.styled("wished", "quiet"), new GestureView(w.gesture(), Map.of()));
+                      6,
+                      Texts.styled("wished", "quiet"),
+                      new GestureView(w.gesture(), desk.words(row.place().environment())));
               wished.setAlignment(Pos.CENTER_LEFT);
               return wished;
             })

@@ -1,7 +1,6 @@
 package polydex.desktop.mouse;
 
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.layout.HBox;
@@ -31,7 +30,10 @@ final class WalkView {
     }
     var list =
         Lists.<Walk.Part>of(
-            "The way by keys", WalkView::row, Walk.Part::to, Texts.quiet("There is no way."));
+            "The way by keys",
+            (box, part) -> row(desk, row, box, part),
+            Walk.Part::to,
+            Texts.quiet("There is no way."));
     list.getItems().setAll(walk.parts(environment.get()));
     list.getSelectionModel().selectFirst();
     list.getStyleClass().add("nine-rows");
@@ -56,8 +58,8 @@ final class WalkView {
                     })));
   }
 
-  private static void row(HBox box, Walk.Part part) {
-    HBox keys = new HBox(6, new GestureView(part.key(), Map.of()));
+  private static void row(Desk desk, Row row, HBox box, Walk.Part part) {
+    HBox keys = new HBox(6, new GestureView(part.key(), desk.words(row.place().environment())));
     if (part.times() > 1) {
       keys.getChildren().add(Texts.styled("%d times".formatted(part.times()), "quiet"));
     }

@@ -2,7 +2,6 @@ package polydex.desktop.mouse;
 
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.HBox;
@@ -69,7 +68,8 @@ public final class WishList {
         .addAll(
             Lists.growing(Texts.styled(desk.action(wish.place()), "row-title")),
             Lists.column(Texts.styled(desk.setup(wish.place().setup()), "quiet"), 14),
-            Lists.column(new GestureView(wish.gesture(), Map.of()), 10),
+            Lists.column(
+                new GestureView(wish.gesture(), desk.words(wish.place().environment())), 10),
             Lists.column(Texts.styled("since " + wish.day(), "quiet"), 9));
   }
 }

@@ -4,15 +4,22 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.TextField;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import polydex.catalog.Action;
+import polydex.catalog.ActionSearch;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.Application;
+import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.NumberedChoices;
 import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
@@ -51,6 +58,11 @@ public record Desk(
 
   private static final int LOOKS = 4;
   private static final int FEW = 5;
+
+  /** Keys to choose stand apart from the digit that chooses them. */
+  private static final Insets APART = new Insets(0, 0, 0, 16);
+
+  private static final int MOST_FOUND = 9;
 
   /** Who gets the keys. */
   public interface Keys {
@@ -103,23 +115,61 @@ public record Desk(
   /** Lets one of these be chosen over the place, by its digit or by some of its words. */
   public <T> void choose(
       String heading, List<T> all, Function<T, String> title, Consumer<T> chosen) {
-    NumberedChoices<T> choices =
+    open(
+        heading,
+        new NumberedChoices<>(heading, title, words -> with(words, all, title), closing(chosen)),
+        all.size());
+  }
+
+  /** Lets one of these gestures be chosen, drawn with an environment's words for modifiers. */
+  public void chooseGesture(
+      String heading, List<Gesture> all, Map<Modifier, String> words, Consumer<Gesture> chosen) {
+    open(
+        heading,
         new NumberedChoices<>(
             heading,
-            title,
-            words -> {
-              String wanted = words.strip().toLowerCase(Locale.ROOT);
-              return all.stream()
-                  .filter(one -> title.apply(one).toLowerCase(Locale.ROOT).contains(wanted))
-                  .toList();
+            Gesture::toString,
+            (row, gesture) -> {
+              GestureView keys = new GestureView(gesture, words);
+              HBox.setMargin(keys, APART);
+              row.getChildren().add(keys);
             },
-            (one, _) -> {
-              keys.close();
-              chosen.accept(one);
-            });
-    choices.list().getStyleClass().add(all.size() <= FEW ? "five-rows" : "nine-rows");
-    VBox box = OverlayBox.narrow(Texts.heading(heading), choices);
-    keys.open(box, choices.focus());
+            typed -> with(typed, all, Gesture::toString),
+            closing(chosen)),
+        all.size());
+  }
+
+  /** Lets any action be chosen, by words in whatever order. */
+  public void chooseAction(String heading, Consumer<Action> chosen) {
+    List<Action> all = session.workspace().get().catalog().actions();
+    ActionSearch search = ActionSearch.of(all);
+    open(
+        heading,
+        new NumberedChoices<>(
+            heading,
+            Action::title,
+            words -> words.isBlank() ? all : search.find(words, MOST_FOUND),
+            closing(chosen)),
+        all.size());
+  }
+
+  private static <T> List<T> with(String words, List<T> all, Function<T, String> title) {
+    String wanted = words.strip().toLowerCase(Locale.ROOT);
+    return all.stream()
+        .filter(one -> title.apply(one).toLowerCase(Locale.ROOT).contains(wanted))
+        .toList();
+  }
+
+  private <T> BiConsumer<T, KeyEvent> closing(Consumer<T> chosen) {
+    return (one, _) -> {
+      keys.close();
+      chosen.accept(one);
+    };
+  }
+
+  private <T> void open(String heading, NumberedChoices<T> choices, int size) {
+    choices.list().getStyleClass().add(size <= FEW ? "five-rows" : "nine-rows");
+    keys.open(OverlayBox.narrow(Texts.heading(heading), choices), choices.focus());
   }
 
   /**
@@ -139,7 +189,9 @@ public record Desk(
         });
     VBox box =
         OverlayBox.narrow(
-            Texts.heading(heading), field, Texts.quiet("Enter: so it is. Esc: after all not."));
+            Texts.heading(heading),
+            field,
+            Texts.quiet("Enter takes it. Esc leaves everything as it is."));
     keys.open(box, field);
   }
 

@@ -11,11 +11,9 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import polydex.catalog.Action;
-import polydex.catalog.ActionSearch;
 import polydex.conflict.Failures;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
-import polydex.desktop.controls.NumberedChoices;
 import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
@@ -49,20 +47,7 @@ final class WaysTo {
 
   /** Asks for the action, and shows the ways to it. */
   void choose() {
-    List<Action> actions = desk.session().workspace().get().catalog().actions();
-    ActionSearch search = ActionSearch.of(actions);
-    NumberedChoices<Action> choices =
-        new NumberedChoices<>(
-            "Which action",
-            Action::title,
-            words -> words.isBlank() ? actions : search.find(words, 9),
-            (chosen, _) -> {
-              desk.keys().close();
-              show(chosen);
-            });
-    choices.list().getStyleClass().add("nine-rows");
-    VBox box = OverlayBox.narrow(Texts.heading("Ways to do what?"), choices);
-    desk.keys().open(box, choices.focus());
+    desk.chooseAction("Ways to do what?", this::show);
   }
 
   private void show(Action action) {
