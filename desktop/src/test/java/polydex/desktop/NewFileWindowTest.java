@@ -68,6 +68,10 @@ class NewFileWindowTest {
     person.keys("Alt+T");
     person.keys("3");
     person.untilShown("Nothing was done with the mouse here");
+    person.keys("F7");
+    person.untilShown("Nothing is logged yet. Ctrl+M notes");
+    assertThat(person.shown()).noneMatch(t -> t.contains("was recognised"));
+    person.keys("F7");
     person.keys("Alt+T");
     person.untilShown("This file is new.");
     person.keys("Ctrl+M");

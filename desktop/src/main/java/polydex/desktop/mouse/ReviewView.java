@@ -44,7 +44,7 @@ public final class ReviewView {
             "Proposals for the next week",
             this::row,
             r -> desk.action(r.place()),
-            Texts.quiet("Nothing costs anything any more."));
+            Texts.quiet("Nothing that the mouse does costs anything now."));
     proposals.getItems().setAll(review.proposals());
     proposals.getSelectionModel().selectFirst();
     proposals.getStyleClass().add("three-rows");
@@ -94,6 +94,9 @@ public final class ReviewView {
 
   private String numbers() {
     WeeklyReview.Totals now = review.now();
+    if (now.workingDays() == 0) {
+      return "Nothing was logged in these seven days.";
+    }
     WeeklyReview.Totals before = review.before();
     List<String> said = new ArrayList<>();
     said.add(

@@ -45,6 +45,7 @@ public final class WeeksView extends VBox {
   private final Label trend = Texts.words("");
   private final Label drills = Texts.quiet("");
   private final Label slipsHead = Texts.words("");
+  private final Label noSlips = Texts.quiet("");
   private final ListView<Slips.OfPlace> slips;
   private Optional<Findings> found = Optional.empty();
   private PlaceFilter only = PlaceFilter.EVERYWHERE;
@@ -52,13 +53,7 @@ public final class WeeksView extends VBox {
   /** An empty view. */
   public WeeksView(Desk desk) {
     this.desk = desk;
-    slips =
-        Lists.of(
-            "Slips",
-            this::row,
-            s -> desk.action(s.place()),
-            Texts.quiet(
-                "No slips: where the gesture is known or being learned, the mouse was left alone."));
+    slips = Lists.of("Slips", this::row, s -> desk.action(s.place()), noSlips);
     slipsHead.getStyleClass().add("part");
     slips.setMinHeight(70);
     // The charts come first; the list takes what they leave.
@@ -110,6 +105,18 @@ public final class WeeksView extends VBox {
     boolean all = only.equals(PlaceFilter.EVERYWHERE);
     LocalDate today = desk.session().today();
     Standing standing = findings.standing();
+    if (standing.days().isEmpty()) {
+      charts.getChildren().clear();
+      trend.setText(
+          "Nothing is logged yet. Ctrl+M notes what the mouse was used for, Ctrl+O brings in a log,"
+              + " F9 records a simulated day; from then on each week stands here.");
+      drills.setText("");
+      slipsHead.setText("Slips");
+      noSlips.setText("None yet.");
+      return;
+    }
+    noSlips.setText(
+        "No slips: where the gesture is known or being learned, the mouse was left alone.");
     Weeks weeks =
         all ? findings.weeks() : Weeks.of(standing, findings.rows(), only.places(), today);
     Slips made = all ? findings.slips() : Slips.of(standing, only.places(), today);
@@ -264,9 +271,6 @@ public final class WeeksView extends VBox {
   }
 
   private String words(Weeks weeks) {
-    if (weeks.weeks().isEmpty()) {
-      return "Nothing is logged yet.";
-    }
     return weeks.openTrend().map(t -> Spoken.trend(t, "open actions", "") + " ").orElse("")
         + weeks.hoursTrend().map(t -> Spoken.trend(t, "hours a year", " h")).orElse("")
         + weeks
