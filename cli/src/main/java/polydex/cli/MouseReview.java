@@ -1,6 +1,7 @@
 package polydex.cli;
 
 import java.io.PrintWriter;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -102,7 +103,9 @@ final class MouseReview implements Callable<Integer> {
   }
 
   private static void print(PrintWriter out, Workspace workspace, Review r) {
-    out.printf("The week from %s until %s%n", r.from(), r.until());
+    // Until is the day after; people name the last one.
+    LocalDate last = LocalDate.parse(r.until()).minusDays(1);
+    out.printf("The week from %s to %s%n", r.from(), last);
     out.printf(
         Locale.ROOT,
         "%,d uses by keys, %,d by mouse: %.0f %% by keys, after %.0f %% the week before.%n",
