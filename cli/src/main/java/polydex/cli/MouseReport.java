@@ -63,6 +63,12 @@ final class MouseReport implements Callable<Integer> {
 
   record Name(String in, String name, long uses) {}
 
+  record SavedSoFar(int usesByKeys, double hours, double drillHours) {
+    static SavedSoFar of(Saved s) {
+      return new SavedSoFar(s.usesByKeys(), s.hours(), s.drillHours());
+    }
+  }
+
   record Report(
       long events,
       Map<String, Long> recognised,
@@ -77,7 +83,7 @@ final class MouseReport implements Callable<Integer> {
       List<Integer> slipsByHour,
       Optional<DrillEffect.Change> drillEffect,
       int drilledActions,
-      Saved saved,
+      SavedSoFar saved,
       List<Name> unknown) {}
 
   @Override
@@ -146,7 +152,7 @@ final class MouseReport implements Callable<Integer> {
         slips.byHour(),
         effect.mean(),
         effect.actions().size(),
-        Saved.of(standing, rows, drilled),
+        SavedSoFar.of(Saved.of(standing, rows, drilled)),
         standing.unknown().stream()
             .map(u -> new Name(u.name().environment(), u.name().name(), u.count()))
             .toList());

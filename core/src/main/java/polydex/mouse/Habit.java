@@ -49,8 +49,7 @@ public final class Habit {
 
   private final Deque<Recent> window = new ArrayDeque<>();
   private int keysInWindow;
-  private int byKeys;
-  private int byPointer;
+  private boolean everByKeys;
   private final Set<LocalDate> goodDays = new HashSet<>();
   private final List<Turn> turns = new ArrayList<>();
   private int sinceReplaced;
@@ -66,11 +65,7 @@ public final class Habit {
    * @param keys whether it was done by keys
    */
   public void add(Instant at, LocalDate day, boolean keys) {
-    if (keys) {
-      byKeys++;
-    } else {
-      byPointer++;
-    }
+    everByKeys |= keys;
     window.addLast(new Recent(day, keys));
     keysInWindow += keys ? 1 : 0;
     if (window.size() > WINDOW) {
@@ -118,7 +113,7 @@ public final class Habit {
     if (replaced.isPresent()) {
       return State.REPLACED;
     }
-    if (byKeys > 0) {
+    if (everByKeys) {
       return State.SWITCHING;
     }
     return drilled ? State.LEARNING : State.OPEN;
@@ -137,25 +132,5 @@ public final class Habit {
   /** Every time that it was replaced or came back, the oldest first. */
   public List<Turn> turns() {
     return List.copyOf(turns);
-  }
-
-  /** Uses by keys, all told. */
-  public int byKeys() {
-    return byKeys;
-  }
-
-  /** Uses by pointer, all told. */
-  public int byPointer() {
-    return byPointer;
-  }
-
-  /** Of the last uses, at most {@value #WINDOW}, how many were by keys. */
-  public int recentByKeys() {
-    return keysInWindow;
-  }
-
-  /** How many of the last uses there are, at most {@value #WINDOW}. */
-  public int recent() {
-    return window.size();
   }
 }

@@ -98,8 +98,6 @@ final class PlaceTotals {
           new Entry(
               place,
               habit.state(false),
-              habit.recentByKeys(),
-              habit.recent(),
               habit.turns(),
               List.copyOf(all),
               IntStream.of(Arrays.copyOf(slipsByHour, HOURS)).boxed().toList(),

@@ -51,8 +51,6 @@ public record Standing(
    * An action in one place.
    *
    * @param byUses its state by its uses alone: open, switching or replaced
-   * @param recentByKeys of the last uses, at most twenty, how many were by keys
-   * @param recent how many of the last uses there are, at most twenty
    * @param turns when it was replaced and came back
    * @param days its uses by working days, the oldest first
    * @param slipsByHour uses of the pointer although the gesture was known, by the hour of the day
@@ -64,8 +62,6 @@ public record Standing(
   public record Entry(
       Place place,
       State byUses,
-      int recentByKeys,
-      int recent,
       List<Turn> turns,
       List<DayUses> days,
       List<Integer> slipsByHour,

@@ -309,6 +309,7 @@ class AuditTest {
     // Estimates: one click 3.45 s, a stroke with one modifier 1.35 + 2 · 0.28 s.
     assertThat(saved.hours()).isCloseTo(162 * (3.45 - 1.91) / 3600, within(1e-9));
     assertThat(saved.drillHours()).isEqualTo(2);
+    assertThat(saved.places()).extracting(Saved.OfPlace::usesByKeys).containsExactly(21 * 6, 6 * 6);
   }
 
   @Test

@@ -75,8 +75,9 @@ class HabitTest {
     Habit habit = habit(digits, perDay, threshold);
     assertThat(habit.state(false) == State.REPLACED)
         .isEqualTo(plainlyReplaced(digits, perDay, threshold));
-    assertThat(habit.byKeys() + habit.byPointer()).isEqualTo(digits.size());
-    assertThat(habit.recent()).isEqualTo(Math.min(20, digits.size()));
+    boolean neverByKeys = digits.stream().allMatch(d -> d < threshold);
+    assertThat(habit.state(false) == State.OPEN).isEqualTo(neverByKeys);
+    assertThat(habit.state(true) == State.LEARNING).isEqualTo(neverByKeys);
   }
 
   private static void add(Habit habit, int from, int count, boolean keys) {

@@ -142,9 +142,7 @@ public final class LiveView extends VBox {
     if (deed.isTyping()) {
       what = Texts.styled("%,d characters typed".formatted(event.characters()), "quiet");
     } else if (deed.device().isPointer()) {
-      String way =
-          deed.path().isEmpty() ? "" : deed.path().replace(Deed.STEP, " \u203a ") + " \u203a ";
-      what = Texts.styled(way + deed.target(), "row-title");
+      what = Texts.styled(Spoken.way(deed), "row-title");
     } else {
       what =
           new GestureView(

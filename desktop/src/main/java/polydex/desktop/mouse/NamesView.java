@@ -1,6 +1,5 @@
 package polydex.desktop.mouse;
 
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -149,13 +148,7 @@ public final class NamesView {
 
   private void row(HBox box, Row row) {
     Unknown u = row.unknown();
-    Deed deed = u.deed();
-    List<String> way = new ArrayList<>();
-    if (!deed.path().isEmpty()) {
-      way.add(deed.path().replace(Deed.STEP, " \u203a "));
-    }
-    way.add(deed.target());
-    Label name = Texts.styled(String.join(" \u203a ", way), "row-title");
+    Label name = Texts.styled(Spoken.way(u.deed()), "row-title");
     HBox.setHgrow(name, Priority.ALWAYS);
     name.setMaxWidth(Double.MAX_VALUE);
     name.setMinWidth(0);

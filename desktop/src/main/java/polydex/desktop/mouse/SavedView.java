@@ -1,12 +1,8 @@
 package polydex.desktop.mouse;
 
-import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -16,39 +12,22 @@ import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.places.Desk;
 import polydex.desktop.state.Findings;
-import polydex.mouse.Place;
 import polydex.mouse.Remaining.Row;
-import polydex.mouse.Standing.Entry;
+import polydex.mouse.Saved.OfPlace;
 
 /** What keys have saved so far, and the sum that it comes from. */
 public final class SavedView {
-  private record Line(Row row, int uses, double hours) {}
-
   private SavedView() {}
 
   /** Opens it over the place. */
   public static void open(Desk desk, Findings found) {
-    Map<Place, Entry> entries =
-        found.standing().entries().stream()
-            .collect(Collectors.toMap(Entry::place, Function.identity()));
-    List<Line> lines =
-        found.rows().stream()
-            .filter(r -> entries.containsKey(r.place()))
-            .map(
-                r -> {
-                  int uses = entries.get(r.place()).byKeys();
-                  return new Line(r, uses, uses * r.savedSeconds() / 3600);
-                })
-            .filter(l -> l.hours() > 0)
-            .sorted(Comparator.comparingDouble(l -> -l.hours()))
-            .toList();
-    ListView<Line> list =
+    ListView<OfPlace> list =
         Lists.of(
             "What was saved, by action",
             (box, line) -> row(desk, box, line),
             l -> desk.action(l.row().place()),
             Texts.quiet("Nothing that was done with the mouse has been done by keys yet."));
-    list.getItems().setAll(lines);
+    list.getItems().setAll(found.saved().places().stream().filter(p -> p.hours() > 0).toList());
     list.getSelectionModel().selectFirst();
     list.getStyleClass().add("nine-rows");
     VBox box =
@@ -79,13 +58,13 @@ public final class SavedView {
                                 }))));
   }
 
-  private static void row(Desk desk, HBox box, Line line) {
+  private static void row(Desk desk, HBox box, OfPlace line) {
     Row r = line.row();
     box.getChildren()
         .addAll(
             Lists.growing(Texts.styled(desk.action(r.place()), "row-title")),
             Lists.column(Texts.styled(desk.place(r.place().environment()), "quiet"), 14),
-            Lists.number("%,d uses".formatted(line.uses()), 6),
+            Lists.number("%,d uses".formatted(line.usesByKeys()), 6),
             Lists.number(
                 String.format(
                     Locale.ROOT,

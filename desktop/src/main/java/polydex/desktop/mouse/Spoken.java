@@ -2,6 +2,7 @@ package polydex.desktop.mouse;
 
 import java.util.Locale;
 import polydex.effort.TheilSen;
+import polydex.mouse.Deed;
 import polydex.mouse.Remaining.Kind;
 import polydex.mouse.Walk;
 
@@ -36,6 +37,14 @@ public final class Spoken {
       case POINTER_BY_NATURE -> "pointer";
       case UNKNOWN -> "unknown";
     };
+  }
+
+  /** Where the pointer went: the way through menus or bars, and what it pressed there. */
+  static String way(Deed deed) {
+    String path = deed.path().replace(Deed.STEP, " \u203a ");
+    return path.isEmpty() || deed.target().isEmpty()
+        ? path + deed.target()
+        : path + " \u203a " + deed.target();
   }
 
   /** Where a walk leads. */
