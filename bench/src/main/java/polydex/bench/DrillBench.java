@@ -138,7 +138,9 @@ final class DrillBench {
       System.out.println("| answers stored before | median | 99th percentile | slowest |");
       System.out.println("| ---: | ---: | ---: | ---: |");
       int before = WARM_UP;
-      answers.subList(0, WARM_UP).forEach(store::add);
+      for (Answer answer : answers.subList(0, WARM_UP)) {
+        store.add(answer);
+      }
       for (int size : new int[] {0, 100_000, ANSWERS - ADDED}) {
         store.addAll(answers.subList(before, Math.max(before, size)), List.of());
         before = Math.max(before, size);

@@ -22,9 +22,11 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import polydex.effort.KeystrokeLevel;
+import polydex.files.FileProblem;
 import polydex.files.Shipped;
 import polydex.files.log.LogImport;
 import polydex.files.store.Store;
+import polydex.files.store.StoreLine;
 import polydex.mouse.Audit;
 import polydex.mouse.Recogniser;
 import polydex.mouse.Remaining;
@@ -145,10 +147,14 @@ final class MouseBench {
     return new LogImport(log, ZoneOffset.UTC, Instant.parse("2035-01-01T00:00:00Z"), recogniser());
   }
 
-  private static Standing audit(Store store) {
+  private static Standing audit(Store store) throws FileProblem {
     Audit audit = new Audit(recogniser(), ZoneOffset.UTC, _ -> Optional.empty());
     store.events(audit::add);
     return audit.standing();
+  }
+
+  private static StoreLine line(Path file) throws FileProblem {
+    return new StoreLine(Store.open(file), _ -> {}, _ -> {});
   }
 
   private static void intake(Path folder, Path log) throws Exception {
@@ -167,13 +173,16 @@ final class MouseBench {
       Path file = folder.resolve("log.polydex");
       Files.deleteIfExists(file);
       begin = System.nanoTime();
-      try (Store store = Store.open(file)) {
+      Standing along;
+      try (StoreLine store = line(file)) {
         audit[0] = new Audit(recogniser(), ZoneOffset.UTC, _ -> Optional.empty());
         if (log(log).take(store, true, _ -> true, audit[0]::add).brought().isEmpty()) {
           throw new IllegalStateException("Nothing was taken, so nothing was measured.");
         }
-        Standing along = audit[0].standing();
+        along = audit[0].standing();
         take[round] = (System.nanoTime() - begin) / 1e9;
+      }
+      try (Store store = Store.open(file)) {
         begin = System.nanoTime();
         Standing standing = audit(store);
         if (!standing.equals(along)) {
@@ -211,7 +220,7 @@ final class MouseBench {
       long size = Files.size(some);
       long[] next = {size / 5};
       long[] most = {0};
-      try (Store store = Store.open(file)) {
+      try (StoreLine store = line(file)) {
         log(some)
             .take(
                 store,

@@ -21,6 +21,7 @@ import polydex.files.json.ModelJson;
 import polydex.files.log.LogImport;
 import polydex.files.log.LogReport;
 import polydex.files.store.Store;
+import polydex.files.store.StoreLine;
 import polydex.mouse.Recogniser;
 import polydex.workspace.Workspace;
 
@@ -94,8 +95,10 @@ final class MouseImport implements Callable<Integer> {
 
   private LogImport.Taken take() throws FileProblem {
     Source.existing(log); // before a new file is made for it
-    try (Store store = DemoFile.openOrStart(source.file().orElseThrow(), Instant.now())) {
-      return of(store.workspace()).take(store, goodLines, _ -> true);
+    Store store = DemoFile.openOrStart(source.file().orElseThrow(), Instant.now());
+    Workspace workspace = store.workspace();
+    try (StoreLine line = new StoreLine(store, _ -> {}, _ -> {})) {
+      return of(workspace).take(line, goodLines, _ -> true);
     }
   }
 
@@ -115,7 +118,7 @@ final class MouseImport implements Callable<Integer> {
         r.name(),
         taken.brought().isPresent(),
         r.events(),
-        taken.brought().map(Store.Brought::events),
+        taken.brought().map(StoreLine.Brought::events),
         r.refusedInAll(),
         r.refused(),
         r.unused(),

@@ -143,6 +143,11 @@ public record Workspace(
     return new Workspace(world, setups, current, remembered, learning, accepted, other);
   }
 
+  /** Whether another is the same but for which setup is in use, which is a choice and no edit. */
+  public boolean isButForTheChoice(Workspace other) {
+    return equals(other.using(current));
+  }
+
   /** What fixes of conflicts change. */
   public Situation situation() {
     return new Situation(world, setups);

@@ -127,7 +127,7 @@ public final class Main extends Application {
   }
 
   /** The demo's now is fixed to the end of its history, and goes on from there. */
-  static Clock clock(Store store) {
+  static Clock clock(Store store) throws FileProblem {
     Optional<Instant> fixed = store.setting(DemoFile.NOW).map(Instant::parse);
     if (fixed.isEmpty()) {
       return Clock.system(ZoneId.systemDefault());
@@ -140,7 +140,7 @@ public final class Main extends Application {
   }
 
   /** The same drills at every start of the demo. */
-  private static Random random(Store store) {
+  private static Random random(Store store) throws FileProblem {
     return store.setting(DemoFile.NOW).isPresent() ? new Random(1) : new Random();
   }
 

@@ -7,11 +7,13 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import polydex.desktop.state.Recording;
 import polydex.desktop.state.Session;
+import polydex.files.store.StoreLine;
 
 /** The last line of the window: what was done last and, wherever one is, what is being recorded. */
 final class StatusLine extends HBox {
   private final Label status = new Label();
   private final Label recorded = new Label();
+  private final Label unwritten = new Label();
 
   StatusLine(Session session, Recording recording) {
     super(12);
@@ -20,7 +22,11 @@ final class StatusLine extends HBox {
     status.setMaxWidth(Double.MAX_VALUE);
     setHgrow(status, Priority.ALWAYS);
     recorded.setMinWidth(Region.USE_PREF_SIZE);
-    getChildren().addAll(status, recorded);
+    unwritten.getStyleClass().add("unwritten");
+    unwritten.setMinWidth(Region.USE_PREF_SIZE);
+    getChildren().addAll(status, unwritten, recorded);
+    session.unwritten().addListener((_, _, now) -> show(now));
+    show(session.unwritten().get());
     session.status().addListener((_, _, now) -> show(now));
     recording.state().addListener((_, _, _) -> show(recording));
     session.logged().addListener((_, _, _) -> show(recording));
@@ -32,6 +38,21 @@ final class StatusLine extends HBox {
     if (now.isProblem()) {
       getStyleClass().add("status-problem");
     }
+  }
+
+  /** All the time while anything that was done has not reached the disk, and cannot. */
+  private void show(StoreLine.Progress now) {
+    unwritten.setManaged(now.problem().isPresent());
+    unwritten.setVisible(now.problem().isPresent());
+    unwritten.setText(
+        now.problem()
+            .map(
+                problem ->
+                    "Not stored yet: %s. %s"
+                        .formatted(
+                            now.waiting() == 1 ? "1 thing" : "%,d things".formatted(now.waiting()),
+                            problem))
+            .orElse(""));
   }
 
   private void show(Recording recording) {

@@ -13,6 +13,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.testfx.api.FxRobot;
 import polydex.catalog.Catalog;
 import polydex.desktop.state.Session;
+import polydex.desktop.state.Stored;
 import polydex.files.demo.DemoFile;
 import polydex.files.demo.DemoHistory;
 import polydex.files.store.Store;
@@ -79,7 +80,12 @@ abstract class InWindow {
 
   List<Answer> answers() {
     List<Answer> all = new ArrayList<>();
-    store.answers(all::add);
+    Stored.in(
+        session,
+        s -> {
+          s.answers(all::add);
+          return all;
+        });
     return all;
   }
 }

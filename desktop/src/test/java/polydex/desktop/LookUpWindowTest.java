@@ -19,6 +19,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import polydex.desktop.controls.KeyboardView;
+import polydex.desktop.state.Stored;
 import polydex.files.xkb.XkbLayouts;
 import polydex.keys.Key;
 
@@ -174,7 +175,12 @@ class LookUpWindowTest extends InWindow {
     person.untilShown("Bring in 1 binding. Ctrl+Z takes it back.");
     assertThat(catalog().actions()).hasSize(actions);
     person.until(
-        "remembered", () -> store.workspace().remembered().titles().containsKey("show a star"));
+        "remembered",
+        () ->
+            Stored.in(session, s -> s.workspace())
+                .remembered()
+                .titles()
+                .containsKey("show a star"));
 
     Path list = Files.createTempFile("polydex", ".csv");
     Files.writeString(list, "application,action,gesture\nProps,Count,F6\nProps,Light,F7\n");

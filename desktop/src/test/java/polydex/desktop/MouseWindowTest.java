@@ -23,6 +23,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
+import polydex.desktop.state.Stored;
 import polydex.mouse.Habit;
 import polydex.mouse.LogEvent;
 import polydex.mouse.Place;
@@ -52,7 +53,12 @@ class MouseWindowTest extends InWindow {
 
   private List<LogEvent> stored() {
     List<LogEvent> all = new ArrayList<>();
-    store.events(all::add);
+    Stored.in(
+        session,
+        s -> {
+          s.events(all::add);
+          return all;
+        });
     return all;
   }
 

@@ -14,6 +14,7 @@ import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import polydex.conflict.ConflictHistory;
 import polydex.desktop.controls.KeyboardView;
+import polydex.desktop.state.Stored;
 import polydex.route.Machine;
 import polydex.route.Setup;
 
@@ -91,7 +92,7 @@ class SetupsWindowTest extends InWindow {
     person.until("one less", () -> ids().size() == before.size() + 1);
     person.until(
         "kept in the file in this order",
-        () -> List.copyOf(store.workspace().setups().keySet()).equals(ids()));
+        () -> List.copyOf(Stored.in(session, s -> s.workspace()).setups().keySet()).equals(ids()));
     for (int i = 0; i < 12 && !ids().equals(before); i++) {
       person.keys("Ctrl+Z");
     }
@@ -214,7 +215,7 @@ class SetupsWindowTest extends InWindow {
     person.keys("Ctrl+Z");
     person.until("as if nothing had been", () -> session.conflicts().events().size() == before);
     assertThat(gone).isGreaterThan(before);
-    person.until("kept", () -> store.conflicts().events().size() == before);
+    person.until("kept", () -> Stored.in(session, s -> s.conflicts()).events().size() == before);
   }
 
   @Test

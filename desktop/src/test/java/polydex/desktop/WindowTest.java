@@ -22,6 +22,7 @@ import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import polydex.catalog.Action;
+import polydex.desktop.state.Stored;
 import polydex.keys.Gesture;
 
 /** The demo in a real window, by keys alone. */
@@ -200,7 +201,9 @@ class WindowTest extends InWindow {
     person.keys("Alt+R");
     person.untilShown("German layout");
     person.untilShown("has it twice");
-    person.until("kept", () -> store.setting("setup").equals(Optional.of("slate-stars")));
+    person.until(
+        "kept",
+        () -> Stored.in(session, s -> s.setting("setup")).equals(Optional.of("slate-stars")));
     person.keys("Ctrl+U");
     person.keys("Esc");
     person.untilGone("From the board under your fingers");
@@ -230,7 +233,8 @@ class WindowTest extends InWindow {
     person.untilShown("Taken back: Bring in 2 bindings");
     assertThat(catalog().size()).isEqualTo(before);
     person.keys("Ctrl+Shift+Z");
-    person.until("stored", () -> store.workspace().catalog().size() == before + 2);
+    person.until(
+        "stored", () -> Stored.in(session, s -> s.workspace()).catalog().size() == before + 2);
     person.keys("Ctrl+A");
     person.keys("Alt+P");
     person.keys("Ctrl+A");
@@ -297,8 +301,10 @@ class WindowTest extends InWindow {
     person.keys("Ctrl+T");
     person.untilShown("Dark theme.");
     assertThat(stage.getScene().getRoot().getStyleClass()).contains("dark");
-    person.until("kept", () -> store.setting("theme").equals(Optional.of("dark")));
-    assertThat(store.setting("text")).contains("90");
+    person.until(
+        "kept", () -> Stored.in(session, s -> s.setting("theme")).equals(Optional.of("dark")));
+    person.until(
+        "kept", () -> Stored.in(session, s -> s.setting("text")).equals(Optional.of("90")));
   }
 
   @Test

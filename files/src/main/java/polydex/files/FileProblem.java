@@ -1,7 +1,7 @@
 package polydex.files;
 
 /** A file that can't be used. The message is for the user: what, where, and what to do. */
-public final class FileProblem extends Exception {
+public class FileProblem extends Exception {
   private static final long serialVersionUID = 1L;
 
   /** A problem in words. */

@@ -53,10 +53,15 @@ final class LookUpFilter extends FlowPane {
   private final ComboBox<String> environment = new ComboBox<>();
   private final ComboBox<String> group = new ComboBox<>();
   private final ComboBox<State> state = new ComboBox<>();
+  private final Runnable changed;
+
+  /** What was changed lately, by environment; none while it is asked for. */
+  private Optional<Map<String, Set<String>>> lately = Optional.empty();
 
   LookUpFilter(Desk desk, Runnable changed) {
     super(10, 6);
     this.desk = desk;
+    this.changed = changed;
     environment.setAccessibleText("Look in");
     group.setAccessibleText("Group");
     state.setAccessibleText("State");
@@ -68,7 +73,31 @@ final class LookUpFilter extends FlowPane {
     fill();
     environment.valueProperty().addListener((_, _, _) -> changed.run());
     group.valueProperty().addListener((_, _, _) -> changed.run());
-    state.valueProperty().addListener((_, _, _) -> changed.run());
+    state
+        .valueProperty()
+        .addListener(
+            (_, _, _) -> {
+              askForLately();
+              changed.run();
+            });
+  }
+
+  private void askForLately() {
+    lately = Optional.empty();
+    if (state.getValue() == State.CHANGED_LATELY) {
+      desk.session()
+          .changedSince(
+              desk.session().now().minus(LATELY),
+              found -> {
+                lately = Optional.of(found);
+                changed.run();
+              });
+    }
+  }
+
+  /** Whether what it goes by is still being asked for. */
+  boolean isWaiting() {
+    return state.getValue() == State.CHANGED_LATELY && lately.isEmpty();
   }
 
   /** What the controls offer follows the workspace; what was chosen stays where it can. */
@@ -82,6 +111,7 @@ final class LookUpFilter extends FlowPane {
     catalog.actions().forEach(a -> known.add(a.group()));
     groups.addAll(known);
     keep(group, groups);
+    askForLately();
   }
 
   private static void keep(ComboBox<String> box, List<String> items) {
@@ -129,10 +159,7 @@ final class LookUpFilter extends FlowPane {
     Instant now = desk.session().now();
     List<String> environments =
         where.map(List::of).orElseGet(() -> List.copyOf(workspace.environmentsInUse()));
-    Map<String, Set<String>> changed =
-        state.getValue() == State.CHANGED_LATELY
-            ? desk.session().changedSince(now.minus(LATELY))
-            : Map.of();
+    Map<String, Set<String>> changed = lately.orElse(Map.of());
     for (String environment : environments) {
       for (Binding binding : workspace.catalog().bindings(environment)) {
         Optional<ItemState> item =

@@ -53,6 +53,7 @@ public final class LookUpPlace implements Place {
   private final ListeningView listening;
   private final KeyboardPanel keys;
   private final CompareView comparing;
+  private final Label nothing = Texts.quiet("");
   private ActionSearch search = ActionSearch.of(List.of());
   private String query = "";
 
@@ -63,13 +64,7 @@ public final class LookUpPlace implements Place {
     keys = new KeyboardPanel(desk);
     comparing = new CompareView(desk);
     detail = new ActionDetail(desk);
-    results =
-        Lists.of(
-            "Actions found",
-            this::row,
-            f -> f.action().title(),
-            Texts.quiet(
-                "Nothing has these words. Try fewer, or only their beginnings; or look everywhere."));
+    results = Lists.of("Actions found", this::row, f -> f.action().title(), nothing);
     results
         .getSelectionModel()
         .selectedItemProperty()
@@ -191,7 +186,11 @@ public final class LookUpPlace implements Place {
     Optional<List<Hit>> hits =
         desk.analyst().found().get().flatMap(a -> a.gestures().find(words, reader()));
     List<Found> all = hits.isPresent() ? byGesture(hits.get()) : byWords(words);
-    found.setText(counted(all.size()));
+    nothing.setText(
+        filter.isWaiting()
+            ? "Looking up what was changed …"
+            : "Nothing has these words. Try fewer, or only their beginnings; or look everywhere.");
+    found.setText(filter.isWaiting() ? "" : counted(all.size()));
     results.getItems().setAll(all);
     if (all.isEmpty()) {
       detail.show(Optional.empty());

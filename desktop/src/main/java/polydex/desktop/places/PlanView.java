@@ -45,6 +45,10 @@ final class PlanView {
 
   private final Desk desk;
   private final List<Conflict> chosen;
+
+  /** What changes are tried on, and the one thing that they are made to. */
+  private final Workspace workspace;
+
   private final List<TextField> weights = new ArrayList<>();
   private final ListView<Row> list;
   private final Label state = Texts.words("");
@@ -54,6 +58,7 @@ final class PlanView {
   PlanView(Desk desk, List<Conflict> chosen) {
     this.desk = desk;
     this.chosen = chosen;
+    workspace = desk.session().workspace().get();
     list = Lists.of("Steps of the plan", PlanView::row, Row::text, Texts.quiet("No step yet."));
     list.getStyleClass().add("nine-rows");
     state.setMinHeight(Region.USE_PREF_SIZE);
@@ -123,7 +128,6 @@ final class PlanView {
     stopped.set(true);
     AtomicBoolean stop = new AtomicBoolean();
     stopped = stop;
-    Workspace workspace = desk.session().workspace().get();
     Person person = desk.analyst().person();
     desk.analyst()
         .look(
@@ -151,7 +155,7 @@ final class PlanView {
 
   private void show(Plan found) {
     plan = found;
-    Catalog catalog = desk.session().workspace().get().catalog();
+    Catalog catalog = workspace.catalog();
     String proof =
         found.optimal()
             ? "no cheaper set does it"
@@ -194,8 +198,7 @@ final class PlanView {
       return;
     }
     desk.keys().close();
-    Workspace before = desk.session().workspace().get();
-    Situation after = before.situation();
+    Situation after = workspace.situation();
     for (Trial.Outcome step : plan.steps()) {
       after = step.fix().applyTo(after);
     }
@@ -203,7 +206,7 @@ final class PlanView {
         .apply(
             new Change.Edit(
                 "Make a plan of %d changes".formatted(plan.steps().size()),
-                before,
-                before.with(after)));
+                workspace,
+                workspace.with(after)));
   }
 }

@@ -397,8 +397,11 @@ public final class SheetsPlace implements Place {
 
   private void bringIn() {
     if (preview.isPresent() && !take.isDisabled()) {
-      meant.clear();
-      desk.session().apply(preview.get().edit());
+      if (desk.session().apply(preview.get().edit())) {
+        meant.clear();
+      } else {
+        again();
+      }
       lines.requestFocus();
     } else {
       desk.session().say("There is nothing to bring in. Preview a file first.");

@@ -34,6 +34,10 @@ final class WaysOut {
 
   private final Desk desk;
   private final Conflict conflict;
+
+  /** What changes are tried on, and the one thing that they are made to. */
+  private final Workspace workspace;
+
   private final ListView<Trial.Outcome> list;
   private final Label details = Texts.words("");
   private final Label state = Texts.quiet("Trying changes on a copy …");
@@ -41,6 +45,7 @@ final class WaysOut {
   WaysOut(Desk desk, Conflict conflict) {
     this.desk = desk;
     this.conflict = conflict;
+    workspace = desk.session().workspace().get();
     list =
         Lists.of(
             "Ways out",
@@ -75,7 +80,6 @@ final class WaysOut {
           }
         });
     desk.keys().open(box, list);
-    Workspace workspace = desk.session().workspace().get();
     Person person = desk.analyst().person();
     desk.analyst()
         .look(
@@ -103,7 +107,7 @@ final class WaysOut {
   }
 
   private Catalog catalog() {
-    return desk.session().workspace().get().catalog();
+    return workspace.catalog();
   }
 
   private void row(HBox box, Trial.Outcome outcome) {
@@ -137,7 +141,7 @@ final class WaysOut {
         outcome.changes().entrySet().stream()
             .map(
                 e ->
-                    desk.session().workspace().get().setups().get(e.getKey()).title()
+                    workspace.setups().get(e.getKey()).title()
                         + ": "
                         + e.getValue().stream()
                             .limit(2L * NAMED)
@@ -165,12 +169,11 @@ final class WaysOut {
       desk.drills().mark(Set.of(new DrillItem(conflict.loser().environment(), other.action())));
       return;
     }
-    Workspace before = desk.session().workspace().get();
     desk.session()
         .apply(
             new Change.Edit(
-                chosen.fix().title(before.catalog()),
-                before,
-                before.with(chosen.fix().applyTo(before.situation()))));
+                chosen.fix().title(catalog()),
+                workspace,
+                workspace.with(chosen.fix().applyTo(workspace.situation()))));
   }
 }

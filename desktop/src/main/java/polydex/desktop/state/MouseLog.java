@@ -6,7 +6,8 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.Executor;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
 import java.util.function.Function;
@@ -17,7 +18,7 @@ import javafx.beans.property.ReadOnlyLongProperty;
 import javafx.beans.property.ReadOnlyLongWrapper;
 import polydex.files.FileProblem;
 import polydex.files.log.LogImport;
-import polydex.files.store.Store;
+import polydex.files.store.StoreLine;
 import polydex.mouse.Audit;
 import polydex.mouse.LogEvent;
 import polydex.mouse.Place;
@@ -28,18 +29,19 @@ import polydex.workspace.Workspace;
 
 /**
  * What the mouse log of an open file comes to. Events that come in order are added to the totals;
- * whatever else happens to the log has it read again, off the interface thread and behind what is
- * still to be written. The newest reading wins, and what came meanwhile is added to it.
+ * whatever else happens to the log has it read again, off the interface thread and behind what was
+ * to be written by then. The newest reading wins, and what came meanwhile is added to it.
  */
 final class MouseLog {
   /** Events that come so much later than they happened are put in order by reading all again. */
   private static final Duration LATE = Duration.ofSeconds(5);
 
-  private final Store store;
+  private final StoreLine store;
   private final ZoneId zone;
   private final Supplier<Workspace> workspace;
   private final Function<Place, Optional<Instant>> learntSince;
-  private final Executor writer;
+  private final ExecutorService reader =
+      Executors.newSingleThreadExecutor(Thread.ofPlatform().name("log").daemon().factory());
   private final ReadOnlyLongWrapper changed = new ReadOnlyLongWrapper();
   private final AtomicLong newestReading = new AtomicLong();
 
@@ -50,23 +52,22 @@ final class MouseLog {
   private Optional<Standing> standing = Optional.empty();
 
   /**
-   * Reads the log of a store.
+   * The log of a store.
    *
+   * @param audit what it comes to so far
    * @param learntSince when the gesture of a place was first practised; asked on any thread
-   * @param writer does what touches the store, one after the other
    */
   MouseLog(
-      Store store,
+      StoreLine store,
+      Audit audit,
       ZoneId zone,
       Supplier<Workspace> workspace,
-      Function<Place, Optional<Instant>> learntSince,
-      Executor writer) {
+      Function<Place, Optional<Instant>> learntSince) {
     this.store = store;
+    this.audit = audit;
     this.zone = zone;
     this.workspace = workspace;
     this.learntSince = learntSince;
-    this.writer = writer;
-    audit = read(workspace.get());
   }
 
   /** Whether the same log may mean something else after an edit. */
@@ -86,9 +87,14 @@ final class MouseLog {
     return new Recogniser(by.world(), likelierFirst, by.mouse().names());
   }
 
-  private Audit read(Workspace by) {
-    Audit made = new Audit(recogniser(by), zone, learntSince);
-    store.events(made::add);
+  /** Nothing yet, of a log that is read by what a workspace knows. */
+  static Audit audit(Workspace by, ZoneId zone, Function<Place, Optional<Instant>> learntSince) {
+    return new Audit(recogniser(by), zone, learntSince);
+  }
+
+  private Audit read(StoreLine.Reading log, Workspace by) throws FileProblem {
+    Audit made = audit(by, zone, learntSince);
+    log.each(made::add);
     return made;
   }
 
@@ -112,10 +118,14 @@ final class MouseLog {
 
   /** Adds what has just been done. */
   void add(List<LogEvent> events) {
-    boolean late = events.stream().anyMatch(e -> e.at().isBefore(audit.last().minus(LATE)));
-    events.forEach(audit::add);
     meanwhile.addAll(events);
+    addTo(audit, events);
     change();
+  }
+
+  private void addTo(Audit all, List<LogEvent> events) {
+    boolean late = events.stream().anyMatch(e -> e.at().isBefore(all.last().minus(LATE)));
+    events.forEach(all::add);
     if (late) {
       Platform.runLater(this::readAgain);
     }
@@ -125,11 +135,27 @@ final class MouseLog {
   void readAgain() {
     long reading = begin();
     Workspace by = workspace.get();
-    writer.execute(
+    // In line now, so that what comes after this moment is not part of it.
+    StoreLine.Reading log = store.reading();
+    beside(
         () -> {
-          if (newestReading.get() == reading) {
-            Audit made = read(by);
-            Platform.runLater(() -> publish(made, reading));
+          Audit made = read(log, by);
+          Platform.runLater(() -> publish(made, reading));
+        },
+        _ -> {});
+  }
+
+  private interface Work {
+    void run() throws FileProblem;
+  }
+
+  private void beside(Work work, Consumer<String> problem) {
+    reader.execute(
+        () -> {
+          try {
+            work.run();
+          } catch (FileProblem | RuntimeException e) {
+            Platform.runLater(() -> problem.accept(e.getMessage()));
           }
         });
   }
@@ -141,9 +167,9 @@ final class MouseLog {
 
   private void publish(Audit made, long reading) {
     if (newestReading.get() == reading) {
-      meanwhile.forEach(made::add);
-      meanwhile.clear();
       audit = made;
+      addTo(made, List.copyOf(meanwhile));
+      meanwhile.clear();
       change();
     }
   }
@@ -166,33 +192,36 @@ final class MouseLog {
       Consumer<String> problem) {
     long reading = begin();
     Workspace by = workspace.get();
-    writer.execute(
+    StoreLine.Reading now = store.reading();
+    beside(
         () -> {
-          try {
-            // What there is is read first and what comes is counted on its way, so that a log of
-            // a later time, which is the usual case, need not be read again from the store.
-            Audit along = read(by);
-            Instant before = along.last();
-            LogImport.Taken taken = log.take(store, goodLines, progress, along::add);
-            boolean inOrder = isInOrder(taken, before);
-            Platform.runLater(
-                () -> {
-                  if (inOrder) {
-                    publish(along, reading);
-                  } else {
-                    readAgain();
-                  }
-                  to.accept(taken);
-                });
-          } catch (FileProblem | RuntimeException e) {
-            // Stopped, a bad file, or no room: nothing was taken, and whoever asked is told.
-            Platform.runLater(
-                () -> {
+          // What there is is read first and what comes is counted on its way, so that a log of
+          // a later time, which is the usual case, need not be read again from the store.
+          Audit along = read(now, by);
+          Instant before = along.last();
+          LogImport.Taken taken = log.take(store, goodLines, progress, along::add);
+          boolean inOrder = isInOrder(taken, before);
+          Platform.runLater(
+              () -> {
+                // A reading that was begun meanwhile does not have what came in here.
+                if (inOrder && newestReading.get() == reading) {
+                  publish(along, reading);
+                } else {
                   readAgain();
-                  problem.accept(e.getMessage());
-                });
-          }
+                }
+                to.accept(taken);
+              });
+        },
+        // Stopped, a bad file, or no room: nothing was taken, and whoever asked is told.
+        message -> {
+          readAgain();
+          problem.accept(message);
         });
+  }
+
+  /** Nothing more is read or brought in; what was on its way is not taken. */
+  void close() {
+    reader.shutdownNow();
   }
 
   /** Whether every event of a log is new, later than what was there, and in the order of time. */

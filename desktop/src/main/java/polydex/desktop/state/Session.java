@@ -1,19 +1,17 @@
 package polydex.desktop.state;
 
+import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import java.util.function.LongPredicate;
 import javafx.application.Platform;
@@ -25,6 +23,8 @@ import polydex.conflict.ConflictHistory;
 import polydex.files.FileProblem;
 import polydex.files.log.LogImport;
 import polydex.files.store.Store;
+import polydex.files.store.StoreLine;
+import polydex.mouse.Audit;
 import polydex.mouse.Deed;
 import polydex.mouse.Lately;
 import polydex.mouse.LogEvent;
@@ -40,18 +40,22 @@ import polydex.workspace.Workspace;
 
 /**
  * An open file and what was done with it. Lives on the interface thread; what has to reach the disk
- * is written in order by one thread of its own.
+ * stands in a line of its own, and is kept there until it has.
  */
 public final class Session implements AutoCloseable {
-  private final Store store;
+  private final StoreLine store;
+  private final Path file;
   private final Clock clock;
   private final ReadOnlyObjectWrapper<Workspace> workspace;
   private final ReadOnlyObjectWrapper<Status> status = new ReadOnlyObjectWrapper<>(Status.NOTHING);
   private final ReadOnlyLongWrapper logged = new ReadOnlyLongWrapper();
   private final History history = new History();
   private final Progress progress;
-  private final ExecutorService writer =
-      Executors.newSingleThreadExecutor(Thread.ofPlatform().name("store").daemon().factory());
+  private final Map<String, String> settings;
+  private final ReadOnlyObjectWrapper<StoreLine.Progress> unwritten =
+      new ReadOnlyObjectWrapper<>(StoreLine.Progress.DONE);
+  private final AtomicReference<Optional<StoreLine.Progress>> news =
+      new AtomicReference<>(Optional.empty());
   private ConflictHistory conflicts;
   private final Map<DrillItem, Instant> drilledSince = new ConcurrentHashMap<>();
   private final MouseLog mouseLog;
@@ -69,25 +73,45 @@ public final class Session implements AutoCloseable {
   /**
    * A session on an open store, which it closes at the end.
    *
+   * @param opened is read here, and from then on touched by a thread of its own alone
    * @param clock what the session takes for now; its zone says where days begin
    */
-  public Session(Store store, Clock clock) throws FileProblem {
-    this.store = store;
+  public Session(Store opened, Clock clock) throws FileProblem {
     this.clock = clock;
-    workspace = new ReadOnlyObjectWrapper<>(store.workspace());
+    file = opened.file();
+    workspace = new ReadOnlyObjectWrapper<>(opened.workspace());
+    settings = opened.settings();
     progress = new Progress(clock.getZone());
-    store.answers(progress::add);
+    opened.answers(progress::add);
     progress.states().forEach((item, state) -> drilledSince.put(item, state.begun()));
-    mouseLog =
-        new MouseLog(store, clock.getZone(), workspace::get, this::drilledSince, this::write);
+    conflicts = opened.conflicts();
+    Audit log = MouseLog.audit(workspace.get(), clock.getZone(), this::drilledSince);
+    opened.events(log::add);
+    store = new StoreLine(opened, this::written, p -> Platform.runLater(() -> refused(p)));
+    mouseLog = new MouseLog(store, log, clock.getZone(), workspace::get, this::drilledSince);
     mouseLog.changed().addListener((_, _, _) -> logged.set(logged.get() + 1));
-    conflicts = store.conflicts();
     workspace.addListener(
         (_, before, after) -> {
           if (MouseLog.meansSomethingElse(before, after)) {
             mouseLog.readAgain();
           }
         });
+  }
+
+  /** On the line's thread; the newest is shown, however many came. */
+  private void written(StoreLine.Progress now) {
+    if (news.getAndSet(Optional.of(now)).isEmpty()) {
+      Platform.runLater(() -> news.getAndSet(Optional.empty()).ifPresent(unwritten::set));
+    }
+  }
+
+  private void refused(FileProblem problem) {
+    problem(problem.getMessage() + " What was done last is not kept.");
+  }
+
+  /** What is not written yet, and why where writing fails. */
+  public ReadOnlyObjectProperty<StoreLine.Progress> unwritten() {
+    return unwritten.getReadOnlyProperty();
   }
 
   /** Recognises what is in the log; each asker has its own. */
@@ -141,7 +165,7 @@ public final class Session implements AutoCloseable {
     ConflictHistory before = conflicts;
     conflicts = after;
     if (!after.equals(before)) {
-      write(() -> store.save(before, after));
+      store.write(s -> s.save(after));
     }
   }
 
@@ -162,12 +186,23 @@ public final class Session implements AutoCloseable {
 
   /** Hands every answer to an item to somebody on the interface thread, the oldest first. */
   public void answers(DrillItem item, Consumer<List<Answer>> to) {
-    write(
-        () -> {
-          List<Answer> found = new ArrayList<>();
-          store.answers(item, found::add);
-          Platform.runLater(() -> to.accept(found));
-        });
+    ask(s -> s.answers(item), to);
+  }
+
+  private <T> void ask(StoreLine.Question<T> question, Consumer<T> to) {
+    var _ =
+        store
+            .ask(question)
+            .whenComplete(
+                (answer, failure) ->
+                    Platform.runLater(
+                        () -> {
+                          if (failure == null) {
+                            to.accept(answer);
+                          } else {
+                            problem(failure.getMessage());
+                          }
+                        }));
   }
 
   /** The moment that the session takes for now. */
@@ -175,19 +210,33 @@ public final class Session implements AutoCloseable {
     return clock.instant();
   }
 
-  /** Makes an edit. */
-  public void apply(Change.Edit edit) {
+  /**
+   * Makes an edit, if it is of what there is now: since it was thought out, something else may have
+   * been made or taken back.
+   *
+   * @return whether it was made; where it was not, the status line says so
+   */
+  public boolean apply(Change.Edit edit) {
+    Workspace now = workspace.get();
+    if (!edit.before().isButForTheChoice(now)) {
+      problem(
+          "Something else was changed since this was shown, so nothing was done. Try it again.");
+      return false;
+    }
     // First in line for the disk: what is found out of the new value may take long.
-    write(() -> store.save(edit, now()));
-    workspace.set(edit.after());
+    Instant at = now();
+    store.write(s -> s.save(edit, at));
+    boolean chooses = !edit.before().current().equals(edit.after().current());
+    workspace.set(chooses ? edit.after() : edit.after().using(now.current()));
     history.made(edit);
     say(edit.title() + ". Ctrl+Z takes it back.");
+    return true;
   }
 
   /** Puts another setup in use; a choice, which undo leaves alone. */
   public void choose(String setup) {
     workspace.set(workspace.get().using(Optional.of(setup)));
-    write(() -> store.choose(Optional.of(setup)));
+    store.write(s -> s.choose(setup));
   }
 
   /** Notes that an action was done in the setup that is in use. */
@@ -202,18 +251,21 @@ public final class Session implements AutoCloseable {
     mouseLog.add(List.of(note.event()));
     history.made(note);
     say(title + ". Ctrl+Z takes it back.");
-    write(() -> store.save(note, now()));
+    write(note);
   }
 
   /** A number under which what a recorder sees comes in, so that it can be taken back together. */
   public long newBatch(String title) {
-    return store.newBatch(title, now());
+    Change.Batch batch = new Change.Batch(title, store.newBatch());
+    Instant at = now();
+    store.write(s -> s.begin(batch, at));
+    return batch.batch();
   }
 
   /** Keeps what a recorder has seen. */
   public void arrived(List<LogEvent> events, long batch) {
     mouseLog.add(events);
-    write(() -> store.add(events, batch));
+    store.write(s -> s.add(events, batch));
   }
 
   /** Says that a batch is whole, and can be taken back. */
@@ -249,7 +301,7 @@ public final class Session implements AutoCloseable {
     progress.add(answer);
     drilledSince.putIfAbsent(answer.item(), answer.at());
     logged.set(logged.get() + 1);
-    write(() -> store.add(answer));
+    store.write(s -> s.add(answer));
   }
 
   /** Takes back the last change. */
@@ -259,14 +311,15 @@ public final class Session implements AutoCloseable {
       say("There is nothing to undo.");
       return;
     }
+    Instant at = now();
     switch (last.get()) {
       case Change.Edit edit -> show(edit.reversed());
       case Change.Note note -> {
-        write(() -> store.undo(note, now()));
+        store.write(s -> s.undo(note, at));
         mouseLog.readAgain();
       }
       case Change.Batch batch -> {
-        write(() -> store.undo(batch, now()));
+        store.write(s -> s.undo(batch, at));
         mouseLog.readAgain();
       }
     }
@@ -284,11 +337,12 @@ public final class Session implements AutoCloseable {
     switch (next.get()) {
       case Change.Edit edit -> show(edit);
       case Change.Note note -> {
-        write(() -> store.save(note, now()));
+        write(note);
         mouseLog.readAgain();
       }
       case Change.Batch batch -> {
-        write(() -> store.save(batch, now()));
+        Instant at = now();
+        store.write(s -> s.save(batch, at));
         mouseLog.readAgain();
       }
     }
@@ -299,8 +353,14 @@ public final class Session implements AutoCloseable {
   /** An edit of the past or future, with the setup that is in use now if it is there. */
   private void show(Change.Edit edit) {
     Optional<String> current = workspace.get().current();
-    write(() -> store.save(edit, now()));
+    Instant at = now();
+    store.write(s -> s.save(edit, at));
     workspace.set(edit.after().using(current));
+  }
+
+  private void write(Change.Note note) {
+    Instant at = now();
+    store.write(s -> s.save(note, at));
   }
 
   /** The ids of the actions done last with the pointer in the setup in use, the newest first. */
@@ -308,19 +368,23 @@ public final class Session implements AutoCloseable {
     return mouseLog.lastByPointer(workspace.get().current().orElse(""));
   }
 
-  /** The ids of bindings that were added or changed since a moment, by environment. */
-  public Map<String, Set<String>> changedSince(Instant moment) {
-    return store.changedSince(moment);
+  /**
+   * Hands the ids of bindings that were added or changed since a moment, by environment, to
+   * somebody on the interface thread.
+   */
+  public void changedSince(Instant moment, Consumer<Map<String, Set<String>>> to) {
+    ask(s -> s.changedSince(moment), to);
   }
 
   /** A setting of the program. */
   public Optional<String> setting(String name) {
-    return store.setting(name);
+    return Optional.ofNullable(settings.get(name));
   }
 
   /** Keeps a setting of the program. */
   public void setting(String name, String value) {
-    write(() -> store.setting(name, value));
+    settings.put(name, value);
+    store.write(s -> s.setting(name, value));
   }
 
   /** Says something in the status line. */
@@ -333,33 +397,20 @@ public final class Session implements AutoCloseable {
     status.set(new Status(text, true));
   }
 
-  private void write(Runnable work) {
-    writer.execute(
-        () -> {
-          try {
-            work.run();
-          } catch (RuntimeException e) {
-            Platform.runLater(
-                () ->
-                    problem(
-                        "%s could not be written (%s). Make room on the disk; what you did is still"
-                                .formatted(store.file().getFileName(), e.getMessage())
-                            + " here while the window is open."));
-          }
-        });
+  /** Through which everything reaches the disk. */
+  StoreLine line() {
+    return store;
   }
 
-  /** Waits until all is written, at most ten seconds, and closes the file. */
+  /** Where it is kept. */
+  public Path file() {
+    return file;
+  }
+
+  /** Waits until all is written, as far as it can be, and closes the file. */
   @Override
   public void close() {
-    writer.shutdown();
-    try {
-      if (!writer.awaitTermination(10, TimeUnit.SECONDS)) {
-        writer.shutdownNow();
-      }
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-    }
+    mouseLog.close();
     store.close();
   }
 }

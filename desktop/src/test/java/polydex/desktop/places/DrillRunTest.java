@@ -33,6 +33,7 @@ import polydex.desktop.state.Auditor;
 import polydex.desktop.state.Drills;
 import polydex.desktop.state.Recording;
 import polydex.desktop.state.Session;
+import polydex.desktop.state.Stored;
 import polydex.files.demo.DemoFile;
 import polydex.files.demo.DemoHistory;
 import polydex.files.store.Store;
@@ -52,7 +53,6 @@ class DrillRunTest implements Desk.Keys {
   private static final DrillItem COPY = new DrillItem("cue-editor-alder", "edit.copy");
 
   private Session session;
-  private Store store;
   private Analyst analyst;
   private DrillRun run;
   private int ended;
@@ -60,7 +60,7 @@ class DrillRunTest implements Desk.Keys {
   @Start
   void start(Stage stage) throws Exception {
     Path file = Files.createTempDirectory("polydex-run").resolve("demo.polydex");
-    store = DemoFile.demo(file);
+    Store store = DemoFile.demo(file);
     session = new Session(store, Clock.fixed(DemoHistory.NOW, ZoneOffset.UTC));
     analyst = new Analyst(session);
     Desk desk =
@@ -167,7 +167,12 @@ class DrillRunTest implements Desk.Keys {
   private List<Answer> answers() {
     List<Answer> all = new ArrayList<>();
     WaitForAsyncUtils.sleep(200, TimeUnit.MILLISECONDS);
-    store.answers(all::add);
+    Stored.in(
+        session,
+        s -> {
+          s.answers(all::add);
+          return all;
+        });
     return all.subList(all.size() - Math.min(8, all.size()), all.size());
   }
 

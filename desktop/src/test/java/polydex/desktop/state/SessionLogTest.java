@@ -105,7 +105,6 @@ class SessionLogTest {
   }
 
   private Path folder;
-  private Store store;
   private Session session;
 
   @Start
@@ -116,7 +115,7 @@ class SessionLogTest {
   @BeforeEach
   void open() throws Exception {
     folder = Files.createTempDirectory("polydex-session");
-    store = Store.open(folder.resolve("mine.polydex"));
+    Store store = Store.open(folder.resolve("mine.polydex"));
     Workspace demo = Shipped.demo();
     store.save(new Change.Edit("The demo", Workspace.EMPTY, demo), NOW);
     session = ask(() -> new Session(store, new Ticking()));
@@ -141,9 +140,9 @@ class SessionLogTest {
     assertThat(done).isTrue();
   }
 
-  private List<LogEvent> stored() {
+  private List<LogEvent> stored() throws Exception {
     List<LogEvent> all = new ArrayList<>();
-    store.events(all::add);
+    session.line().reading().each(all::add);
     return all;
   }
 
@@ -151,7 +150,7 @@ class SessionLogTest {
   private Standing fresh() throws Exception {
     Workspace workspace = ask(() -> session.workspace().get());
     Audit audit = new Audit(session.recogniser(workspace), ZoneOffset.UTC, _ -> Optional.empty());
-    store.events(audit::add);
+    session.line().reading().each(audit::add);
     return audit.standing();
   }
 
@@ -265,6 +264,28 @@ class SessionLogTest {
     untilTheSame();
     assertThat(problems).isEmpty();
     assertThat(stored()).isNotEmpty().allMatch(e -> !e.deed().input().contains("words"));
+  }
+
+  /** What was thought out before something else was done is refused, and memory and file agree. */
+  @Test
+  void aStaleEditIsRefusedButAnotherSetupInUseIsNone() throws Exception {
+    Workspace first = ask(() -> session.workspace().get());
+    LearntName name = new LearntName("cue-editor-alder", "strange");
+    Change.Edit thoughtOut =
+        new Change.Edit(
+            "A name", first, first.with(first.mouse().learning(Map.of(name, Optional.empty()))));
+    fx(() -> name(1));
+    assertThat(ask(() -> session.apply(thoughtOut))).isFalse();
+    assertThat(ask(() -> session.status().get()).isProblem()).isTrue();
+    fx(session::undo);
+    fx(() -> session.choose("studio-timeline"));
+    assertThat(ask(() -> session.apply(thoughtOut))).isTrue();
+    Workspace now = ask(() -> session.workspace().get());
+    assertThat(now.current()).contains("studio-timeline");
+    assertThat(now.mouse().names()).containsKey(name).hasSize(first.mouse().names().size() + 1);
+    Workspace kept = session.line().get(Store::workspace);
+    assertThat(kept.mouse()).isEqualTo(now.mouse());
+    assertThat(kept.current()).contains("studio-timeline");
   }
 
   @Test

@@ -2,7 +2,6 @@ package polydex.files.demo;
 
 import java.nio.file.Path;
 import java.time.Instant;
-import polydex.conflict.ConflictHistory;
 import polydex.files.FileProblem;
 import polydex.files.Shipped;
 import polydex.files.store.Store;
@@ -23,7 +22,7 @@ public final class DemoFile {
     store.save(new Change.Edit("The demo", Workspace.EMPTY, demo), DemoHistory.NOW);
     DemoHistory history = DemoHistory.of(demo);
     store.addAll(history.answers(), history.events());
-    store.save(ConflictHistory.NOTHING, DemoConflicts.of(demo));
+    store.save(DemoConflicts.of(demo));
     store.setting(NOW, DemoHistory.NOW.toString());
     return store;
   }

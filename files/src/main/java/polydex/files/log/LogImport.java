@@ -11,7 +11,7 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.LongPredicate;
 import polydex.files.FileProblem;
-import polydex.files.store.Store;
+import polydex.files.store.StoreLine;
 import polydex.mouse.LogEvent;
 import polydex.mouse.LogIntake;
 import polydex.mouse.LogLine;
@@ -43,7 +43,7 @@ public final class LogImport {
   }
 
   /** What was taken. */
-  public record Taken(LogReport report, Optional<Store.Brought> brought) {}
+  public record Taken(LogReport report, Optional<StoreLine.Brought> brought) {}
 
   /**
    * Reads it without taking anything.
@@ -56,12 +56,12 @@ public final class LogImport {
   }
 
   /**
-   * Takes it into a store: every line that is an event, or nothing.
+   * Takes it into a store: every line that is an event, or nothing. Waits until it is there.
    *
    * @param goodLines whether the good lines are wanted where others had to be refused
    * @throws FileProblem if the file can't be used; nothing was taken
    */
-  public Taken take(Store store, boolean goodLines, LongPredicate progress) throws FileProblem {
+  public Taken take(StoreLine store, boolean goodLines, LongPredicate progress) throws FileProblem {
     return take(store, goodLines, progress, _ -> {});
   }
 
@@ -70,11 +70,11 @@ public final class LogImport {
    * the file, whether in the end it is taken or not.
    */
   public Taken take(
-      Store store, boolean goodLines, LongPredicate progress, Consumer<LogEvent> onTheWay)
+      StoreLine store, boolean goodLines, LongPredicate progress, Consumer<LogEvent> onTheWay)
       throws FileProblem {
     LogReport[] report = new LogReport[1];
     String title = "Bring in the log " + file.getFileName();
-    Optional<Store.Brought> brought =
+    Optional<StoreLine.Brought> brought =
         store.bringIn(
             title,
             now,

@@ -6,12 +6,11 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.sql.Types;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Consumer;
+import java.util.Set;
 import polydex.mouse.Deed;
 import polydex.mouse.Device;
 import polydex.mouse.LogEvent;
@@ -22,9 +21,20 @@ import polydex.mouse.LogEvent;
  */
 final class EventTable {
   private static final int ROWS_AT_ONCE = 2000;
+
+  /**
+   * What is there stays, unless it belongs to a batch that nobody sees: then the new one counts.
+   */
   private static final String INSERT =
-      "INSERT OR IGNORE INTO event (at, deed, batch, characters, distance, width, seconds)"
-          + " VALUES (?, ?, ?, ?, ?, ?, ?)";
+      """
+      INSERT INTO event (at, deed, batch, characters, distance, width, seconds)
+      VALUES (?, ?, ?, ?, ?, ?, ?)
+      ON CONFLICT (at, deed) DO UPDATE SET batch = excluded.batch,
+        characters = excluded.characters, distance = excluded.distance, width = excluded.width,
+        seconds = excluded.seconds
+      WHERE event.batch <> excluded.batch
+        AND event.batch IN (SELECT id FROM batch WHERE NOT whole)
+      """;
 
   private final Connection connection;
   private final Map<Deed, Long> ids = new HashMap<>();
@@ -33,26 +43,25 @@ final class EventTable {
   /** The deeds that the transaction that runs has made. */
   private final List<Deed> made = new ArrayList<>();
 
+  private final List<EventReading> readings = new ArrayList<>();
+
   EventTable(Connection connection) throws SQLException {
     this.connection = connection;
-    try (Statement statement = connection.createStatement()) {
-      // What was taken back, until the program ends: it may be wanted again.
-      statement.execute("CREATE TEMP TABLE IF NOT EXISTS withdrawn AS SELECT * FROM event LIMIT 0");
-      try (ResultSet row =
-          statement.executeQuery(
-              "SELECT id, machine, application, device, input, target, path, action FROM deed")) {
-        while (row.next()) {
-          know(
-              row.getLong(1),
-              new Deed(
-                  row.getString(2),
-                  row.getString(3),
-                  Device.valueOf(row.getString(4)),
-                  row.getString(5),
-                  row.getString(6),
-                  row.getString(7),
-                  row.getString(8)));
-        }
+    try (Statement statement = connection.createStatement();
+        ResultSet row =
+            statement.executeQuery(
+                "SELECT id, machine, application, device, input, target, path, action FROM deed")) {
+      while (row.next()) {
+        know(
+            row.getLong(1),
+            new Deed(
+                row.getString(2),
+                row.getString(3),
+                Device.valueOf(row.getString(4)),
+                row.getString(5),
+                row.getString(6),
+                row.getString(7),
+                row.getString(8)));
       }
     }
   }
@@ -68,29 +77,16 @@ final class EventTable {
     made.clear();
   }
 
-  /** Hands on every event, the oldest first. */
-  void each(Consumer<LogEvent> to) throws SQLException {
-    try (Statement statement = connection.createStatement();
-        ResultSet row =
-            statement.executeQuery(
-                "SELECT at, deed, characters, distance, width, seconds FROM event"
-                    + " ORDER BY at, deed")) {
-      while (row.next()) {
-        to.accept(
-            new LogEvent(
-                Instant.ofEpochMilli(row.getLong(1)),
-                deeds.get(row.getLong(2)),
-                row.getInt(3),
-                measured(row, 4),
-                measured(row, 5),
-                measured(row, 6)));
-      }
-    }
+  /** The log as it is now, to be read some rows at a time; ended by {@link #end}. */
+  EventReading reading(Set<Long> hidden, long newest) {
+    EventReading reading = new EventReading(connection, deeds, hidden, newest);
+    readings.add(reading);
+    return reading;
   }
 
-  private static double measured(ResultSet row, int column) throws SQLException {
-    double value = row.getDouble(column);
-    return value == 0 && row.wasNull() ? Double.NaN : value;
+  /** Nobody reads on. */
+  void end(EventReading reading) {
+    readings.remove(reading);
   }
 
   /** Takes one event out again. */
@@ -103,75 +99,51 @@ final class EventTable {
     }
   }
 
-  /** A new number for what comes together. */
-  long newBatch(String title, Instant now) throws SQLException {
-    try (PreparedStatement insert =
-        connection.prepareStatement("INSERT INTO batch (at, title) VALUES (?, ?) RETURNING id")) {
-      insert.setLong(1, now.toEpochMilli());
-      insert.setString(2, title);
-      try (ResultSet row = insert.executeQuery()) {
-        row.next();
-        return row.getLong(1);
+  /**
+   * Takes in events within the transaction that runs.
+   *
+   * @param seen whether they are part of the log at once
+   * @return how many were new
+   */
+  long write(Iterable<LogEvent> events, long batch, boolean seen) throws SQLException {
+    try (Writing writing = new Writing(batch, seen ? List.copyOf(readings) : List.of())) {
+      for (LogEvent event : events) {
+        writing.add(event);
       }
+      return writing.finish();
     }
-  }
-
-  /** Takes a batch out of the log; it is kept until the program ends. */
-  void withdraw(long batch) throws SQLException {
-    move(batch, "event", "withdrawn");
-  }
-
-  /** Puts a batch back that was taken out. */
-  void restore(long batch) throws SQLException {
-    move(batch, "withdrawn", "event");
-  }
-
-  private void move(long batch, String from, String to) throws SQLException {
-    // Only ever these two names of our own.
-    for (String sql :
-        List.of(
-            "INSERT OR IGNORE INTO %s SELECT * FROM %s WHERE batch = ? ORDER BY at, deed"
-                .formatted(to, from),
-            "DELETE FROM %s WHERE batch = ?".formatted(from))) {
-      try (PreparedStatement statement = connection.prepareStatement(sql)) {
-        statement.setLong(1, batch);
-        statement.executeUpdate();
-      }
-    }
-  }
-
-  /** Ready to take in many events within the transaction that runs. */
-  Writing writing(long batch) throws SQLException {
-    return new Writing(batch);
   }
 
   /** Many events on their way in. */
-  final class Writing implements AutoCloseable {
+  private final class Writing implements AutoCloseable {
     private final long batch;
+    private final List<EventReading> readers;
     private final PreparedStatement insert = connection.prepareStatement(INSERT);
     private final PreparedStatement deed =
         connection.prepareStatement(
             "INSERT INTO deed (machine, application, device, input, target, path, action)"
                 + " VALUES (?, ?, ?, ?, ?, ?, ?) RETURNING id");
-    private int waiting;
+    private final List<EventKey> waiting = new ArrayList<>();
     private long written;
 
-    private Writing(long batch) throws SQLException {
+    private Writing(long batch, List<EventReading> readers) throws SQLException {
       this.batch = batch;
-      made.clear();
+      this.readers = readers;
     }
 
     void add(LogEvent e) throws SQLException {
-      Long id = ids.get(e.deed());
-      insert.setLong(1, e.at().toEpochMilli());
-      insert.setLong(2, id == null ? insert(e.deed()) : id);
+      Long known = ids.get(e.deed());
+      EventKey key = new EventKey(e.at().toEpochMilli(), known == null ? insert(e.deed()) : known);
+      insert.setLong(1, key.at());
+      insert.setLong(2, key.deed());
       insert.setLong(3, batch);
       insert.setInt(4, e.characters());
       measure(5, e.distance());
       measure(6, e.width());
       measure(7, e.seconds());
       insert.addBatch();
-      if (++waiting == ROWS_AT_ONCE) {
+      waiting.add(key);
+      if (waiting.size() == ROWS_AT_ONCE) {
         flush();
       }
     }
@@ -201,10 +173,15 @@ final class EventTable {
     }
 
     private void flush() throws SQLException {
-      for (int count : insert.executeBatch()) {
-        written += count;
+      int[] counts = insert.executeBatch();
+      for (int i = 0; i < counts.length; i++) {
+        if (counts[i] > 0) {
+          written++;
+          EventKey key = waiting.get(i);
+          readers.forEach(r -> r.leaveOut(key));
+        }
       }
-      waiting = 0;
+      waiting.clear();
     }
 
     /** Writes what waits; how many events were new. */
@@ -218,5 +195,10 @@ final class EventTable {
       insert.close();
       deed.close();
     }
+  }
+
+  /** What the transaction made has reached the disk. */
+  void keepWritten() {
+    made.clear();
   }
 }

@@ -7,6 +7,7 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -18,6 +19,9 @@ import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.FlywayException;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.Jdbi;
+import org.jdbi.v3.core.JdbiException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import polydex.conflict.ConflictHistory;
 import polydex.files.FileProblem;
 import polydex.mouse.LogEvent;
@@ -28,12 +32,16 @@ import polydex.workspace.Workspace;
 
 /**
  * One {@code .polydex} file, open: an SQLite database with a write-ahead log. It holds the file
- * alone until it is closed, or until its program ends, however suddenly. Each method is one
- * transaction, and each has reached the disk when it returns. Safe for use by several threads.
+ * alone until it is closed, or until its program ends, however suddenly. Each method that writes is
+ * one transaction, which has reached the disk when it returns; one that fails has written nothing,
+ * and may be tried again. One thread uses it; a window's is {@link StoreLine}.
  */
 public final class Store implements AutoCloseable {
   private static final Set<Path> OPEN_HERE = new HashSet<>();
   private static final String CURRENT_SETUP = "setup";
+
+  private static final Logger LOG = LoggerFactory.getLogger(Store.class);
+  private static final int EVENTS_A_STEP = 20_000;
 
   /** The batch of what a person noted by hand. */
   private static final long BY_HAND = 0;
@@ -42,12 +50,19 @@ public final class Store implements AutoCloseable {
   private final Connection connection;
   private final Handle handle;
   private final EventTable events;
+  private final BatchTable batches;
+
+  /** What the file holds, against which differences are written; none before anybody asked. */
+  private Optional<Workspace> written = Optional.empty();
+
+  private Optional<ConflictHistory> writtenConflicts = Optional.empty();
 
   private Store(Path file, Connection connection) throws SQLException {
     this.file = file;
     this.connection = connection;
     this.handle = Jdbi.create(connection).open();
     this.events = new EventTable(connection);
+    this.batches = new BatchTable(connection);
   }
 
   /**
@@ -76,7 +91,9 @@ public final class Store implements AutoCloseable {
       Store store = new Store(file, connect(file));
       done = true;
       return store;
-    } catch (IOException | SQLException e) {
+    } catch (SQLException e) {
+      throw StoreProblem.of(file, e);
+    } catch (IOException e) {
       throw new FileProblem("%s can't be read: %s.".formatted(file, e.getMessage()), e);
     } finally {
       if (!done) {
@@ -100,7 +117,7 @@ public final class Store implements AutoCloseable {
           .load()
           .migrate();
     } catch (FlywayException e) {
-      throw new FileProblem("%s could not be set up: %s".formatted(file, e.getMessage()), e);
+      throw StoreProblem.of(file, e);
     }
   }
 
@@ -114,6 +131,8 @@ public final class Store implements AutoCloseable {
         statement.execute("PRAGMA foreign_keys = ON");
         statement.execute("PRAGMA journal_mode = WAL");
         statement.execute("PRAGMA synchronous = FULL");
+        // Small, since on a full disk a long log could no longer be moved into the file.
+        statement.execute("PRAGMA wal_autocheckpoint = 200");
         statement.execute("PRAGMA trusted_schema = OFF");
         statement.execute("BEGIN IMMEDIATE");
         statement.execute("COMMIT");
@@ -123,7 +142,8 @@ public final class Store implements AutoCloseable {
       }
       return connection;
     } catch (SQLException e) {
-      throw FileGate.openElsewhere(file);
+      StoreProblem problem = StoreProblem.of(file, e);
+      throw problem.why() == StoreProblem.Cause.BUSY ? FileGate.openElsewhere(file) : problem;
     }
   }
 
@@ -132,32 +152,94 @@ public final class Store implements AutoCloseable {
     return file;
   }
 
-  /** What the person has made and chosen. */
-  public synchronized Workspace workspace() throws FileProblem {
-    Workspace read = new WorkspaceTables(handle).read(file.getFileName().toString());
-    return read.using(setting(CURRENT_SETUP));
+  private interface Work {
+    void with(Handle h) throws SQLException, FileProblem;
   }
 
-  /** Writes a change. */
-  public synchronized void save(Change.Edit change, Instant now) {
-    handle.useTransaction(
+  /**
+   * By hand and not by the driver, which would not know that the database has ended a transaction
+   * by itself, as it does when the disk is full.
+   */
+  private void transaction(Work work) throws FileProblem {
+    try {
+      handle.execute("BEGIN IMMEDIATE");
+      work.with(handle);
+      handle.execute("COMMIT");
+      events.keepWritten();
+    } catch (SQLException | RuntimeException | FileProblem e) {
+      rollBack();
+      events.forgetUnwritten();
+      if (StoreProblem.isOfTheDatabase(e)) {
+        throw StoreProblem.of(file, e);
+      }
+      if (e instanceof RuntimeException unchecked) {
+        throw unchecked;
+      }
+      throw (FileProblem) e;
+    }
+  }
+
+  private void rollBack() {
+    try {
+      handle.execute("ROLLBACK");
+    } catch (JdbiException e) {
+      // The database has done it already, which is why this failed; or else the next BEGIN says.
+      LOG.debug("Rolling back {}", file, e);
+    }
+  }
+
+  /** Gives back the room that the write-ahead log takes, as far as that can be. */
+  void makeRoom() {
+    try {
+      handle.createQuery("PRAGMA wal_checkpoint(TRUNCATE)").mapTo(Integer.class).list();
+    } catch (JdbiException e) {
+      LOG.debug("Making room in {}", file, e);
+    }
+  }
+
+  private interface Query<T> {
+    T with(Handle h) throws SQLException, FileProblem;
+  }
+
+  private <T> T query(Query<T> query) throws FileProblem {
+    try {
+      return query.with(handle);
+    } catch (SQLException | JdbiException e) {
+      throw StoreProblem.of(file, e);
+    }
+  }
+
+  /** What the person has made and chosen. */
+  public Workspace workspace() throws FileProblem {
+    Workspace read =
+        query(h -> new WorkspaceTables(h).read(file.getFileName().toString()))
+            .using(setting(CURRENT_SETUP));
+    written = Optional.of(read);
+    return read;
+  }
+
+  /** Writes what came of an edit, as the difference from what was written last. */
+  public void save(Change.Edit change, Instant now) throws FileProblem {
+    Workspace before = written.isPresent() ? written.get() : workspace();
+    transaction(
         h -> {
-          new WorkspaceTables(h).write(change.before(), change.after(), now);
+          new WorkspaceTables(h).write(before, change.after(), now);
           log(h, change.title(), now);
         });
+    written = Optional.of(change.after());
   }
 
   /** Writes a line into the mouse log. */
-  public synchronized void save(Change.Note note, Instant now) {
+  public void save(Change.Note note, Instant now) throws FileProblem {
     transaction(
         h -> {
-          writeEvents(List.of(note.event()), BY_HAND);
+          events.write(List.of(note.event()), BY_HAND, true);
           log(h, note.title(), now);
         });
   }
 
   /** Takes a line out of the mouse log again. */
-  public synchronized void undo(Change.Note note, Instant now) {
+  public void undo(Change.Note note, Instant now) throws FileProblem {
     transaction(
         h -> {
           events.remove(note.event());
@@ -166,193 +248,211 @@ public final class Store implements AutoCloseable {
   }
 
   /** Puts events back that were taken out together. */
-  public synchronized void save(Change.Batch batch, Instant now) {
+  public void save(Change.Batch batch, Instant now) throws FileProblem {
     transaction(
         h -> {
-          events.restore(batch.batch());
+          batches.bringBack(batch.batch());
           log(h, batch.title(), now);
         });
+    batches.seen(batch.batch());
   }
 
   /** Takes events out that came in together; they are kept until the file is closed. */
-  public synchronized void undo(Change.Batch batch, Instant now) {
+  public void undo(Change.Batch batch, Instant now) throws FileProblem {
     transaction(
         h -> {
-          events.withdraw(batch.batch());
+          batches.takeBack(batch.batch());
           log(h, "Undo: " + batch.title(), now);
         });
+    batches.takenBack(batch.batch());
   }
 
-  /** A new number under which events come in together, such as those of a recording. */
-  public synchronized long newBatch(String title, Instant now) {
-    long[] made = new long[1];
-    transaction(_ -> made[0] = events.newBatch(title, now));
-    return made[0];
+  /** A number under which events may come in together. The one question that any thread may ask. */
+  public long newBatch() {
+    return batches.number();
   }
 
-  /** Keeps events as they come, under a number of {@link #newBatch}. */
-  public synchronized void add(Iterable<LogEvent> arrived, long batch) {
-    transaction(_ -> writeEvents(arrived, batch));
+  /** Begins a batch whose events are seen as they come, such as those of a recording. */
+  public void begin(Change.Batch batch, Instant now) throws FileProblem {
+    transaction(_ -> batches.begin(batch.batch(), batch.title(), now, true));
   }
 
-  /** Where events come from that are brought in together. */
-  public interface EventSource {
-    /**
-     * Hands on the events.
-     *
-     * @return whether they are to be kept
-     * @throws FileProblem and nothing is kept
-     */
-    boolean handOn(Consumer<LogEvent> to) throws FileProblem;
+  /** Keeps events as they come, in a batch that was begun. */
+  public void add(Iterable<LogEvent> arrived, long batch) throws FileProblem {
+    transaction(_ -> events.write(arrived, batch, true));
+  }
+
+  /** Begins a batch that is there once it is {@linkplain #finish whole}, and until then is not. */
+  void beginUnseen(Change.Batch batch, Instant now) throws FileProblem {
+    transaction(_ -> batches.begin(batch.batch(), batch.title(), now, false));
   }
 
   /**
-   * Brings events in together, all of them or none. They are written on a thread of their own while
-   * the source hands on the next.
+   * Adds to a batch that is not whole. Should the machine fail it is cleared away anyhow, so that
+   * this need not wait for the disk.
    *
-   * @param title what the change is called
-   * @return the change, and how many events were new; none where the source did not want them kept
-   * @throws FileProblem if the source has one; nothing is kept then
+   * @return how many were new
    */
-  public synchronized Optional<Brought> bringIn(String title, Instant now, EventSource source)
-      throws FileProblem {
-    handle.begin();
-    boolean kept = false;
+  long addUnseen(Iterable<LogEvent> coming, long batch) throws FileProblem {
+    long[] added = new long[1];
+    query(h -> h.execute("PRAGMA synchronous = NORMAL"));
     try {
-      long batch = events.newBatch(title, now);
-      try (EventTable.Writing writing = events.writing(batch);
-          EventPipe pipe = new EventPipe(writing)) {
-        if (source.handOn(pipe)) {
-          Brought brought = new Brought(new Change.Batch(title, batch), pipe.finish());
-          log(handle, title, now);
-          handle.commit();
-          kept = true;
-          return Optional.of(brought);
-        }
-      } finally {
-        if (!kept) {
-          handle.rollback();
-          events.forgetUnwritten();
-        }
-      }
-      return Optional.empty();
-    } catch (SQLException e) {
-      throw new FileProblem(
-          "The events could not be written to %s: %s. Nothing was taken."
-              .formatted(file, e.getMessage()),
-          e);
+      transaction(_ -> added[0] = events.write(coming, batch, false));
+    } finally {
+      query(h -> h.execute("PRAGMA synchronous = FULL"));
     }
+    return added[0];
   }
 
-  /** What came of bringing events in. */
-  public record Brought(Change.Batch change, long events) {}
-
-  private interface EventWork {
-    void with(Handle h) throws SQLException;
-  }
-
-  private void transaction(EventWork work) {
-    handle.useTransaction(
+  /** A batch is whole: all of it is there from now on. */
+  void finish(Change.Batch batch, Instant now) throws FileProblem {
+    transaction(
         h -> {
-          try {
-            work.with(h);
-          } catch (SQLException e) {
-            events.forgetUnwritten();
-            throw new IllegalStateException("Writing the mouse log of " + file, e);
-          }
+          batches.finish(batch.batch());
+          log(h, batch.title(), now);
         });
+    batches.seen(batch.batch());
   }
 
-  private void writeEvents(Iterable<LogEvent> all, long batch) throws SQLException {
-    try (EventTable.Writing writing = events.writing(batch)) {
-      for (LogEvent event : all) {
-        writing.add(event);
-      }
-      writing.finish();
+  /** A batch will not be whole. */
+  void giveUp(long batch) {
+    batches.gone(batch);
+  }
+
+  /**
+   * Clears away some of what was taken back or not finished.
+   *
+   * @return whether there was anything
+   */
+  boolean clearAway() throws FileProblem {
+    Optional<BatchTable.Clearing> step = batches.clearing();
+    if (step.isPresent()) {
+      transaction(_ -> step.get().write());
+      step.get().done();
     }
+    return step.isPresent();
   }
 
   /** The ids of bindings that were added or changed since a moment, by environment. */
-  public synchronized Map<String, Set<String>> changedSince(Instant moment) {
+  public Map<String, Set<String>> changedSince(Instant moment) throws FileProblem {
     Map<String, Set<String>> found = new HashMap<>();
-    handle
-        .createQuery("SELECT environment, id FROM binding WHERE changed >= :moment")
-        .bind("moment", moment.toEpochMilli())
-        .map(
-            (row, _) ->
-                found
-                    .computeIfAbsent(row.getString("environment"), _ -> new HashSet<>())
-                    .add(row.getString("id")))
-        .list();
-    return found;
+    return query(
+        h -> {
+          h.createQuery("SELECT environment, id FROM binding WHERE changed >= :moment")
+              .bind("moment", moment.toEpochMilli())
+              .map(
+                  (row, _) ->
+                      found
+                          .computeIfAbsent(row.getString("environment"), _ -> new HashSet<>())
+                          .add(row.getString("id")))
+              .list();
+          return found;
+        });
   }
 
   /** When conflicts came and went. */
-  public synchronized ConflictHistory conflicts() {
-    return new SightingTable(handle).read();
+  public ConflictHistory conflicts() throws FileProblem {
+    ConflictHistory read = query(h -> new SightingTable(h).read());
+    writtenConflicts = Optional.of(read);
+    return read;
   }
 
-  /** Writes what has changed in the history of conflicts. */
-  public synchronized void save(ConflictHistory before, ConflictHistory after) {
-    handle.useTransaction(h -> new SightingTable(h).write(before, after));
+  /** Writes the history of conflicts, as the difference from what was written last. */
+  public void save(ConflictHistory after) throws FileProblem {
+    ConflictHistory before = writtenConflicts.isPresent() ? writtenConflicts.get() : conflicts();
+    transaction(h -> new SightingTable(h).write(before, after));
+    writtenConflicts = Optional.of(after);
   }
 
-  /** Which setup is in use. */
-  public synchronized void choose(Optional<String> setup) {
-    setup.ifPresent(s -> setting(CURRENT_SETUP, s));
+  /** Keeps which setup is in use. */
+  public void choose(String setup) throws FileProblem {
+    setting(CURRENT_SETUP, setup);
   }
 
   /** A setting of the program by its name. */
-  public synchronized Optional<String> setting(String name) {
-    return handle
-        .createQuery("SELECT value FROM setting WHERE name = :name")
-        .bind("name", name)
-        .mapTo(String.class)
-        .findOne();
+  public Optional<String> setting(String name) throws FileProblem {
+    return Optional.ofNullable(settings().get(name));
+  }
+
+  /** The settings of the program by their names. */
+  public Map<String, String> settings() throws FileProblem {
+    Map<String, String> found = new HashMap<>();
+    return query(
+        h -> {
+          h.createQuery("SELECT name, value FROM setting")
+              .map((row, _) -> found.put(row.getString("name"), row.getString("value")))
+              .list();
+          return found;
+        });
   }
 
   /** Keeps a setting of the program. */
-  public synchronized void setting(String name, String value) {
-    handle
-        .createUpdate(
-            "INSERT INTO setting (name, value) VALUES (:name, :value)"
-                + " ON CONFLICT (name) DO UPDATE SET value = excluded.value")
-        .bind("name", name)
-        .bind("value", value)
-        .execute();
+  public void setting(String name, String value) throws FileProblem {
+    transaction(
+        h ->
+            h.createUpdate(
+                    "INSERT INTO setting (name, value) VALUES (:name, :value)"
+                        + " ON CONFLICT (name) DO UPDATE SET value = excluded.value")
+                .bind("name", name)
+                .bind("value", value)
+                .execute());
   }
 
   /** Keeps an answer. */
-  public synchronized void add(Answer answer) {
-    handle.useTransaction(h -> AnswerTable.insert(h, answer));
+  public void add(Answer answer) throws FileProblem {
+    transaction(h -> AnswerTable.insert(h, answer));
   }
 
   /** Keeps many answers and events at once. */
-  public synchronized void addAll(Iterable<Answer> answers, Iterable<LogEvent> logged) {
+  public void addAll(Iterable<Answer> answers, Iterable<LogEvent> logged) throws FileProblem {
     transaction(
         h -> {
           answers.forEach(a -> AnswerTable.insert(h, a));
-          writeEvents(logged, BY_HAND);
+          events.write(logged, BY_HAND, true);
         });
   }
 
   /** Hands on every answer, the oldest first. */
-  public synchronized void answers(Consumer<Answer> to) {
-    AnswerTable.answers(handle, to);
+  public void answers(Consumer<Answer> to) throws FileProblem {
+    query(
+        h -> {
+          AnswerTable.answers(h, to);
+          return to;
+        });
   }
 
-  /** Hands on every answer to an item, the oldest first. */
-  public synchronized void answers(DrillItem item, Consumer<Answer> to) {
-    AnswerTable.answers(handle, item, to);
+  /** Every answer to an item, the oldest first. */
+  public List<Answer> answers(DrillItem item) throws FileProblem {
+    List<Answer> found = new ArrayList<>();
+    return query(
+        h -> {
+          AnswerTable.answers(h, item, found::add);
+          return found;
+        });
   }
 
   /** Hands on every event of the mouse log, the oldest first. */
-  public synchronized void events(Consumer<LogEvent> to) {
-    try {
-      events.each(to);
-    } catch (SQLException e) {
-      throw new IllegalStateException("Reading the mouse log of " + file, e);
+  public void events(Consumer<LogEvent> to) throws FileProblem {
+    EventReading reading = reading();
+    for (List<LogEvent> some = next(reading); !some.isEmpty(); some = next(reading)) {
+      some.forEach(to);
     }
+    end(reading);
+  }
+
+  /** The mouse log as it is now, to be read on with {@link #next} whatever is written meanwhile. */
+  EventReading reading() {
+    return events.reading(batches.hidden(), batches.newest());
+  }
+
+  /** The next events of a reading; none at its end. */
+  List<LogEvent> next(EventReading reading) throws FileProblem {
+    return query(_ -> reading.next(EVENTS_A_STEP));
+  }
+
+  /** Nobody reads on. */
+  void end(EventReading reading) {
+    events.end(reading);
   }
 
   private static void log(Handle h, String title, Instant now) {
@@ -363,12 +463,13 @@ public final class Store implements AutoCloseable {
   }
 
   @Override
-  public synchronized void close() {
+  public void close() {
     try {
       handle.close();
       connection.close();
     } catch (SQLException e) {
-      throw new IllegalStateException("Closing " + file, e);
+      // What was written has reached the disk; the next start puts the rest in order.
+      LOG.warn("Closing {}", file, e);
     } finally {
       release(file);
     }

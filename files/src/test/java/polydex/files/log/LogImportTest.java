@@ -21,6 +21,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import polydex.files.FileProblem;
 import polydex.files.Shipped;
 import polydex.files.store.Store;
+import polydex.files.store.StoreLine;
 import polydex.mouse.Deed;
 import polydex.mouse.Device;
 import polydex.mouse.LogEvent;
@@ -58,13 +59,13 @@ class LogImportTest {
         new Recogniser(demo.world(), demo.setups().values(), demo.mouse().names()));
   }
 
-  private Store store() throws FileProblem {
-    return Store.open(folder.resolve("mine.polydex"));
+  private StoreLine store() throws FileProblem {
+    return new StoreLine(Store.open(folder.resolve("mine.polydex")), _ -> {}, _ -> {});
   }
 
-  private static List<LogEvent> all(Store store) {
+  private static List<LogEvent> all(StoreLine store) throws FileProblem {
     List<LogEvent> found = new ArrayList<>();
-    store.events(found::add);
+    store.reading().each(found::add);
     return found;
   }
 
@@ -82,7 +83,7 @@ class LogImportTest {
     assertThat(report.recognised())
         .containsOnlyKeys(How.EXACT, How.TRACED, How.TYPING, How.UNKNOWN);
     assertThat(report.recognisedShare()).isCloseTo(2 / 3.0, within(1e-12));
-    try (Store store = store()) {
+    try (StoreLine store = store()) {
       assertThat(log(file).take(store, false, _ -> true).brought().orElseThrow().events())
           .isEqualTo(5);
       assertThat(all(store))
@@ -120,7 +121,7 @@ class LogImportTest {
   @Test
   void whatWasTypedIsNowhereInTheFile() throws Exception {
     Path log = file("day.csv", GOOD);
-    try (Store store = store()) {
+    try (StoreLine store = store()) {
       log(log).take(store, false, _ -> true);
     }
     try (Stream<Path> files = Files.list(folder)) {
@@ -163,7 +164,7 @@ class LogImportTest {
         .anyMatch(r -> r.startsWith("11 The line holds zero bytes"))
         .anyMatch(r -> r.startsWith("12 The time is before 1980"))
         .noneMatch(r -> r.contains("swordfish"));
-    try (Store store = store()) {
+    try (StoreLine store = store()) {
       assertThat(log(file).take(store, false, _ -> true).brought()).isEmpty();
       assertThat(all(store)).isEmpty();
       assertThat(log(file).take(store, true, _ -> true).brought().orElseThrow().events())
@@ -180,7 +181,7 @@ class LogImportTest {
     }
     Path file = file("much.csv", much.toString());
     AtomicLong read = new AtomicLong();
-    try (Store store = store()) {
+    try (StoreLine store = store()) {
       assertThatThrownBy(
               () ->
                   log(file)

@@ -36,8 +36,13 @@ class EventsTest {
 
   private record Key(Instant at, Deed deed) {}
 
-  private Store open() throws FileProblem {
-    return Store.open(folder.resolve("mine.polydex"));
+  private StoreLine open() throws FileProblem {
+    return new StoreLine(
+        Store.open(folder.resolve("mine.polydex")),
+        _ -> {},
+        p -> {
+          throw new AssertionError(p);
+        });
   }
 
   private static LogEvent event(Random random) {
@@ -59,13 +64,13 @@ class EventsTest {
         random.nextBoolean() ? Double.NaN : 1.25);
   }
 
-  private static List<LogEvent> all(Store store) {
+  private static List<LogEvent> all(StoreLine store) throws FileProblem {
     List<LogEvent> found = new ArrayList<>();
-    store.events(found::add);
+    store.reading().each(found::add);
     return found;
   }
 
-  private static void assertSame(Store store, Map<Key, LogEvent> plain) {
+  private static void assertSame(StoreLine store, Map<Key, LogEvent> plain) throws FileProblem {
     List<LogEvent> found = all(store);
     assertThat(found).isSortedAccordingTo(Comparator.comparing(LogEvent::at));
     assertThat(found).containsExactlyInAnyOrderElementsOf(plain.values());
@@ -77,7 +82,7 @@ class EventsTest {
     Map<Key, LogEvent> plain = new LinkedHashMap<>();
     List<Change.Batch> batches = new ArrayList<>();
     List<Map<Key, LogEvent>> contents = new ArrayList<>();
-    try (Store store = open()) {
+    try (StoreLine store = open()) {
       for (int i = 0; i < 12; i++) {
         List<LogEvent> some = new ArrayList<>();
         for (int k = 0; k < 900; k++) {
@@ -91,7 +96,7 @@ class EventsTest {
             fresh.putIfAbsent(key, e);
           }
         }
-        Optional<Store.Brought> brought =
+        Optional<StoreLine.Brought> brought =
             store.bringIn(
                 "Batch " + i,
                 NOW,
@@ -105,16 +110,28 @@ class EventsTest {
         contents.add(fresh);
       }
       assertSame(store, plain);
-      store.undo(batches.get(3), NOW);
-      store.undo(batches.get(5), NOW);
+      store.write(s -> s.undo(batches.get(3), NOW));
+      store.write(s -> s.undo(batches.get(5), NOW));
       plain.keySet().removeAll(contents.get(3).keySet());
       plain.keySet().removeAll(contents.get(5).keySet());
       assertSame(store, plain);
-      store.save(batches.get(3), NOW);
+      store.write(s -> s.save(batches.get(3), NOW));
       plain.putAll(contents.get(3));
       assertSame(store, plain);
+      // Again and again, while what was taken back is being cleared away or was.
+      for (int i = 0; i < 30; i++) {
+        Change.Batch batch = batches.get(7);
+        store.write(s -> s.undo(batch, NOW));
+        if (i % 3 == 0) {
+          while (store.get(Store::clearAway)) {
+            // Some at a time.
+          }
+        }
+        store.write(s -> s.save(batch, NOW));
+      }
+      assertSame(store, plain);
     }
-    try (Store store = open()) {
+    try (StoreLine store = open()) {
       assertSame(store, plain);
     }
   }
@@ -123,8 +140,8 @@ class EventsTest {
   void whatIsNotWantedOrFailsLeavesNothingBehind() throws Exception {
     Random random = new Random(8);
     LogEvent kept = LogEvent.of(NOW, Deed.noted("here", "save", false));
-    try (Store store = open()) {
-      store.save(new Change.Note("Noted", kept), NOW);
+    try (StoreLine store = open()) {
+      store.write(s -> s.save(new Change.Note("Noted", kept), NOW));
       assertThat(
               store.bringIn(
                   "No",
@@ -148,10 +165,12 @@ class EventsTest {
           .isInstanceOf(FileProblem.class);
       assertThat(all(store)).containsExactly(kept);
       // Deeds of what was rolled back are written anew when they come again.
-      store.add(List.of(event(random), event(random)), store.newBatch("A recording", NOW));
+      Change.Batch recording = new Change.Batch("A recording", store.newBatch());
+      store.write(s -> s.begin(recording, NOW));
+      store.write(s -> s.add(List.of(event(random), event(random)), recording.batch()));
       assertThat(all(store)).hasSize(3);
     }
-    try (Store store = open()) {
+    try (StoreLine store = open()) {
       assertThat(all(store)).hasSize(3).contains(kept);
     }
   }
@@ -169,19 +188,21 @@ class EventsTest {
                     new LearntName("timeline", "show > dust"), Optional.of("clean"),
                     new LearntName("timeline", "grey"), Optional.empty()));
     Change.Edit edit = new Change.Edit("Said", Workspace.EMPTY, Workspace.EMPTY.with(said));
-    try (Store store = open()) {
-      store.save(edit, NOW);
+    try (StoreLine store = open()) {
+      store.write(s -> s.save(edit, NOW));
     }
     MouseChoices other =
         said.keeping(draw, "still")
             .notWishing(glow)
             .learning(Map.of(new LearntName("timeline", "grey"), Optional.of("fade")));
-    try (Store store = open()) {
-      assertThat(store.workspace().mouse()).isEqualTo(said);
-      store.save(new Change.Edit("Else", edit.after(), edit.after().with(other)), NOW);
-      assertThat(store.workspace().mouse()).isEqualTo(other);
-      store.save(new Change.Edit("None", edit.after().with(other), Workspace.EMPTY), NOW);
-      assertThat(store.workspace().mouse()).isEqualTo(MouseChoices.NOTHING);
+    try (StoreLine store = open()) {
+      assertThat(store.get(Store::workspace).mouse()).isEqualTo(said);
+      store.write(
+          s -> s.save(new Change.Edit("Else", edit.after(), edit.after().with(other)), NOW));
+      assertThat(store.get(Store::workspace).mouse()).isEqualTo(other);
+      store.write(
+          s -> s.save(new Change.Edit("None", edit.after().with(other), Workspace.EMPTY), NOW));
+      assertThat(store.get(Store::workspace).mouse()).isEqualTo(MouseChoices.NOTHING);
       assertThat(said.notKeeping(draw).kept()).isEmpty();
     }
   }

@@ -129,7 +129,7 @@ class SetupsStoreTest {
               setup.id(), some, day, c -> ConflictSentence.withoutWayOut(c, demo.catalog()));
       try (Store store = Store.open(file)) {
         assertThat(sorted(store.conflicts())).isEqualTo(sorted(before));
-        store.save(before, history);
+        store.save(history);
       }
     }
     try (Store store = Store.open(file)) {

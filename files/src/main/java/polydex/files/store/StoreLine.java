@@ -1,0 +1,478 @@
+package polydex.files.store;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.concurrent.locks.Condition;
+import java.util.concurrent.locks.ReentrantLock;
+import java.util.function.Consumer;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import polydex.files.FileProblem;
+import polydex.mouse.LogEvent;
+import polydex.workspace.Change;
+
+/**
+ * Everything that is done with an open store, one thing after the other on one thread, which alone
+ * touches it. What is to be written is kept until it is written: where that fails it is tried
+ * again, and nothing that came later overtakes it. Long work comes in small parts, between which
+ * others have their turn. Safe for use by several threads, none of which waits but where it says
+ * so.
+ */
+public final class StoreLine implements AutoCloseable {
+  private static final Logger LOG = LoggerFactory.getLogger(StoreLine.class);
+
+  /** How long it rests after a failure before it tries again; what comes meanwhile waits too. */
+  private static final Duration REST = Duration.ofSeconds(1);
+
+  private static final int EVENTS_A_BOX = 8192;
+  private static final int BOXES_ON_THE_WAY = 8;
+
+  /** Something to be written, whole or not at all; done again where it failed. */
+  public interface Write {
+    /** Writes it. */
+    void to(Store store) throws FileProblem;
+  }
+
+  /** Something to be asked; whoever asks is told where it failed. */
+  public interface Question<T> {
+    /** Answers it. */
+    T of(Store store) throws FileProblem;
+  }
+
+  /**
+   * How far writing has come.
+   *
+   * @param waiting how many things are not written yet
+   * @param problem why, as a sentence, where writing fails
+   */
+  public record Progress(int waiting, Optional<String> problem) {
+    /** Nothing waits. */
+    public static final Progress DONE = new Progress(0, Optional.empty());
+  }
+
+  private sealed interface Turn {
+    record Writing(Write write) implements Turn {}
+
+    record Asking(Runnable question) implements Turn {}
+  }
+
+  private final Store store;
+  private final Consumer<Progress> progress;
+  private final Consumer<FileProblem> refused;
+  private final ReentrantLock lock = new ReentrantLock();
+  private final Condition changed = lock.newCondition();
+  private final Deque<Turn> line = new ArrayDeque<>();
+  private final Thread thread;
+  private int waiting;
+  private Optional<String> problem = Optional.empty();
+  private boolean nudged;
+  private boolean closing;
+
+  /**
+   * For a store, which from now on nobody else touches, and which this closes.
+   *
+   * @param progress hears how far writing has come, on the line's thread
+   * @param refused hears what will never be written, since the file does not take it; on the line's
+   *     thread
+   */
+  public StoreLine(Store store, Consumer<Progress> progress, Consumer<FileProblem> refused) {
+    this.store = store;
+    this.progress = progress;
+    this.refused = refused;
+    thread = Thread.ofPlatform().name("store").daemon().start(this::run);
+  }
+
+  /** Has something written, after everything that was said before. */
+  public void write(Write write) {
+    add(new Turn.Writing(write), 1);
+  }
+
+  /** Has something asked, after everything that was said before has been written. */
+  public <T> CompletableFuture<T> ask(Question<T> question) {
+    CompletableFuture<T> answer = new CompletableFuture<>();
+    add(
+        new Turn.Asking(
+            () -> {
+              try {
+                answer.complete(question.of(store));
+              } catch (FileProblem | RuntimeException e) {
+                answer.completeExceptionally(e);
+              }
+            }),
+        0);
+    return answer;
+  }
+
+  /**
+   * Asks something and waits for the answer, so not on a thread that must not.
+   *
+   * @throws FileProblem also where the answer would stand behind what can't be written
+   */
+  public <T> T get(Question<T> question) throws FileProblem {
+    return await(ask(question));
+  }
+
+  private void add(Turn turn, int writes) {
+    lock.lock();
+    try {
+      line.add(turn);
+      waiting += writes;
+      changed.signalAll();
+    } finally {
+      lock.unlock();
+    }
+  }
+
+  /** A number under which events may come in together. */
+  public long newBatch() {
+    return store.newBatch();
+  }
+
+  /** The mouse log as the line stands now: with what was said before, without what comes later. */
+  public Reading reading() {
+    return new Reading(ask(Store::reading));
+  }
+
+  /** The mouse log as it was, to be read once. */
+  public final class Reading {
+    private final CompletableFuture<EventReading> begun;
+
+    private Reading(CompletableFuture<EventReading> begun) {
+      this.begun = begun;
+    }
+
+    /** Hands on every event, the oldest first. Waits, so not on a thread that must not. */
+    public void each(Consumer<LogEvent> to) throws FileProblem {
+      EventReading reading = await(begun);
+      try {
+        List<LogEvent> some = get(s -> s.next(reading));
+        while (!some.isEmpty()) {
+          // The next part is read while this one is looked at.
+          CompletableFuture<List<LogEvent>> next = ask(s -> s.next(reading));
+          some.forEach(to);
+          some = await(next);
+        }
+      } finally {
+        add(new Turn.Asking(() -> store.end(reading)), 0);
+      }
+    }
+  }
+
+  /** Where events come from that are brought in together. */
+  public interface EventSource {
+    /**
+     * Hands on the events.
+     *
+     * @return whether they are to be kept
+     * @throws FileProblem and nothing is kept
+     */
+    boolean handOn(Consumer<LogEvent> to) throws FileProblem;
+  }
+
+  /** What came of bringing events in. */
+  public record Brought(Change.Batch change, long events) {}
+
+  /**
+   * Brings events in together, all of them or none, while others have their turn: nobody sees them
+   * before they are all there. Waits until then, so not on a thread that must not.
+   *
+   * @param title what the change is called
+   * @return the change, and how many events were new; none where the source did not want them kept
+   * @throws FileProblem if the source has one, or writing; nothing is kept then
+   */
+  public Optional<Brought> bringIn(String title, Instant now, EventSource source)
+      throws FileProblem {
+    Change.Batch batch = new Change.Batch(title, newBatch());
+    get(
+        s -> {
+          s.beginUnseen(batch, now);
+          return batch;
+        });
+    boolean kept = false;
+    try {
+      Boxes boxes = new Boxes(batch.batch());
+      if (!source.handOn(boxes)) {
+        return Optional.empty();
+      }
+      long events = boxes.finish();
+      get(
+          s -> {
+            s.finish(batch, now);
+            return batch;
+          });
+      kept = true;
+      return Optional.of(new Brought(batch, events));
+    } catch (Broken e) {
+      throw e.problem();
+    } finally {
+      if (!kept) {
+        add(new Turn.Asking(() -> store.giveUp(batch.batch())), 0);
+      }
+    }
+  }
+
+  /** Ends a source that would go on although nothing can be written. */
+  private static final class Broken extends RuntimeException {
+    private static final long serialVersionUID = 1L;
+    private final transient FileProblem problem;
+
+    Broken(FileProblem problem) {
+      super(problem);
+      this.problem = problem;
+    }
+
+    FileProblem problem() {
+      return problem;
+    }
+  }
+
+  /** Puts events into boxes, of which a few at most are on their way, whatever the length. */
+  private final class Boxes implements Consumer<LogEvent> {
+    private final long batch;
+    private final Deque<CompletableFuture<Long>> sent = new ArrayDeque<>();
+    private List<LogEvent> box = new ArrayList<>(EVENTS_A_BOX);
+    private long events;
+
+    Boxes(long batch) {
+      this.batch = batch;
+    }
+
+    @Override
+    public void accept(LogEvent event) {
+      box.add(event);
+      if (box.size() == EVENTS_A_BOX) {
+        try {
+          send();
+        } catch (FileProblem e) {
+          throw new Broken(e);
+        }
+      }
+    }
+
+    private void send() throws FileProblem {
+      List<LogEvent> full = box;
+      box = new ArrayList<>(EVENTS_A_BOX);
+      sent.add(ask(s -> s.addUnseen(full, batch)));
+      if (sent.size() > BOXES_ON_THE_WAY) {
+        arrive();
+      }
+    }
+
+    private void arrive() throws FileProblem {
+      events += await(sent.remove());
+    }
+
+    /** Waits until all is written; how many events were new. */
+    long finish() throws FileProblem {
+      send();
+      while (!sent.isEmpty()) {
+        arrive();
+      }
+      return events;
+    }
+  }
+
+  /** Waits for an answer; not for one that stands behind what can't be written. */
+  private <T> T await(CompletableFuture<T> answer) throws FileProblem {
+    while (true) {
+      try {
+        return answer.get(200, TimeUnit.MILLISECONDS);
+      } catch (TimeoutException e) {
+        refuseWhereStuck();
+      } catch (ExecutionException e) {
+        if (e.getCause() instanceof FileProblem problem) {
+          throw problem;
+        }
+        throw new CompletionException(e.getCause());
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+        throw new FileProblem("Stopped.", e);
+      }
+    }
+  }
+
+  private void refuseWhereStuck() throws FileProblem {
+    lock.lock();
+    try {
+      if (problem.isPresent()) {
+        throw new FileProblem(problem.get() + " What was done before is still to be written.");
+      }
+      if (closing && !thread.isAlive()) {
+        throw new FileProblem("The file was closed.");
+      }
+    } finally {
+      lock.unlock();
+    }
+  }
+
+  /** Tries again now what could not be written. */
+  public void tryAgain() {
+    lock.lock();
+    try {
+      nudged = true;
+      changed.signalAll();
+    } finally {
+      lock.unlock();
+    }
+  }
+
+  private void run() {
+    try {
+      while (!isOver()) {
+        Optional<Turn> next = first();
+        if (next.isPresent()) {
+          switch (next.get()) {
+            case Turn.Asking(Runnable question) -> {
+              question.run();
+              passed(0);
+            }
+            case Turn.Writing(Write write) -> tryToWrite(write);
+          }
+        } else if (!clearedAway()) {
+          rest();
+        }
+      }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    } finally {
+      store.close();
+    }
+  }
+
+  /** What stands first in line, which stays there until it is done. */
+  private Optional<Turn> first() {
+    lock.lock();
+    try {
+      return Optional.ofNullable(line.peek());
+    } finally {
+      lock.unlock();
+    }
+  }
+
+  /** Whether there will be nothing more to do, or nothing more that can be done. */
+  private boolean isOver() {
+    lock.lock();
+    try {
+      return closing && (line.isEmpty() || problem.isPresent());
+    } finally {
+      lock.unlock();
+    }
+  }
+
+  private void rest() throws InterruptedException {
+    lock.lock();
+    try {
+      while (line.isEmpty() && !closing) {
+        changed.await();
+      }
+    } finally {
+      lock.unlock();
+    }
+  }
+
+  /** Uses the time in which nobody waits. */
+  private boolean clearedAway() {
+    try {
+      return store.clearAway();
+    } catch (FileProblem e) {
+      // It is out of sight, and is tried again when there was something else to do.
+      LOG.warn("Clearing away in {}", store.file(), e);
+      return false;
+    }
+  }
+
+  private void tryToWrite(Write write) throws InterruptedException {
+    try {
+      write.to(store);
+      passed(1);
+    } catch (StoreProblem e) {
+      if (e.mayPass()) {
+        failed(e);
+      } else {
+        refused(e);
+      }
+    } catch (FileProblem e) {
+      refused(e);
+    } catch (RuntimeException e) {
+      refused(new FileProblem("Something could not be written: %s.".formatted(e), e));
+    }
+  }
+
+  private void passed(int writes) {
+    lock.lock();
+    try {
+      line.remove();
+      waiting -= writes;
+      problem = writes > 0 ? Optional.empty() : problem;
+    } finally {
+      lock.unlock();
+    }
+    tell();
+  }
+
+  private void failed(StoreProblem e) throws InterruptedException {
+    LOG.warn("Writing {}", store.file(), e);
+    store.makeRoom();
+    lock.lock();
+    try {
+      problem = Optional.of(e.getMessage());
+    } finally {
+      lock.unlock();
+    }
+    tell();
+    lock.lock();
+    try {
+      nudged = false;
+      long left = REST.toNanos();
+      while (left > 0 && !nudged && !closing) {
+        left = changed.awaitNanos(left);
+      }
+    } finally {
+      lock.unlock();
+    }
+  }
+
+  private void refused(FileProblem e) {
+    LOG.error("Writing {}: refused for good", store.file(), e);
+    refused.accept(e);
+    passed(1);
+  }
+
+  private void tell() {
+    Progress now;
+    lock.lock();
+    try {
+      now = new Progress(waiting, problem);
+    } finally {
+      lock.unlock();
+    }
+    progress.accept(now);
+  }
+
+  /** Waits until all is written, as far as it can be, and closes the file. */
+  @Override
+  public void close() {
+    lock.lock();
+    try {
+      closing = true;
+      changed.signalAll();
+    } finally {
+      lock.unlock();
+    }
+    try {
+      thread.join();
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+}
