@@ -15,8 +15,11 @@ import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.stage.Stage;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import polydex.boards.Layout;
 import polydex.desktop.state.Session;
+import polydex.desktop.state.Unexpected;
 import polydex.files.FileProblem;
 import polydex.files.Shipped;
 import polydex.files.demo.DemoFile;
@@ -34,10 +37,11 @@ public final class Main extends Application {
   private static final double LEAST_WIDTH = 900;
   private static final double LEAST_HEIGHT = 600;
 
-  private final List<Shell> shells = new ArrayList<>();
+  private static final List<Shell> SHELLS = new ArrayList<>();
 
   /** Starts the program. */
   public static void main(String[] args) {
+    Thread.setDefaultUncaughtExceptionHandler(Main::noted);
     Application.launch(Main.class, args);
   }
 
@@ -64,6 +68,15 @@ public final class Main extends Application {
     }
   }
 
+  private static final Logger LOG = LoggerFactory.getLogger(Main.class);
+
+  /** What nobody caught is noted, and said in every window. */
+  private static void noted(Thread thread, Throwable mistake) {
+    LOG.error("Uncaught in {}", thread.getName(), mistake);
+    String said = Unexpected.said(mistake);
+    Platform.runLater(() -> SHELLS.forEach(s -> s.session().problem(said)));
+  }
+
   private Shell shell(Store store, Stage stage) throws FileProblem {
     Shell made =
         new Shell(
@@ -72,7 +85,7 @@ public final class Main extends Application {
             random(store),
             this::openDemo,
             stage::close);
-    shells.add(made);
+    SHELLS.add(made);
     return made;
   }
 
@@ -151,7 +164,7 @@ public final class Main extends Application {
 
   @Override
   public void stop() {
-    shells.forEach(Shell::end);
+    SHELLS.forEach(Shell::end);
     Platform.exit();
   }
 }

@@ -1,5 +1,6 @@
 package polydex.desktop.controls;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.function.BiConsumer;
 import java.util.function.Function;
@@ -19,6 +20,9 @@ import org.jspecify.annotations.Nullable;
 
 /** Lists of rows that answer arrows, Home, End, Page Up and Down, and typing ahead. */
 public final class Lists {
+  /** Under which a list keeps what stands there while there is nothing. */
+  private static final String EMPTY = "empty";
+
   private static final Duration TYPING_PAUSE = Duration.seconds(1);
 
   private Lists() {}
@@ -46,6 +50,31 @@ public final class Lists {
               }
             });
     return list;
+  }
+
+  /** Its items are being looked for: nobody knows yet whether there are any. */
+  public static <T> void waiting(ListView<T> list, String words) {
+    say(list, words);
+    list.getItems().clear();
+  }
+
+  /** Its items could not be found out. */
+  public static <T> void failed(ListView<T> list, String why) {
+    say(list, why);
+    list.getItems().clear();
+  }
+
+  private static void say(ListView<?> list, String words) {
+    list.getProperties().putIfAbsent(EMPTY, list.getPlaceholder());
+    list.setPlaceholder(Texts.quiet(words));
+  }
+
+  /** These are its items. */
+  public static <T> void found(ListView<T> list, List<T> items) {
+    if (list.getProperties().remove(EMPTY) instanceof Node empty) {
+      list.setPlaceholder(empty);
+    }
+    list.getItems().setAll(items);
   }
 
   private static <T> ListCell<T> cell(BiConsumer<HBox, T> row, Function<T, String> words) {

@@ -61,9 +61,11 @@ final class Choices {
     int depth = setup.machines().size() - 1;
     desk.analyst()
         .look(
+            "free gestures",
             _ ->
                 new FreeGestures(workspace.situation(), setup, depth, place.action()).best(OFFERED),
-            free -> offer(place, free));
+            free -> offer(place, free),
+            desk.session()::problem);
   }
 
   private void offer(Place place, List<Gesture> free) {

@@ -28,8 +28,7 @@ import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.places.Desk;
-import polydex.files.FileProblem;
-import polydex.files.log.LogFile;
+import polydex.desktop.state.Beside;
 import polydex.files.log.LogImport;
 import polydex.files.log.LogReport;
 
@@ -48,6 +47,8 @@ public final class LogView {
   private final ProgressBar progress = new ProgressBar(0);
   private final ListView<LogReport.Refused> refused;
   private final Label inFull = Texts.quiet("");
+  private final Beside looking = new Beside("log file");
+  private long size = 1;
   private AtomicBoolean stopped = new AtomicBoolean();
   private Optional<LogImport> looked = Optional.empty();
   private Optional<LogReport> report = Optional.empty();
@@ -95,6 +96,7 @@ public final class LogView {
             (_, _, scene) -> {
               if (scene == null) {
                 stopped.set(true);
+                looking.stop();
               }
             });
     desk.keys()
@@ -145,26 +147,29 @@ public final class LogView {
             desk.session().now(),
             desk.session().recogniser(desk.session().workspace().get()));
     said.setText("Reading " + file.getFileName() + " \u2026 Esc stops it.");
-    LongPredicate going = going(file);
-    Thread.ofVirtual()
-        .start(
-            () -> {
-              try {
-                LogReport found = log.look(going);
-                Platform.runLater(() -> show(log, found));
-              } catch (FileProblem | LogFile.Stopped e) {
-                Platform.runLater(() -> refuse(e.getMessage()));
-              }
-            });
+    begin(file);
+    looking.ask(
+        course ->
+            log.look(
+                bytes -> {
+                  course.tell(() -> progress.setProgress(bytes / (double) size));
+                  return course.isWanted();
+                }),
+        found -> show(log, found),
+        this::refuse);
   }
 
-  /** Shows how far it is, and says whether to go on. */
+  private void begin(Path file) {
+    size = Math.max(1, sizeOf(file));
+    progress.setProgress(0);
+    show(progress, true);
+  }
+
+  /** Shows how far the taking is, and says whether to go on. */
   private LongPredicate going(Path file) {
     AtomicBoolean stop = new AtomicBoolean();
     stopped = stop;
-    long size = Math.max(1, file.toFile().isFile() ? sizeOf(file) : 1);
-    progress.setProgress(0);
-    show(progress, true);
+    begin(file);
     AtomicBoolean told = new AtomicBoolean();
     return bytes -> {
       if (told.compareAndSet(false, true)) {

@@ -42,7 +42,7 @@ public final class RemainingView extends VBox {
 
   private final Desk desk;
   private final Choices choices;
-  private final Label summary = Texts.quiet("Looking at what each action costs \u2026");
+  private final Label summary = Texts.quiet("");
   private final Label explained = Texts.quiet(" ");
   private final HBox head = new HBox();
   private final ListView<Line> list;
@@ -119,6 +119,12 @@ public final class RemainingView extends VBox {
         });
   }
 
+  /** It is being found out, or can't be. */
+  public void waiting(String words) {
+    summary.setText(words);
+    Lists.waiting(list, words);
+  }
+
   /** Shows what was found out. */
   public void show(Findings found) {
     rows = found.rows();
@@ -152,7 +158,7 @@ public final class RemainingView extends VBox {
                 recognised));
     Optional<Row> before = chosen();
     int was = list.getSelectionModel().getSelectedIndex();
-    list.getItems().setAll(lines);
+    Lists.found(list, lines);
     int at =
         before
             .map(b -> shown.stream().map(Row::place).toList().indexOf(b.place()))

@@ -99,6 +99,16 @@ public final class WeeksView extends VBox {
         });
   }
 
+  /** It is being found out, or can't be. */
+  public void waiting(String words) {
+    found = Optional.empty();
+    charts.getChildren().clear();
+    trend.setText("");
+    drills.setText("");
+    slipsHead.setText("");
+    Lists.waiting(slips, words);
+  }
+
   /** Shows what was found out. */
   public void show(Findings findings) {
     found = Optional.of(findings);
@@ -113,6 +123,7 @@ public final class WeeksView extends VBox {
       drills.setText("");
       slipsHead.setText("Slips");
       noSlips.setText("None yet.");
+      Lists.found(slips, List.of());
       return;
     }
     noSlips.setText(
@@ -133,7 +144,7 @@ public final class WeeksView extends VBox {
                 made.places().size(),
                 where(made)));
     int at = Math.max(0, slips.getSelectionModel().getSelectedIndex());
-    slips.getItems().setAll(made.places());
+    Lists.found(slips, made.places());
     slips.getSelectionModel().select(Math.min(at, made.places().size() - 1));
   }
 

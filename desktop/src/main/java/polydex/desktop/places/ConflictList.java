@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
@@ -17,9 +16,11 @@ import polydex.conflict.ConflictFinder;
 import polydex.conflict.ConflictSentence;
 import polydex.conflict.HabitFinder;
 import polydex.conflict.Person;
+import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.state.Analysis;
+import polydex.desktop.state.Beside;
 import polydex.route.Setup;
 import polydex.route.SetupTraces;
 import polydex.workspace.Change;
@@ -58,17 +59,39 @@ final class ConflictList {
     switch (filter.where()) {
       case HERE -> list(analysis.conflicts());
       case HABITS -> {
-        head.setText("Looking at habits …");
+        wait("Looking at habits …");
         desk.analyst()
             .look(
+                "conflicts",
                 _ -> HabitFinder.find(workspace.catalog(), workspace.setups().values(), person),
-                whileWanted());
+                whileWanted(),
+                this::failed);
       }
       case EVERYWHERE, ACCEPTED -> {
-        head.setText("Looking into all setups …");
-        desk.analyst().look(stale -> everywhere(workspace, person, stale), whileWanted());
+        wait("Looking into all setups …");
+        desk.analyst()
+            .look(
+                "conflicts",
+                course -> everywhere(workspace, person, course),
+                whileWanted(),
+                this::failed);
       }
     }
+  }
+
+  /** The setup is being looked into, or can't be. */
+  void waiting() {
+    wait(desk.analyst().inItsPlace());
+  }
+
+  private void wait(String words) {
+    head.setText(words);
+    Lists.waiting(rows.list(), words);
+  }
+
+  private void failed(String why) {
+    head.setText("Conflicts");
+    Lists.failed(rows.list(), why);
   }
 
   /** Lists what was found, unless something else was asked for meanwhile. */
@@ -82,10 +105,10 @@ final class ConflictList {
   }
 
   private static List<Conflict> everywhere(
-      Workspace workspace, Person person, BooleanSupplier stale) {
+      Workspace workspace, Person person, Beside.Course course) {
     List<Conflict> found = new ArrayList<>();
     for (Setup setup : workspace.setups().values()) {
-      if (!stale.getAsBoolean() && workspace.world().problem(setup).isEmpty()) {
+      if (course.isWanted() && workspace.world().problem(setup).isEmpty()) {
         found.addAll(ConflictFinder.find(SetupTraces.of(setup, workspace.world()), person));
       }
     }

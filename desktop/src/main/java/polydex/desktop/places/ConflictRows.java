@@ -103,7 +103,7 @@ final class ConflictRows {
         group.conflicts().forEach(c -> rows.add(new Row(group, Optional.of(c))));
       }
     }
-    list.getItems().setAll(rows);
+    Lists.found(list, rows);
   }
 
   /** Opens or closes the group of the chosen row. */

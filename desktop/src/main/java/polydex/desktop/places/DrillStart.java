@@ -157,7 +157,7 @@ final class DrillStart extends VBox {
     if (plan.isEmpty()) {
       due.setText(desk.analyst().inItsPlace());
       about.setText("");
-      next.getItems().clear();
+      Lists.waiting(next, desk.analyst().inItsPlace());
       return;
     }
     int count = plan.get().due().size();
@@ -176,7 +176,7 @@ final class DrillStart extends VBox {
             .map(Proposal::item)
             .orElse(null);
     int at = Math.max(0, next.getSelectionModel().getSelectedIndex());
-    next.getItems().setAll(proposals);
+    Lists.found(next, proposals);
     List<DrillItem> items = proposals.stream().map(Proposal::item).toList();
     if (!items.isEmpty()) {
       int same = chosen == null ? -1 : items.indexOf(chosen);

@@ -41,7 +41,7 @@ final class ItemView extends VBox {
             "Every answer, the latest first",
             this::row,
             a -> a.verdict().name(),
-            Texts.quiet("Reading the answers \u2026"));
+            Texts.quiet("It was never answered."));
     list.setPrefHeight(190);
     getStyleClass().addAll("overlay", "item-view");
     setMaxHeight(USE_PREF_SIZE);
@@ -52,6 +52,7 @@ final class ItemView extends VBox {
             curves,
             list,
             Texts.quiet("Esc closes this."));
+    Lists.waiting(list, "Reading the answers \u2026");
     desk.session().answers(item, this::show);
   }
 
@@ -60,8 +61,7 @@ final class ItemView extends VBox {
   }
 
   private void show(List<Answer> answers) {
-    list.setPlaceholder(Texts.quiet("It was never answered."));
-    list.getItems().setAll(answers.reversed());
+    Lists.found(list, answers.reversed());
     list.getSelectionModel().selectFirst();
     desk.session()
         .progress()

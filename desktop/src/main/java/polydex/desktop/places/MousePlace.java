@@ -37,7 +37,10 @@ public final class MousePlace implements Place {
     root.getChildren().addAll(Texts.heading("Mouse"), remaining);
     desk.session().logged().addListener((_, _, _) -> logged());
     desk.session().workspace().addListener((_, _, _) -> askIfShown());
-    desk.auditor().found().addListener((_, _, found) -> found.ifPresent(this::show));
+    desk.auditor()
+        .found()
+        .addListener((_, _, found) -> found.ifPresentOrElse(this::show, this::showNothing));
+    showNothing();
     desk.narrow().addListener((_, _, _) -> desk.auditor().found().get().ifPresent(this::show));
     desk.recording()
         .state()
@@ -77,6 +80,11 @@ public final class MousePlace implements Place {
     } else if (view() == remaining) {
       remaining.show(found);
     }
+  }
+
+  private void showNothing() {
+    remaining.waiting(desk.auditor().inItsPlace());
+    weeks.waiting(desk.auditor().inItsPlace());
   }
 
   private Node view() {

@@ -2,8 +2,6 @@ package polydex.desktop.places;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.concurrent.atomic.AtomicBoolean;
-import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
@@ -52,14 +50,18 @@ final class PlanView {
   private final List<TextField> weights = new ArrayList<>();
   private final ListView<Row> list;
   private final Label state = Texts.words("");
-  private AtomicBoolean stopped = new AtomicBoolean();
   private Plan plan = new Plan(List.of(), 0, 0, true, List.of());
 
   PlanView(Desk desk, List<Conflict> chosen) {
     this.desk = desk;
     this.chosen = chosen;
     workspace = desk.session().workspace().get();
-    list = Lists.of("Steps of the plan", PlanView::row, Row::text, Texts.quiet("No step yet."));
+    list =
+        Lists.of(
+            "Steps of the plan",
+            PlanView::row,
+            Row::text,
+            Texts.quiet("No step is needed, or none is known that helps."));
     list.getStyleClass().add("nine-rows");
     state.setMinHeight(Region.USE_PREF_SIZE);
   }
@@ -104,7 +106,7 @@ final class PlanView {
         .addListener(
             (_, _, scene) -> {
               if (scene == null) {
-                stopped.set(true);
+                desk.analyst().stopLooking("plan");
               }
             });
     desk.keys().open(box, list);
@@ -125,32 +127,27 @@ final class PlanView {
       return;
     }
     state.setText("Trying changes on a copy … Esc stops.");
-    stopped.set(true);
-    AtomicBoolean stop = new AtomicBoolean();
-    stopped = stop;
+    Lists.waiting(list, "The steps come when all is tried.");
     Person person = desk.analyst().person();
     desk.analyst()
         .look(
-            stale ->
+            "plan",
+            course ->
                 new Planner(new Trial(workspace.situation(), person), costs, SECONDS)
-                    .plan(chosen, () -> stop.get() || stale.getAsBoolean(), n -> tell(stop, n)),
-            found -> {
-              if (!stop.get()) {
-                show(found);
-              }
+                    .plan(
+                        chosen,
+                        () -> !course.isWanted(),
+                        n -> course.tell(() -> state.setText(looked(n)))),
+            this::show,
+            why -> {
+              state.setText("");
+              Lists.failed(list, why);
             });
   }
 
-  /** From the thread that looks. */
-  private void tell(AtomicBoolean stop, int looked) {
-    Platform.runLater(
-        () -> {
-          if (!stop.get()) {
-            state.setText(
-                "Trying changes on a copy: %d of %d conflicts looked at. Esc stops."
-                    .formatted(looked, chosen.size()));
-          }
-        });
+  private String looked(int conflicts) {
+    return "Trying changes on a copy: %d of %d conflicts looked at. Esc stops."
+        .formatted(conflicts, chosen.size());
   }
 
   private void show(Plan found) {
@@ -182,7 +179,7 @@ final class PlanView {
                   left.why());
       rows.add(new Row(text, List.of(left.conflict().loser().gesture())));
     }
-    list.getItems().setAll(rows);
+    Lists.found(list, rows);
     list.getSelectionModel().selectFirst();
     list.requestFocus();
   }

@@ -82,8 +82,12 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
     root.getStyleClass().add("place");
     root.getChildren()
         .addAll(Texts.heading("Route"), ask, paths, conflicts.head(), conflicts.list());
-    desk.analyst().found().addListener((_, _, found) -> found.ifPresent(this::refresh));
-    desk.analyst().found().get().ifPresent(this::refresh);
+    desk.analyst().found().addListener((_, _, found) -> looked(found));
+    looked(desk.analyst().found().get());
+  }
+
+  private void looked(Optional<Analysis> found) {
+    found.ifPresentOrElse(this::refresh, conflicts::waiting);
   }
 
   @Override
@@ -201,13 +205,15 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
     }
     desk.analyst()
         .look(
+            "setup beside",
             _ -> Tracer.of(other.get(), workspace.world()),
             tracer -> {
               besideReady = Optional.of(new Ready(workspace.world(), other.get(), tracer));
               if (shown.equals(gesture)) {
                 there.show(tracer, tracer.trace(gesture));
               }
-            });
+            },
+            there::say);
   }
 
   private void chooseBeside() {

@@ -7,8 +7,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.atomic.AtomicLong;
-import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -30,6 +28,7 @@ import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.places.IntakeLines.Fate;
 import polydex.desktop.places.IntakeLines.Line;
+import polydex.desktop.state.Beside;
 import polydex.files.FileProblem;
 import polydex.files.json.ModelFiles;
 import polydex.files.json.ModelJson;
@@ -78,7 +77,7 @@ public final class SheetsPlace implements Place {
   private final Button take = new Button("Bring in");
   private final Label summary = Texts.words("");
   private final ListView<Line> lines;
-  private final AtomicLong newest = new AtomicLong();
+  private final Beside reading = new Beside("list");
   private final Map<String, String> meant = new HashMap<>();
   private Optional<Material> material = Optional.empty();
   private Optional<Preview> preview = Optional.empty();
@@ -207,7 +206,7 @@ public final class SheetsPlace implements Place {
           if (text.startsWith(XkbLayouts.PREFIX)) {
             return new Own(text, installed(text.substring(XkbLayouts.PREFIX.length())));
           }
-          Path file = Path.of(text);
+          Path file = path(text);
           Optional<String> own = ListReader.ownFormat(file);
           return own.isPresent()
               ? new Own(file.getFileName().toString(), own.get())
@@ -239,37 +238,36 @@ public final class SheetsPlace implements Place {
                 : new Listed(ListReader.read("clipboard", text)));
   }
 
-  /** Reads off the interface thread; the newest request wins. */
+  private static Path path(String text) throws FileProblem {
+    try {
+      return Path.of(text);
+    } catch (InvalidPathException e) {
+      throw new FileProblem("No file can have this name: %s.".formatted(e.getReason()), e);
+    }
+  }
+
+  /** Reads beside the window; the newest request wins. */
   private void read(String what, Reading reading) {
     meant.clear();
-    long request = newest.incrementAndGet();
+    material = Optional.empty();
     summary.setText("Reading " + what + " ... Esc stops it.");
-    work(
-        request,
-        () -> {
-          Material found = reading.read();
-          Platform.runLater(
-              () -> {
-                if (newest.get() == request) {
-                  material = Optional.of(found);
-                }
-              });
-          return found;
-        });
+    Lists.waiting(lines, "Reading …");
+    take.setDisable(true);
+    work(reading);
   }
 
   private void again() {
-    material.ifPresent(m -> work(newest.incrementAndGet(), () -> m));
+    material.ifPresent(m -> work(() -> m));
   }
 
   private void stop() {
-    newest.incrementAndGet();
-    if (summary.getText().startsWith("Reading")) {
+    if (reading.busy().get()) {
+      reading.stop();
       refuse("Stopped; nothing was taken.");
     }
   }
 
-  private void work(long request, Reading reading) {
+  private void work(Reading from) {
     Workspace workspace = desk.session().workspace().get();
     Optional<String> said = Optional.of(columns.getText().strip()).filter(t -> !t.isEmpty());
     Optional<Target> of =
@@ -278,21 +276,8 @@ public final class SheetsPlace implements Place {
             .map(t -> new Target(t, false));
     Map<String, String> titles = Map.copyOf(meant);
     boolean drop = dropGone;
-    Thread.ofVirtual()
-        .start(
-            () -> {
-              try {
-                Preview made = preview(workspace, reading.read(), said, of, titles, drop);
-                Platform.runLater(() -> show(request, made));
-              } catch (FileProblem | InvalidPathException e) {
-                Platform.runLater(
-                    () -> {
-                      if (newest.get() == request) {
-                        refuse(e.getMessage());
-                      }
-                    });
-              }
-            });
+    reading.ask(
+        _ -> preview(workspace, from.read(), said, of, titles, drop), this::show, this::refuse);
   }
 
   private static Preview preview(
@@ -345,19 +330,17 @@ public final class SheetsPlace implements Place {
   private void refuse(String reason) {
     preview = Optional.empty();
     summary.setText(reason);
-    lines.getItems().clear();
+    Lists.found(lines, List.of());
     take.setDisable(true);
     take.setText("Bring in");
   }
 
-  private void show(long request, Preview made) {
-    if (newest.get() != request) {
-      return;
-    }
+  private void show(Preview made) {
+    material = Optional.of(made.material());
     preview = Optional.of(made);
     summary.setText(made.words());
     int at = lines.getSelectionModel().getSelectedIndex();
-    lines.getItems().setAll(made.plan().map(p -> IntakeLines.of(p, dropGone)).orElse(List.of()));
+    Lists.found(lines, made.plan().map(p -> IntakeLines.of(p, dropGone)).orElse(List.of()));
     if (at >= 0 && at < lines.getItems().size()) {
       lines.getSelectionModel().select(at);
     }

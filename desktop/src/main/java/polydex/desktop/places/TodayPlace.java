@@ -206,7 +206,7 @@ public final class TodayPlace implements Place {
   private VBox mouse(NumberedLines page, Optional<Findings> found) {
     VBox box = new VBox(4, Texts.part("Dearest with the mouse"));
     if (found.isEmpty()) {
-      box.getChildren().add(Texts.quiet("Looking at what each action costs \u2026"));
+      box.getChildren().add(Texts.quiet(desk.auditor().inItsPlace()));
       return box;
     }
     List<Row> rows =
@@ -270,7 +270,12 @@ public final class TodayPlace implements Place {
         new VBox(4, page.heading("Week by week", "F7", "Weeks of the mouse", desk.keys()::weeks));
     List<Week> weeks = found.map(f -> f.weeks().weeks()).orElse(List.of());
     if (weeks.size() < 2) {
-      box.getChildren().add(Texts.quiet("With two weeks of log a trend stands here."));
+      box.getChildren()
+          .add(
+              Texts.quiet(
+                  found.isEmpty()
+                      ? desk.auditor().inItsPlace()
+                      : "With two weeks of log a trend stands here."));
       return box;
     }
     List<Point> points = new ArrayList<>();
@@ -304,7 +309,10 @@ public final class TodayPlace implements Place {
             .reduce((_, next) -> next);
     if (last.isEmpty()) {
       return new VBox(
-          4, Texts.part("The working day before"), Texts.quiet("Nothing was noted before today."));
+          4,
+          Texts.part("The working day before"),
+          Texts.quiet(
+              found.isEmpty() ? desk.auditor().inItsPlace() : "Nothing was noted before today."));
     }
     Findings log = found.orElseThrow();
     VBox box =

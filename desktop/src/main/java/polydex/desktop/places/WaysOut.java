@@ -79,14 +79,20 @@ final class WaysOut {
             make();
           }
         });
+    Lists.waiting(list, "Which of them end it is being tried.");
     desk.keys().open(box, list);
     Person person = desk.analyst().person();
     desk.analyst()
         .look(
+            "ways out",
             _ ->
                 new FixFinder(new Trial(workspace.situation(), person))
                     .offered(conflict, Fix.Weights.USUAL),
-            this::show);
+            this::show,
+            why -> {
+              state.setText("");
+              Lists.failed(list, why);
+            });
   }
 
   private Label sentence() {
@@ -102,7 +108,7 @@ final class WaysOut {
           case 1 -> "One change ends it.";
           default -> offered.size() + " changes end it, what breaks and costs least first.";
         });
-    list.getItems().setAll(offered);
+    Lists.found(list, offered);
     list.getSelectionModel().selectFirst();
   }
 

@@ -66,6 +66,7 @@ final class WaysTo {
                 "No keymap of this setup has a gesture for it. An own binding could be made for"
                     + " it."));
     list.getStyleClass().add("nine-rows");
+    Lists.waiting(list, "Looking for its gestures …");
     VBox box = OverlayBox.wide(Texts.heading("Ways to “" + action.title() + "”"), state, list);
     desk.keys()
         .open(
@@ -87,12 +88,17 @@ final class WaysTo {
                                 }))));
     desk.analyst()
         .look(
+            "ways to",
             _ -> rows(analysis.get(), action.id()),
             rows -> {
               long ways = rows.stream().filter(r -> r.effort().isPresent()).count();
               state.setText(said(ways, rows.size() - ways));
-              list.getItems().setAll(rows);
+              Lists.found(list, rows);
               list.getSelectionModel().selectFirst();
+            },
+            why -> {
+              state.setText("");
+              Lists.failed(list, why);
             });
   }
 

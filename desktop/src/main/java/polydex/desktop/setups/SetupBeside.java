@@ -56,17 +56,24 @@ final class SetupBeside {
     Optional<String> problem =
         workspace.world().problem(first).or(() -> workspace.world().problem(second));
     if (problem.isPresent()) {
-      state.setText(problem.get());
+      state.setText("");
+      Lists.failed(list, problem.get());
       return;
     }
+    Lists.waiting(list, "Comparing …");
     desk.analyst()
         .look(
+            "comparison of setups",
             _ ->
                 SetupComparison.of(
                     workspace,
                     SetupTraces.of(first, workspace.world()),
                     SetupTraces.of(second, workspace.world())),
-            this::show);
+            this::show,
+            why -> {
+              state.setText("");
+              Lists.failed(list, why);
+            });
   }
 
   private void show(SetupComparison comparison) {
@@ -90,7 +97,7 @@ final class SetupBeside {
     state.setText(
         "%d parts differ, and %d bindings that both have work in only one of them."
             .formatted(parts, comparison.bindings().size()));
-    list.getItems().setAll(rows);
+    Lists.found(list, rows);
     list.getSelectionModel().selectFirst();
   }
 

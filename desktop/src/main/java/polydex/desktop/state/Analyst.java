@@ -1,16 +1,12 @@
 package polydex.desktop.state;
 
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.atomic.AtomicLong;
-import java.util.function.BooleanSupplier;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
-import java.util.function.Function;
-import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import polydex.catalog.GestureIndex;
@@ -37,20 +33,20 @@ public final class Analyst implements AutoCloseable {
   private final Session session;
   private final ReadOnlyObjectWrapper<Optional<Analysis>> found =
       new ReadOnlyObjectWrapper<>(Optional.empty());
-  private final AtomicLong newest = new AtomicLong();
 
-  /** What was found out last, and for whom, from which the next goes on; the worker's own. */
+  /** What was found out last, and for whom, from which the next goes on. */
   private record Last(Analysis analysis, Person person) {}
 
-  private Optional<Last> last = Optional.empty();
+  private final AtomicReference<Optional<Last>> last = new AtomicReference<>(Optional.empty());
+  private Optional<String> failure = Optional.empty();
 
   private Map<String, Double> uses = Map.of();
   private Person person = Person.of(_ -> Severity.UNKNOWN_USES_PER_DAY);
-  private final ExecutorService worker =
-      Executors.newSingleThreadExecutor(Thread.ofPlatform().name("analysis").daemon().factory());
+  private final Beside analysing = new Beside("analysis");
+  private final Map<String, Looking> looking = new HashMap<>();
 
-  private final ExecutorService helper =
-      Executors.newSingleThreadExecutor(Thread.ofPlatform().name("looking").daemon().factory());
+  /** Something that is looked into beside the analysis, and who hears that it came to nothing. */
+  private record Looking(Beside beside, Consumer<String> failed) {}
 
   /** Begins at once, and follows the session from then on. */
   public Analyst(Session session) {
@@ -72,7 +68,10 @@ public final class Analyst implements AutoCloseable {
     Workspace now = session.workspace().get();
     return now.setup().isEmpty()
         ? Optional.of("There is no setup yet. Ctrl+U makes one.")
-        : now.world().problem(now.setup().get()).map(p -> p + " Ctrl+U mends it.");
+        : now.world()
+            .problem(now.setup().get())
+            .map(p -> p + " Ctrl+U mends it.")
+            .or(() -> failure);
   }
 
   /** What is said in place of an answer. */
@@ -98,32 +97,38 @@ public final class Analyst implements AutoCloseable {
    * Has something looked into that takes longer, beside the analysis. The answer is given on the
    * interface thread, unless something was changed meanwhile.
    *
-   * @param work gets the question whether its answer is still wanted
+   * @param what of one kind only the newest is looked into
+   * @param failed gets a sentence where it went wrong, or is no longer about what there is
    */
-  public <T> void look(Function<BooleanSupplier, T> work, Consumer<T> to) {
-    long asked = newest.get();
-    helper.execute(
-        () -> {
-          BooleanSupplier stale = () -> newest.get() != asked;
-          if (stale.getAsBoolean()) {
-            return;
-          }
-          T answer = work.apply(stale);
-          Platform.runLater(
-              () -> {
-                if (!stale.getAsBoolean()) {
-                  to.accept(answer);
-                }
-              });
-        });
+  public <T> void look(String what, Beside.Work<T> work, Consumer<T> to, Consumer<String> failed) {
+    Looking now =
+        looking.compute(
+            what, (_, l) -> new Looking(l == null ? new Beside(what) : l.beside(), failed));
+    now.beside().ask(work, to, failed);
+  }
+
+  /** What is being looked into of a kind is no longer wanted. */
+  public void stopLooking(String what) {
+    Optional.ofNullable(looking.get(what)).ifPresent(l -> l.beside().stop());
+  }
+
+  private void lookAtNothingOld() {
+    for (Looking old : List.copyOf(looking.values())) {
+      if (old.beside().busy().get()) {
+        old.beside().stop();
+        old.failed().accept("Something was changed meanwhile. Ask again.");
+      }
+    }
   }
 
   private void ask(Workspace workspace) {
-    long question = newest.incrementAndGet();
+    lookAtNothingOld();
     Optional<Setup> setup = workspace.setup();
+    failure = Optional.empty();
     found.set(Optional.empty());
     Optional<String> hindrance = hindrance();
     if (hindrance.isPresent()) {
+      analysing.stop();
       if (setup.isPresent()) {
         session.problem(hindrance.get());
       }
@@ -132,38 +137,44 @@ public final class Analyst implements AutoCloseable {
     Person person = person();
     ConflictHistory before = session.conflicts();
     LocalDate today = session.today();
-    worker.execute(
-        () -> {
-          if (newest.get() == question) {
-            Analysis analysis = analyse(workspace, setup.get(), person);
-            ConflictHistory after =
-                before.seen(
-                    setup.get().id(),
-                    analysis.conflicts(),
-                    today,
-                    c -> ConflictSentence.withoutWayOut(c, workspace.catalog()));
-            Platform.runLater(
-                () -> {
-                  if (newest.get() == question) {
-                    session.keep(after);
-                    found.set(Optional.of(analysis));
-                  }
-                });
-          }
+    analysing.ask(
+        _ -> {
+          Analysis analysis = analyse(workspace, setup.get(), person);
+          return new Seen(
+              analysis,
+              before.seen(
+                  setup.get().id(),
+                  analysis.conflicts(),
+                  today,
+                  c -> ConflictSentence.withoutWayOut(c, workspace.catalog())));
+        },
+        seen -> {
+          session.keep(seen.history());
+          found.set(Optional.of(seen.analysis()));
+        },
+        why -> {
+          failure = Optional.of("The setup could not be looked into. " + why);
+          session.problem(failure.get());
+          // Whoever shows that it is looked into shows why it is not.
+          found.set(Optional.empty());
         });
   }
 
+  private record Seen(Analysis analysis, ConflictHistory history) {}
+
   private Analysis analyse(Workspace workspace, Setup setup, Person person) {
+    Optional<Last> before = last.get();
     Optional<Retracing> again =
-        last.filter(l -> l.analysis().traces().setup().equals(setup))
+        before
+            .filter(l -> l.analysis().traces().setup().equals(setup))
             .flatMap(l -> Retracing.of(l.analysis().traces(), workspace.world()));
     SetupTraces traces =
         again.map(Retracing::traces).orElseGet(() -> SetupTraces.of(setup, workspace.world()));
     // The conflicts of before are of use only where the person's habits are the same.
     List<Conflict> conflicts =
         again
-            .filter(_ -> last.orElseThrow().person().equals(person))
-            .map(a -> ConflictUpdate.of(last.orElseThrow().analysis().conflicts(), a, person))
+            .filter(_ -> before.orElseThrow().person().equals(person))
+            .map(a -> ConflictUpdate.of(before.orElseThrow().analysis().conflicts(), a, person))
             .orElseGet(() -> ConflictFinder.find(traces, person));
     Analysis found =
         new Analysis(
@@ -175,13 +186,13 @@ public final class Analyst implements AutoCloseable {
             new Hooks(workspace.catalog(), workspace.environmentsInUse()),
             Material.of(workspace.world(), traces, workspace.setups().values()),
             GestureIndex.of(workspace.catalog(), traces.tracer().layout()));
-    last = Optional.of(new Last(found, person));
+    last.set(Optional.of(new Last(found, person)));
     return found;
   }
 
   @Override
   public void close() {
-    worker.shutdownNow();
-    helper.shutdownNow();
+    analysing.close();
+    looking.values().forEach(l -> l.beside().close());
   }
 }

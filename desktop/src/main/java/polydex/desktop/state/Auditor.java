@@ -4,10 +4,8 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicReference;
 import javafx.animation.PauseTransition;
-import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.util.Duration;
@@ -53,19 +51,19 @@ public final class Auditor implements AutoCloseable {
     }
   }
 
-  /** The worker's own: what it went by last, and what it has found out for that. */
+  /** What it went by last, and what it has found out for that. */
   private record Last(Question question, Remaining remaining) {}
 
   private final Session session;
   private final ReadOnlyObjectWrapper<Optional<Findings>> found =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final PauseTransition rest = new PauseTransition(REST);
-  private final ExecutorService worker =
-      Executors.newSingleThreadExecutor(Thread.ofPlatform().name("audit").daemon().factory());
+  private final Beside auditing = new Beside("audit");
+  private Optional<String> failure = Optional.empty();
   private boolean looking;
   private boolean askedAgain;
   private boolean closed;
-  private Optional<Last> last = Optional.empty();
+  private final AtomicReference<Optional<Last>> last = new AtomicReference<>(Optional.empty());
 
   /** For a session. */
   public Auditor(Session session) {
@@ -82,6 +80,11 @@ public final class Auditor implements AutoCloseable {
   /** The newest answer; none before the first. */
   public ReadOnlyObjectProperty<Optional<Findings>> found() {
     return found.getReadOnlyProperty();
+  }
+
+  /** What is said in place of an answer: that it is on its way, or why there is none. */
+  public String inItsPlace() {
+    return failure.orElse("Looking at what each action costs \u2026");
   }
 
   /** Looks now, or as soon as it can. */
@@ -102,20 +105,25 @@ public final class Auditor implements AutoCloseable {
             session.standing(),
             session.today(),
             history.byDay().values().stream().mapToDouble(DrillHistory.Day::seconds).sum());
-    worker.execute(
-        () -> {
-          Findings answer = look(question);
-          Platform.runLater(
-              () -> {
-                found.set(Optional.of(answer));
-                rest.playFromStart();
-              });
+    auditing.ask(
+        _ -> look(question),
+        answer -> {
+          failure = Optional.empty();
+          found.set(Optional.of(answer));
+          rest.playFromStart();
+        },
+        why -> {
+          failure = Optional.of("What the log comes to could not be found out. " + why);
+          session.problem(failure.get());
+          found.set(Optional.empty());
+          rest.playFromStart();
         });
   }
 
   private Findings look(Question q) {
     Remaining remaining =
-        last.filter(l -> l.question().isAlike(q))
+        last.get()
+            .filter(l -> l.question().isAlike(q))
             .map(Last::remaining)
             .orElseGet(
                 () ->
@@ -125,7 +133,7 @@ public final class Auditor implements AutoCloseable {
                         q.answersUntilFluent(),
                         p -> session.drilledSince(p).isPresent(),
                         q.kept()));
-    last = Optional.of(new Last(q, remaining));
+    last.set(Optional.of(new Last(q, remaining)));
     List<Remaining.Row> rows = remaining.of(q.setups().values(), q.standing(), q.today());
     return new Findings(
         q.standing(),
@@ -141,6 +149,6 @@ public final class Auditor implements AutoCloseable {
   @Override
   public void close() {
     closed = true;
-    worker.shutdownNow();
+    auditing.close();
   }
 }

@@ -16,7 +16,10 @@ import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyLongProperty;
 import javafx.beans.property.ReadOnlyLongWrapper;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import polydex.files.FileProblem;
+import polydex.files.log.LogFile;
 import polydex.files.log.LogImport;
 import polydex.files.store.StoreLine;
 import polydex.mouse.Audit;
@@ -33,6 +36,8 @@ import polydex.workspace.Workspace;
  * to be written by then. The newest reading wins, and what came meanwhile is added to it.
  */
 final class MouseLog {
+  private static final Logger LOG = LoggerFactory.getLogger(MouseLog.class);
+
   /** Events that come so much later than they happened are put in order by reading all again. */
   private static final Duration LATE = Duration.ofSeconds(5);
 
@@ -40,6 +45,7 @@ final class MouseLog {
   private final ZoneId zone;
   private final Supplier<Workspace> workspace;
   private final Function<Place, Optional<Instant>> learntSince;
+  private final Consumer<String> problems;
   private final ExecutorService reader =
       Executors.newSingleThreadExecutor(Thread.ofPlatform().name("log").daemon().factory());
   private final ReadOnlyLongWrapper changed = new ReadOnlyLongWrapper();
@@ -56,14 +62,17 @@ final class MouseLog {
    *
    * @param audit what it comes to so far
    * @param learntSince when the gesture of a place was first practised; asked on any thread
+   * @param problems hears on the interface thread when the log can't be read again
    */
   MouseLog(
       StoreLine store,
       Audit audit,
       ZoneId zone,
       Supplier<Workspace> workspace,
-      Function<Place, Optional<Instant>> learntSince) {
+      Function<Place, Optional<Instant>> learntSince,
+      Consumer<String> problems) {
     this.store = store;
+    this.problems = problems;
     this.audit = audit;
     this.zone = zone;
     this.workspace = workspace;
@@ -142,20 +151,24 @@ final class MouseLog {
           Audit made = read(log, by);
           Platform.runLater(() -> publish(made, reading));
         },
-        _ -> {});
+        problems);
   }
 
   private interface Work {
     void run() throws FileProblem;
   }
 
+  /** Beside the window, in order: here the older work counts as much as the newer. */
   private void beside(Work work, Consumer<String> problem) {
     reader.execute(
         () -> {
           try {
             work.run();
-          } catch (FileProblem | RuntimeException e) {
+          } catch (FileProblem | LogFile.Stopped e) {
             Platform.runLater(() -> problem.accept(e.getMessage()));
+          } catch (Throwable e) {
+            LOG.error("While reading the log", e);
+            Platform.runLater(() -> problem.accept(Unexpected.said(e)));
           }
         });
   }

@@ -88,7 +88,9 @@ public final class Session implements AutoCloseable {
     Audit log = MouseLog.audit(workspace.get(), clock.getZone(), this::drilledSince);
     opened.events(log::add);
     store = new StoreLine(opened, this::written, p -> Platform.runLater(() -> refused(p)));
-    mouseLog = new MouseLog(store, log, clock.getZone(), workspace::get, this::drilledSince);
+    mouseLog =
+        new MouseLog(
+            store, log, clock.getZone(), workspace::get, this::drilledSince, this::problem);
     mouseLog.changed().addListener((_, _, _) -> logged.set(logged.get() + 1));
     workspace.addListener(
         (_, before, after) -> {
