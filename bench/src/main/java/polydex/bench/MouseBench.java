@@ -34,6 +34,7 @@ import polydex.mouse.Slips;
 import polydex.mouse.Standing;
 import polydex.mouse.WeeklyReview;
 import polydex.mouse.Weeks;
+import polydex.person.Knowledge;
 import polydex.route.Setup;
 import polydex.workspace.Workspace;
 
@@ -140,7 +141,7 @@ final class MouseBench {
   }
 
   private static Recogniser recogniser() {
-    return new Recogniser(DEMO.world(), DEMO.setups().values(), DEMO.mouse().names());
+    return Knowledge.recogniser(DEMO);
   }
 
   private static LogImport log(Path log) {
@@ -148,7 +149,7 @@ final class MouseBench {
   }
 
   private static Standing audit(Store store) throws FileProblem {
-    Audit audit = new Audit(recogniser(), ZoneOffset.UTC, _ -> Optional.empty());
+    Audit audit = Knowledge.audit(DEMO, ZoneOffset.UTC, _ -> Optional.empty());
     store.events(audit::add);
     return audit.standing();
   }
@@ -175,7 +176,7 @@ final class MouseBench {
       begin = System.nanoTime();
       Standing along;
       try (StoreLine store = line(file)) {
-        audit[0] = new Audit(recogniser(), ZoneOffset.UTC, _ -> Optional.empty());
+        audit[0] = Knowledge.audit(DEMO, ZoneOffset.UTC, _ -> Optional.empty());
         if (log(log).take(store, true, _ -> true, audit[0]::add).brought().isEmpty()) {
           throw new IllegalStateException("Nothing was taken, so nothing was measured.");
         }
@@ -243,7 +244,7 @@ final class MouseBench {
   private static void questions(Path folder) throws Exception {
     Path file = folder.resolve("log.polydex");
     Standing standing;
-    Audit audit = new Audit(recogniser(), ZoneOffset.UTC, _ -> Optional.empty());
+    Audit audit = Knowledge.audit(DEMO, ZoneOffset.UTC, _ -> Optional.empty());
     long begin = System.nanoTime();
     try (Store store = Store.open(file)) {
       store.events(audit::add);

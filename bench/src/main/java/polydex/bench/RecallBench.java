@@ -17,6 +17,7 @@ import java.util.Random;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.stream.IntStream;
+import polydex.effort.YearlyCost;
 import polydex.keys.Gesture;
 import polydex.recall.Answer;
 import polydex.recall.DrillItem;
@@ -232,7 +233,7 @@ final class RecallBench {
           double recalled = recalled(day);
           firstBack = day == back ? recalled : firstBack;
           fewest = Math.min(fewest, recalled);
-          if (curve.due(day).size() * DrillSettings.SECONDS_AN_ANSWER > seconds) {
+          if (curve.due(day).size() * YearlyCost.SECONDS_AN_ANSWER > seconds) {
             behind = day - back + 1;
           }
         }

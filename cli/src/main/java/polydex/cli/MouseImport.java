@@ -22,7 +22,7 @@ import polydex.files.log.LogImport;
 import polydex.files.log.LogReport;
 import polydex.files.store.Store;
 import polydex.files.store.StoreLine;
-import polydex.mouse.Recogniser;
+import polydex.person.Knowledge;
 import polydex.workspace.Workspace;
 
 @Command(
@@ -107,7 +107,7 @@ final class MouseImport implements Callable<Integer> {
         log,
         source.zone(),
         source.file().isEmpty() ? Instant.MAX.minusSeconds(1 << 20) : Instant.now(),
-        new Recogniser(workspace.world(), workspace.setups().values(), workspace.mouse().names()));
+        Knowledge.recogniser(workspace));
   }
 
   private static Answer answer(LogImport.Taken taken) {

@@ -51,7 +51,7 @@ final class MouseRemaining implements Callable<Integer> {
   public Integer call() throws Exception {
     Workspace workspace = source.workspace();
     List<Remaining.Row> found =
-        source.logged(workspace).rows(source.setups(workspace, asked.setupName)).stream()
+        source.known(workspace).rows(source.setups(workspace, asked.setupName)).stream()
             .filter(r -> r.usesADay() > 0)
             .toList();
     double all = found.stream().mapToDouble(Remaining.Row::hoursAYear).sum();

@@ -21,7 +21,8 @@ import polydex.mouse.Saved;
 import polydex.mouse.Slips;
 import polydex.mouse.Standing;
 import polydex.mouse.Weeks;
-import polydex.recall.DrillHistory;
+import polydex.person.Findings;
+import polydex.person.Knowledge;
 import polydex.workspace.Workspace;
 
 @Command(
@@ -89,9 +90,9 @@ final class MouseReport implements Callable<Integer> {
   @Override
   public Integer call() throws Exception {
     Workspace workspace = source.workspace();
-    Logged logged = source.logged(workspace);
-    List<Remaining.Row> rows = logged.rows(source.setups(workspace, asked.setupName));
-    Report report = report(logged, rows);
+    Knowledge known = source.known(workspace);
+    Report report =
+        report(known, known.findings(known.rows(source.setups(workspace, asked.setupName))));
     PrintWriter out = spec.commandLine().getOut();
     if (asked.json) {
       out.println(ModelJson.writePretty(report));
@@ -101,17 +102,14 @@ final class MouseReport implements Callable<Integer> {
     return Main.DONE;
   }
 
-  private Report report(Logged logged, List<Remaining.Row> rows) {
-    Standing standing = logged.standing();
-    Weeks weeks = Weeks.of(standing, rows, this::isAsked, logged.today());
+  private Report report(Knowledge known, Findings found) {
+    Standing standing = found.standing();
+    List<Remaining.Row> rows = found.rows();
+    Weeks weeks = Weeks.of(standing, rows, this::isAsked, known.today());
     Map<String, Long> how = new TreeMap<>();
     standing.recognised().forEach((h, n) -> how.put(MouseCommand.word(h), n));
-    Slips slips = Slips.of(standing, logged.today());
-    DrillEffect effect = DrillEffect.of(standing, logged::drilledSince, logged.zone());
-    double drilled =
-        logged.progress().history().byDay().values().stream()
-            .mapToDouble(DrillHistory.Day::seconds)
-            .sum();
+    Slips slips = found.slips();
+    DrillEffect effect = found.effect();
     return new Report(
         standing.events(),
         how,
@@ -132,7 +130,7 @@ final class MouseReport implements Callable<Integer> {
                                 standing,
                                 rows,
                                 p -> isAsked(p) && p.environment().equals(e),
-                                logged.today()))))
+                                known.today()))))
             .toList(),
         weeks.openTrend().map(MouseReport::trend),
         weeks.hoursTrend().map(MouseReport::trend),
@@ -152,7 +150,7 @@ final class MouseReport implements Callable<Integer> {
         slips.byHour(),
         effect.mean(),
         effect.actions().size(),
-        SavedSoFar.of(Saved.of(standing, rows, drilled)),
+        SavedSoFar.of(found.saved()),
         standing.unknown().stream()
             .map(u -> new Name(u.name().environment(), u.name().name(), u.count()))
             .toList());

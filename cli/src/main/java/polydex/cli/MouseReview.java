@@ -15,6 +15,7 @@ import polydex.files.json.ModelJson;
 import polydex.mouse.Place;
 import polydex.mouse.Remaining;
 import polydex.mouse.WeeklyReview;
+import polydex.person.Knowledge;
 import polydex.workspace.Workspace;
 
 @Command(
@@ -68,16 +69,13 @@ final class MouseReview implements Callable<Integer> {
   @Override
   public Integer call() throws Exception {
     Workspace workspace = source.workspace();
-    Logged logged = source.logged(workspace);
+    Knowledge known = source.known(workspace);
     WeeklyReview found =
-        WeeklyReview.of(
-            logged.standing(),
-            logged.rows(source.setups(workspace, asked.setupName)),
-            logged.today());
+        known.findings(known.rows(source.setups(workspace, asked.setupName))).review();
     Review review =
         new Review(
-            found.from().toString(),
-            found.until().toString(),
+            found.days().getStart().toString(),
+            found.days().getEnd().toString(),
             Totals.of(found.now()),
             Totals.of(found.before()),
             places(found.replaced()),

@@ -20,6 +20,7 @@ import polydex.files.Shipped;
 import polydex.files.demo.DemoHistory;
 import polydex.files.json.WorldFile;
 import polydex.files.store.Store;
+import polydex.person.Knowledge;
 import polydex.route.Setup;
 import polydex.workspace.Workspace;
 
@@ -70,7 +71,7 @@ final class Source {
     if (choice.world != null) {
       return _ -> Severity.UNKNOWN_USES_PER_DAY;
     }
-    Map<String, Double> known = logged(workspace).standing().usesADay();
+    Map<String, Double> known = known(workspace).usesADay();
     return action -> known.getOrDefault(action, Severity.UNKNOWN_USES_PER_DAY);
   }
 
@@ -79,9 +80,9 @@ final class Source {
     return choice.file == null ? DemoHistory.ZONE : ZoneId.systemDefault();
   }
 
-  /** The two logs; nothing in either for a world without them. */
-  Logged logged(Workspace workspace) throws FileProblem {
-    Logged.Reading reading = new Logged.Reading(workspace, zone());
+  /** What is known by the two logs; nothing is in either for a world without them. */
+  Knowledge known(Workspace workspace) throws FileProblem {
+    Logged reading = new Logged(workspace, zone());
     if (choice.demo) {
       DemoHistory history = DemoHistory.of(workspace);
       history.answers().forEach(reading::add);
@@ -95,7 +96,7 @@ final class Source {
             return store;
           });
     }
-    return reading.done();
+    return reading.known();
   }
 
   <T> T withStore(Path file, StoreWork<T> work) throws FileProblem {

@@ -67,8 +67,8 @@ public record DrillEffect(List<OfPlace> actions, Optional<Change> mean) {
           drilledSince.apply(e.place()).map(at -> at.atZone(zone).toLocalDate());
       if (since.isPresent() && e.byPointer() > 0) {
         LocalDate day = since.get();
-        Standing.DayUses before = e.between(day.minusDays(Standing.LATELY_DAYS), day);
-        Standing.DayUses after = e.between(day.plusDays(1), day.plusDays(1 + Standing.LATELY_DAYS));
+        Standing.DayUses before = e.during(Standing.latelyUpTo(day.minusDays(1)));
+        Standing.DayUses after = e.during(Standing.latelyUpTo(day.plusDays(Standing.LATELY_DAYS)));
         if (all(before) >= ENOUGH_USES && all(after) >= ENOUGH_USES) {
           found.add(new OfPlace(e.place(), day, before, after, newcombe(before, after)));
         }

@@ -3,6 +3,7 @@ package polydex.mouse;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.Map;
+import org.threeten.extra.LocalDateRange;
 
 /**
  * How often actions were done with the pointer in the last {@value Standing#LATELY_DAYS} days, a
@@ -16,11 +17,10 @@ public final class Lately {
   private final double days;
 
   Lately(Standing standing, LocalDate today) {
-    LocalDate from = today.minusDays(Standing.LATELY_DAYS - 1);
-    LocalDate until = today.plusDays(1);
-    days = Math.max(1, standing.workingDays(from, until));
+    LocalDateRange lately = Standing.latelyUpTo(today);
+    days = Math.max(1, standing.workingDays(lately));
     for (Standing.Entry e : standing.entries()) {
-      int uses = e.between(from, until).pointer();
+      int uses = e.during(lately).pointer();
       if (uses > 0) {
         byPlace.put(e.place(), uses);
         bySetup.merge(new InSetup(e.place().setup(), e.place().action()), uses, Integer::sum);

@@ -14,10 +14,9 @@ import polydex.catalog.Environment.OwnBindingRules;
 import polydex.catalog.Environment.OwnTarget;
 import polydex.catalog.Environment.PointerRoute;
 import polydex.effort.KeystrokeLevel;
+import polydex.effort.YearlyCost;
 import polydex.keys.Gesture;
 import polydex.mouse.Habit.State;
-import polydex.recall.DrillSettings;
-import polydex.recall.NextToLearn;
 import polydex.route.Machine;
 import polydex.route.Reach;
 import polydex.route.Setup;
@@ -129,7 +128,7 @@ public final class Remaining {
       Map<Place, String> kept) {
     this.world = world;
     this.times = times;
-    this.learningSeconds = answersUntilFluent * DrillSettings.SECONDS_AN_ANSWER;
+    this.learningSeconds = YearlyCost.learningSeconds(answersUntilFluent);
     this.drilled = drilled;
     this.kept = kept;
   }
@@ -260,7 +259,7 @@ public final class Remaining {
           entry.pointerSeconds().isPresent(),
           keys,
           entry.keysSeconds().isPresent(),
-          kept.containsKey(place) ? 0 : usesADay * NextToLearn.WORKING_DAYS * saved / 3600,
+          kept.containsKey(place) ? 0 : YearlyCost.hours(usesADay, saved),
           toLearn ? Optional.of(learningSeconds / (saved * usesADay)) : Optional.empty(),
           instead.gesture(),
           instead.environment(),

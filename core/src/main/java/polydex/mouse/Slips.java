@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Predicate;
+import org.threeten.extra.LocalDateRange;
 
 /**
  * Uses of the pointer for actions whose gesture the person knows or is learning. O(entries + their
@@ -42,8 +43,7 @@ public record Slips(
 
   /** The slips in some places only. */
   public static Slips of(Standing standing, Predicate<Place> places, LocalDate today) {
-    LocalDate from = today.minusDays(Standing.LATELY_DAYS - 1);
-    Predicate<LocalDate> isLately = d -> !d.isBefore(from) && !d.isAfter(today);
+    LocalDateRange days = Standing.latelyUpTo(today);
     int[] hours = new int[24];
     Map<String, Integer> environments = new HashMap<>();
     List<OfPlace> found = new ArrayList<>();
@@ -54,13 +54,13 @@ public record Slips(
       for (int h = 0; h < hours.length; h++) {
         hours[h] += e.slipsByHour().get(h);
       }
-      int lately = e.between(from, today.plusDays(1)).slips();
+      int lately = e.during(days).slips();
       if (lately > 0) {
         environments.merge(e.place().environment(), lately, Integer::sum);
-        int days =
-            (int) e.days().stream().filter(d -> d.slips() > 0 && isLately.test(d.day())).count();
-        int returned = (int) e.returned().stream().filter(isLately).count();
-        found.add(new OfPlace(e.place(), lately, days, returned));
+        int on =
+            (int) e.days().stream().filter(d -> d.slips() > 0 && days.contains(d.day())).count();
+        int returned = (int) e.returned().stream().filter(days::contains).count();
+        found.add(new OfPlace(e.place(), lately, on, returned));
       }
     }
     found.sort(

@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.threeten.extra.LocalDateRange;
 import polydex.mouse.Habit.State;
 import polydex.mouse.Habit.Turn;
 import polydex.mouse.Recognised.How;
@@ -85,21 +86,21 @@ public record Standing(
       return (int) turns.stream().filter(t -> !t.replaced()).count();
     }
 
-    /** Its uses from a day on until before another. */
-    public DayUses between(LocalDate from, LocalDate until) {
+    /** Its uses in some days, under the first of them. */
+    public DayUses during(LocalDateRange some) {
       int keys = 0;
       int pointer = 0;
       int slips = 0;
       // The newest are asked for most.
-      for (int i = days.size() - 1; i >= 0 && !days.get(i).day().isBefore(from); i--) {
+      for (int i = days.size() - 1; i >= 0 && !some.isAfter(days.get(i).day()); i--) {
         DayUses d = days.get(i);
-        if (d.day().isBefore(until)) {
+        if (some.contains(d.day())) {
           keys += d.keys();
           pointer += d.pointer();
           slips += d.slips();
         }
       }
-      return new DayUses(from, keys, pointer, slips);
+      return new DayUses(some.getStart(), keys, pointer, slips);
     }
   }
 
@@ -124,13 +125,18 @@ public record Standing(
     return Recognised.share(recognised);
   }
 
-  /** How many working days lie from a day on until before another. */
-  public int workingDays(LocalDate from, LocalDate until) {
+  /** How many of some days were worked on. */
+  public int workingDays(LocalDateRange some) {
     int count = 0;
-    for (int i = days.size() - 1; i >= 0 && !days.get(i).date().isBefore(from); i--) {
-      count += days.get(i).date().isBefore(until) ? 1 : 0;
+    for (int i = days.size() - 1; i >= 0 && !some.isAfter(days.get(i).date()); i--) {
+      count += some.contains(days.get(i).date()) ? 1 : 0;
     }
     return count;
+  }
+
+  /** The {@value #LATELY_DAYS} days up to a day, that one included. */
+  public static LocalDateRange latelyUpTo(LocalDate today) {
+    return LocalDateRange.ofClosed(today.minusDays(LATELY_DAYS - 1), today);
   }
 
   /** Uses a working day of each action, by its id, over the whole log. */

@@ -8,14 +8,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.threeten.extra.LocalDateRange;
 import polydex.mouse.Remaining.Kind;
 import polydex.mouse.Remaining.Row;
 
 /**
  * A week in one page.
  *
- * @param from its first day
- * @param until the day after its last
+ * @param days its seven days
  * @param now what it came to
  * @param before the same of the week before
  * @param replaced what was replaced in it
@@ -25,8 +25,7 @@ import polydex.mouse.Remaining.Row;
  * @param proposals what to do about it, at most three, of different kinds where there are
  */
 public record WeeklyReview(
-    LocalDate from,
-    LocalDate until,
+    LocalDateRange days,
     Totals now,
     Totals before,
     List<Place> replaced,
@@ -56,26 +55,25 @@ public record WeeklyReview(
 
   /** The seven days up to a day. O(entries + their days). */
   public static WeeklyReview of(Standing standing, List<Row> rows, LocalDate today) {
-    LocalDate until = today.plusDays(1);
-    LocalDate from = until.minusDays(7);
+    LocalDateRange days = LocalDateRange.ofClosed(today.minusDays(6), today);
+    LocalDateRange before = LocalDateRange.of(days.getStart().minusDays(7), days.getStart());
     List<Place> replaced = new ArrayList<>();
     List<Place> cameBack = new ArrayList<>();
     List<Place> slipped = new ArrayList<>();
     for (Standing.Entry e : standing.entries()) {
       e.turns().stream()
-          .filter(t -> !t.day().isBefore(from) && t.day().isBefore(until))
+          .filter(t -> days.contains(t.day()))
           .reduce((_, last) -> last)
           .ifPresent(t -> (t.replaced() ? replaced : cameBack).add(e.place()));
-      if (e.returned().stream().anyMatch(d -> !d.isBefore(from) && d.isBefore(until))) {
+      if (e.returned().stream().anyMatch(days::contains)) {
         slipped.add(e.place());
       }
     }
     List<Row> open = rows.stream().filter(r -> r.hoursAYear() > 0).toList();
     return new WeeklyReview(
-        from,
-        until,
-        totals(standing, rows, from, until),
-        totals(standing, rows, from.minusDays(7), from),
+        days,
+        totals(standing, rows, days),
+        totals(standing, rows, before),
         sorted(replaced),
         sorted(cameBack),
         sorted(slipped),
@@ -106,14 +104,14 @@ public record WeeklyReview(
     return List.copyOf(chosen);
   }
 
-  private static Totals totals(Standing standing, List<Row> rows, LocalDate from, LocalDate until) {
+  private static Totals totals(Standing standing, List<Row> rows, LocalDateRange days) {
     Set<Place> kept =
         rows.stream().filter(r -> r.kept().isPresent()).map(Row::place).collect(Collectors.toSet());
     int keys = 0;
     int pointer = 0;
     for (Standing.Entry e : standing.entries()) {
       if (!kept.contains(e.place())) {
-        Standing.DayUses uses = e.between(from, until);
+        Standing.DayUses uses = e.during(days);
         keys += uses.keys();
         pointer += uses.pointer();
       }
@@ -121,13 +119,13 @@ public record WeeklyReview(
     int trips = 0;
     double hours = 0;
     for (Standing.Day d : standing.days()) {
-      if (!d.date().isBefore(from) && d.date().isBefore(until)) {
+      if (days.contains(d.date())) {
         trips += d.trips();
         hours += d.active().toMillis() / 3_600_000.0;
       }
     }
     return new Totals(
-        standing.workingDays(from, until),
+        standing.workingDays(days),
         keys,
         pointer,
         keys + pointer == 0 ? Optional.empty() : Optional.of(keys / (double) (keys + pointer)),

@@ -13,7 +13,7 @@ import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
 import polydex.effort.KeystrokeLevel;
 import polydex.effort.TheilSen;
-import polydex.recall.NextToLearn;
+import polydex.effort.YearlyCost;
 
 /**
  * The log by weeks, and how it goes on. O(entries · weeks + their days).
@@ -141,7 +141,7 @@ public record Weeks(List<Week> weeks) {
         replaced = turn.replaced();
       }
     }
-    return !replaced && entry.between(end.minusDays(Standing.LATELY_DAYS), end).pointer() > 0;
+    return !replaced && entry.during(Standing.latelyUpTo(end.minusDays(1))).pointer() > 0;
   }
 
   /** A week while it is added up. */
@@ -179,7 +179,7 @@ public record Weeks(List<Week> weeks) {
           share(keys, pointer),
           share(keysTime, pointerTime),
           open,
-          workingDays == 0 ? 0 : lost / 3600 / workingDays * NextToLearn.WORKING_DAYS,
+          workingDays == 0 ? 0 : YearlyCost.hours(1.0 / workingDays, lost),
           slips,
           trips,
           activeHours,

@@ -14,6 +14,7 @@ import java.util.SortedMap;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import polydex.effort.TheilSen;
+import polydex.effort.YearlyCost;
 
 /**
  * Answers by day, what was fluent when, and the person's pace; running totals that {@link Progress}
@@ -79,7 +80,7 @@ public final class DrillHistory {
     }
     double pause =
         last.equals(Instant.MIN) ? Double.MAX_VALUE : Days.between(last, answer.at()) * 86_400;
-    seconds += pause <= LONGEST_PAUSE ? pause : DrillSettings.SECONDS_AN_ANSWER;
+    seconds += pause <= LONGEST_PAUSE ? pause : YearlyCost.SECONDS_AN_ANSWER;
     answers++;
     right += answer.verdict().isRight() ? 1 : 0;
     last = answer.at();

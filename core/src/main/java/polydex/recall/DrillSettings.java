@@ -1,6 +1,7 @@
 package polydex.recall;
 
 import java.time.Duration;
+import polydex.effort.YearlyCost;
 
 /**
  * What a person wants of the drills.
@@ -12,9 +13,6 @@ import java.time.Duration;
 public record DrillSettings(double retention, int newADay, int minutesADay) {
   /** What a person gets who has said nothing. */
   public static final DrillSettings USUAL = new DrillSettings(0.90, 3, 10);
-
-  /** What one answer takes with reading its prompt and seeing how it went, in seconds. */
-  public static final double SECONDS_AN_ANSWER = 4;
 
   /** Nothing new is given while what is due would fill more than this share of the day. */
   public static final double DUE_SHARE_FOR_NEW = 0.6;
@@ -28,12 +26,12 @@ public record DrillSettings(double retention, int newADay, int minutesADay) {
 
   /** How many answers fit into a time. */
   public static int answersIn(Duration time) {
-    return (int) (time.toSeconds() / SECONDS_AN_ANSWER);
+    return (int) (time.toSeconds() / YearlyCost.SECONDS_AN_ANSWER);
   }
 
   /** What so many answers take. */
   public static Duration timeOf(int answers) {
-    return Duration.ofSeconds(Math.round(answers * SECONDS_AN_ANSWER));
+    return Duration.ofSeconds(Math.round(answers * YearlyCost.SECONDS_AN_ANSWER));
   }
 
   /**
@@ -43,7 +41,7 @@ public record DrillSettings(double retention, int newADay, int minutesADay) {
    * @param begunToday how many were new today
    */
   public int roomForNew(int due, int begunToday) {
-    double share = due * SECONDS_AN_ANSWER / (minutesADay * 60.0);
+    double share = due * YearlyCost.SECONDS_AN_ANSWER / (minutesADay * 60.0);
     return share > DUE_SHARE_FOR_NEW ? 0 : Math.max(0, newADay - begunToday);
   }
 }

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
+import polydex.effort.YearlyCost;
 
 /**
  * What will be due on the days to come, if everything that comes due is asked on its day and
@@ -26,7 +27,7 @@ public final class Forecast {
   public record Day(LocalDate date, int due) {
     /** What that takes, in minutes. */
     public double minutes() {
-      return due * DrillSettings.SECONDS_AN_ANSWER / 60;
+      return due * YearlyCost.SECONDS_AN_ANSWER / 60;
     }
   }
 

@@ -13,6 +13,8 @@ import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.Hooks;
 import polydex.effort.KeystrokeLevel;
+import polydex.effort.SpokenTime;
+import polydex.effort.YearlyCost;
 import polydex.keys.Gesture;
 
 /**
@@ -22,9 +24,6 @@ import polydex.keys.Gesture;
  * O(items · log items), and O(hooks) for each that is asked for.
  */
 public final class NextToLearn {
-  /** Working days a year. */
-  public static final int WORKING_DAYS = 220;
-
   private static final double HALF_AS_GOOD = 0.5;
 
   /** So many are looked at for each that is proposed, so that there is a choice to spread. */
@@ -118,13 +117,13 @@ public final class NextToLearn {
             0,
             times.seconds(pointer.getOrDefault(item, KeystrokeLevel.ONE_CLICK))
                 - times.seconds(prompt.preferred()));
-    double cost = answersUntilFluent * DrillSettings.SECONDS_AN_ANSWER;
+    double cost = YearlyCost.learningSeconds(answersUntilFluent);
     double savedADay = uses * saved;
     return new Proposal(
         item,
         prompt.preferred(),
         uses,
-        savedADay * WORKING_DAYS / 3600,
+        YearlyCost.hours(uses, saved),
         cost,
         savedADay > 0 ? cost / savedADay : Double.POSITIVE_INFINITY,
         marked,
@@ -210,7 +209,7 @@ public final class NextToLearn {
               Locale.ROOT,
               "%s times a day with the mouse, which costs %s a year more than its keys.",
               p.usesADay() < 10 ? "%.1f".formatted(p.usesADay()) : "%.0f".formatted(p.usesADay()),
-              spoken(p.hoursAYear())));
+              SpokenTime.hours(p.hoursAYear())));
     }
     reasons.addAll(hooks(p));
     if (reasons.isEmpty()) {
@@ -225,16 +224,5 @@ public final class NextToLearn {
         p.paybackDays(),
         p.marked(),
         reasons);
-  }
-
-  /** A time of some hours as people say it. */
-  public static String spoken(double hours) {
-    double minutes = hours * 60;
-    if (minutes < 1) {
-      return "under a minute";
-    }
-    return minutes < 60
-        ? "%.0f min".formatted(minutes)
-        : String.format(Locale.ROOT, hours < 10 ? "%.1f h" : "%.0f h", hours);
   }
 }

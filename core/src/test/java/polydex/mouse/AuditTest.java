@@ -15,6 +15,7 @@ import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
+import org.threeten.extra.LocalDateRange;
 import polydex.catalog.Action;
 import polydex.effort.KeystrokeLevel;
 import polydex.effort.TheilSen;
@@ -232,9 +233,10 @@ class AuditTest {
     int pointer = 0;
     for (Week week : weeks.weeks()) {
       assertThat(week.monday()).isEqualTo(Weeks.monday(week.monday()));
+      LocalDateRange seven = LocalDateRange.of(week.monday(), week.monday().plusWeeks(1));
       double lost = 0;
       for (Standing.Entry e : standing.entries()) {
-        Standing.DayUses uses = e.between(week.monday(), week.monday().plusWeeks(1));
+        Standing.DayUses uses = e.during(seven);
         for (Row r : rows) {
           lost +=
               r.place().equals(e.place()) && r.kept().isEmpty()
@@ -242,7 +244,7 @@ class AuditTest {
                   : 0;
         }
       }
-      int workingDays = standing.workingDays(week.monday(), week.monday().plusWeeks(1));
+      int workingDays = standing.workingDays(seven);
       assertThat(week.workingDays()).isEqualTo(workingDays);
       assertThat(week.hoursAYear())
           .isCloseTo(workingDays == 0 ? 0 : lost / 3600 / workingDays * 220, within(1e-9));
@@ -284,7 +286,7 @@ class AuditTest {
     LocalDate today = date(log.getLast().at());
     List<Row> rows = rows(standing, today, Map.of());
     WeeklyReview review = WeeklyReview.of(standing, rows, today);
-    assertThat(review.from()).isEqualTo(today.minusDays(6));
+    assertThat(review.days()).isEqualTo(LocalDateRange.of(today.minusDays(6), today.plusDays(1)));
     assertThat(review.replaced()).extracting(Place::action).containsExactly("open");
     assertThat(review.cameBack()).extracting(Place::action).containsExactly("print");
     assertThat(review.slipped()).extracting(Place::action).containsExactly("print");

@@ -27,7 +27,8 @@ class ArchitectureTest {
     "polydex.effort..",
     "polydex.recall..",
     "polydex.mouse..",
-    "polydex.workspace.."
+    "polydex.workspace..",
+    "polydex.person.."
   };
 
   @ArchTest
@@ -46,6 +47,7 @@ class ArchitectureTest {
                   "java.text..",
                   "java.math..",
                   "org.ojalgo..",
+                  "org.threeten.extra..",
                   "org.jspecify.."));
 
   @ArchTest
@@ -83,7 +85,8 @@ class ArchitectureTest {
   @ArchTest
   static final ArchRule packagesOfTheCoreHaveNoCycles =
       slices()
-          .matching("polydex.(keys|boards|catalog|route|conflict|recall|mouse|workspace)..")
+          .matching(
+              "polydex.(keys|boards|catalog|route|conflict|effort|recall|mouse|workspace|person)..")
           .should()
           .beFreeOfCycles();
 

@@ -27,6 +27,7 @@ import polydex.mouse.Deed;
 import polydex.mouse.LogEvent;
 import polydex.mouse.Place;
 import polydex.mouse.Recogniser;
+import polydex.person.Knowledge;
 
 /** What a recorder sees, as it happens; and how one is started and ended. */
 public final class LiveView extends VBox {
@@ -57,7 +58,7 @@ public final class LiveView extends VBox {
   /** An empty view. */
   public LiveView(Desk desk) {
     this.desk = desk;
-    recogniser = desk.session().recogniser(desk.session().workspace().get());
+    recogniser = Knowledge.recogniser(desk.session().workspace().get());
     list =
         Lists.of(
             "What was recorded last",
@@ -98,7 +99,7 @@ public final class LiveView extends VBox {
         SPEEDS,
         Speed::title,
         speed -> {
-          recogniser = desk.session().recogniser(desk.session().workspace().get());
+          recogniser = Knowledge.recogniser(desk.session().workspace().get());
           desk.recording()
               .start(
                   new SimulatedRecorder(

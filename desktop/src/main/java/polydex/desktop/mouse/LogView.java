@@ -31,6 +31,7 @@ import polydex.desktop.places.Desk;
 import polydex.desktop.state.Beside;
 import polydex.files.log.LogImport;
 import polydex.files.log.LogReport;
+import polydex.person.Knowledge;
 
 /** Brings a mouse log in from a file: what is in it first, then all of it or nothing. */
 public final class LogView {
@@ -145,7 +146,7 @@ public final class LogView {
             file,
             desk.session().zone(),
             desk.session().now(),
-            desk.session().recogniser(desk.session().workspace().get()));
+            Knowledge.recogniser(desk.session().workspace().get()));
     said.setText("Reading " + file.getFileName() + " \u2026 Esc stops it.");
     begin(file);
     looking.ask(

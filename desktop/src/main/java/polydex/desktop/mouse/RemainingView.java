@@ -18,9 +18,10 @@ import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.places.Desk;
-import polydex.desktop.state.Findings;
+import polydex.effort.SpokenTime;
 import polydex.mouse.Remaining.Row;
 import polydex.mouse.Walk;
+import polydex.person.Findings;
 
 /** What is still done with the mouse, by what it costs, and what to do about each. */
 public final class RemainingView extends VBox {
@@ -154,7 +155,8 @@ public final class RemainingView extends VBox {
                 all == 0
                     ? ""
                     : "By the last four weeks the mouse costs about %s a year; %d of %d actions are %d %% of that. "
-                        .formatted(Spoken.hours(all), most, shown.size(), Math.round(MOST * 100)),
+                        .formatted(
+                            SpokenTime.hours(all), most, shown.size(), Math.round(MOST * 100)),
                 recognised));
     Optional<Row> before = chosen();
     int was = list.getSelectionModel().getSelectedIndex();
@@ -223,7 +225,7 @@ public final class RemainingView extends VBox {
                 Texts.styled(where(row), "quiet"),
                 Marks.state(row.state()),
                 Texts.styled(String.format(Locale.ROOT, "%.1f", row.usesADay()), "number"),
-                Texts.styled(Spoken.hours(row.hoursAYear()), "number"),
+                Texts.styled(SpokenTime.hours(row.hoursAYear()), "number"),
                 Texts.styled(Spoken.percent(line.share()), "number"),
                 Marks.kind(row.kind()),
                 byKeys(row)));

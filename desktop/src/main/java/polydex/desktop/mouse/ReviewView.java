@@ -17,10 +17,11 @@ import polydex.desktop.controls.ScrolledText;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.places.Desk;
-import polydex.desktop.state.Findings;
+import polydex.effort.SpokenTime;
 import polydex.mouse.Place;
 import polydex.mouse.Remaining.Row;
 import polydex.mouse.WeeklyReview;
+import polydex.person.Findings;
 
 /** The week in one page. */
 public final class ReviewView {
@@ -53,7 +54,9 @@ public final class ReviewView {
         OverlayBox.wide(
             Texts.heading(
                 "The week from %s to %s"
-                    .formatted(DAY.format(review.from()), DAY.format(review.until().minusDays(1)))),
+                    .formatted(
+                        DAY.format(review.days().getStart()),
+                        DAY.format(review.days().getEndInclusive()))),
             words,
             Texts.part("For the next week"),
             proposals);
@@ -87,7 +90,8 @@ public final class ReviewView {
                     .map(
                         r ->
                             "%s (%s a year)"
-                                .formatted(desk.action(r.place()), Spoken.hours(r.hoursAYear())))
+                                .formatted(
+                                    desk.action(r.place()), SpokenTime.hours(r.hoursAYear())))
                     .collect(Collectors.joining(", "))));
     return words;
   }
@@ -145,7 +149,7 @@ public final class ReviewView {
         .addAll(
             Lists.growing(Texts.styled(desk.action(row.place()), "row-title")),
             Lists.column(Texts.styled(desk.place(row.place().environment()), "quiet"), 14),
-            Lists.number(Spoken.hours(row.hoursAYear()) + " a year", 9.5),
+            Lists.number(SpokenTime.hours(row.hoursAYear()) + " a year", 9.5),
             Lists.column(Marks.kind(row.kind()), 9));
   }
 }

@@ -11,9 +11,10 @@ import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.places.Desk;
-import polydex.desktop.state.Findings;
+import polydex.effort.SpokenTime;
 import polydex.mouse.Remaining.Row;
 import polydex.mouse.Saved.OfPlace;
+import polydex.person.Findings;
 
 /** What keys have saved so far, and the sum that it comes from. */
 public final class SavedView {
@@ -32,11 +33,11 @@ public final class SavedView {
     list.getStyleClass().add("nine-rows");
     VBox box =
         OverlayBox.wide(
-            Texts.heading("Saved so far: " + Spoken.hours(found.saved().hours())),
+            Texts.heading("Saved so far: " + SpokenTime.hours(found.saved().hours())),
             Texts.words(
                 "%,d uses by keys of actions that were once done with the mouse, each times what it takes with the mouse less what it takes by keys. The drills took %s."
                     .formatted(
-                        found.saved().usesByKeys(), Spoken.hours(found.saved().drillHours()))),
+                        found.saved().usesByKeys(), SpokenTime.hours(found.saved().drillHours()))),
             list,
             Texts.quiet(
                 "A time is the median of the last measured ones where there are five; otherwise an"
@@ -72,6 +73,6 @@ public final class SavedView {
                     r.pointerSeconds(),
                     r.keysSeconds().orElse(0.0)),
                 7),
-            Lists.number(Spoken.hours(line.hours()), 5));
+            Lists.number(SpokenTime.hours(line.hours()), 5));
   }
 }

@@ -6,21 +6,9 @@ import polydex.mouse.Deed;
 import polydex.mouse.Remaining.Kind;
 import polydex.mouse.Walk;
 
-/** Times, shares and classes as people say them. */
+/** Shares, classes and trends as people say them. */
 public final class Spoken {
-  private static final int HOURS_BELOW = 10;
-
   private Spoken() {}
-
-  /** A time of some hours. */
-  public static String hours(double hours) {
-    if (hours < 1) {
-      return "%d min".formatted(Math.round(hours * 60));
-    }
-    return hours < HOURS_BELOW
-        ? String.format(Locale.ROOT, "%.1f h", hours)
-        : "%,d h".formatted(Math.round(hours));
-  }
 
   /** A share from 0 to 1. */
   public static String percent(double share) {

@@ -22,12 +22,12 @@ import polydex.desktop.controls.Plot.Point;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.places.Desk;
-import polydex.desktop.state.Findings;
 import polydex.effort.TheilSen;
 import polydex.mouse.Slips;
 import polydex.mouse.Standing;
 import polydex.mouse.Weeks;
 import polydex.mouse.Weeks.Week;
+import polydex.person.Findings;
 
 /** How it went, week by week, with its trends; and the slips of the last weeks. */
 public final class WeeksView extends VBox {

@@ -18,9 +18,9 @@ import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
+import polydex.effort.SpokenTime;
 import polydex.recall.DrillItem;
 import polydex.recall.DrillSettings;
-import polydex.recall.NextToLearn;
 import polydex.recall.NextToLearn.Proposal;
 import polydex.recall.SessionPlan;
 
@@ -249,7 +249,7 @@ final class DrillStart extends VBox {
             Lists.rightColumn(
                 Texts.styled(
                     p.hoursAYear() > 0
-                        ? NextToLearn.spoken(p.hoursAYear()) + " a year"
+                        ? SpokenTime.hours(p.hoursAYear()) + " a year"
                         : p.marked() ? "marked" : "",
                     "row-title"),
                 6.5));

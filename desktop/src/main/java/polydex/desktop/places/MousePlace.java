@@ -17,7 +17,7 @@ import polydex.desktop.mouse.ReviewView;
 import polydex.desktop.mouse.SavedView;
 import polydex.desktop.mouse.WeeksView;
 import polydex.desktop.mouse.WishList;
-import polydex.desktop.state.Findings;
+import polydex.person.Findings;
 
 /** What is still done with the mouse, how that went, and what is being recorded. */
 public final class MousePlace implements Place {

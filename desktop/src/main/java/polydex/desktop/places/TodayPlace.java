@@ -17,6 +17,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
+import org.threeten.extra.LocalDateRange;
 import polydex.conflict.Conflict;
 import polydex.conflict.ConflictSentence;
 import polydex.desktop.controls.GestureView;
@@ -30,10 +31,11 @@ import polydex.desktop.mouse.NamesView;
 import polydex.desktop.mouse.NextStep;
 import polydex.desktop.mouse.ReviewView;
 import polydex.desktop.mouse.Spoken;
-import polydex.desktop.state.Findings;
+import polydex.effort.SpokenTime;
 import polydex.mouse.Remaining.Row;
 import polydex.mouse.Standing;
 import polydex.mouse.Weeks.Week;
+import polydex.person.Findings;
 import polydex.recall.DrillHistory;
 
 /** What to do in the next minutes, and why; everything on it acts with one key. */
@@ -220,7 +222,7 @@ public final class TodayPlace implements Place {
                   String.format(
                       Locale.ROOT,
                       "%s a year: %s, %.1f times a day. %s",
-                      Spoken.hours(row.hoursAYear()),
+                      SpokenTime.hours(row.hoursAYear()),
                       desk.place(row.place().environment()),
                       row.usesADay(),
                       NextStep.brief(row.kind())),
@@ -327,7 +329,7 @@ public final class TodayPlace implements Place {
     int keys = 0;
     int pointer = 0;
     for (Standing.Entry e : log.standing().entries()) {
-      Standing.DayUses uses = e.between(day, day.plusDays(1));
+      Standing.DayUses uses = e.during(LocalDateRange.ofClosed(day, day));
       keys += uses.keys();
       pointer += uses.pointer();
     }

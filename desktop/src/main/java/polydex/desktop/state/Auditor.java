@@ -1,26 +1,14 @@
 package polydex.desktop.state;
 
-import java.time.LocalDate;
-import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
 import javafx.animation.PauseTransition;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.util.Duration;
-import polydex.effort.KeystrokeLevel;
-import polydex.mouse.DrillEffect;
-import polydex.mouse.Place;
 import polydex.mouse.Remaining;
-import polydex.mouse.Saved;
-import polydex.mouse.Slips;
-import polydex.mouse.Standing;
-import polydex.mouse.WeeklyReview;
-import polydex.mouse.Weeks;
-import polydex.recall.DrillHistory;
-import polydex.route.Setup;
-import polydex.route.World;
+import polydex.person.Findings;
+import polydex.person.Knowledge;
 
 /**
  * Finds out what the mouse log says, off the interface thread, when it is asked. Asked while it is
@@ -30,29 +18,8 @@ import polydex.route.World;
 public final class Auditor implements AutoCloseable {
   private static final Duration REST = Duration.millis(200);
 
-  /** All that a look goes by, taken on the interface thread. */
-  private record Question(
-      World world,
-      Map<String, Setup> setups,
-      Map<Place, String> kept,
-      KeystrokeLevel times,
-      double answersUntilFluent,
-      Standing standing,
-      LocalDate today,
-      double drillSeconds) {
-
-    /** Whether the ways by keys, and what they cost, are the same. */
-    boolean isAlike(Question other) {
-      return world.equals(other.world)
-          && setups.equals(other.setups)
-          && kept.equals(other.kept)
-          && times.equals(other.times)
-          && answersUntilFluent == other.answersUntilFluent;
-    }
-  }
-
   /** What it went by last, and what it has found out for that. */
-  private record Last(Question question, Remaining remaining) {}
+  private record Last(Knowledge known, Remaining remaining) {}
 
   private final Session session;
   private final ReadOnlyObjectWrapper<Optional<Findings>> found =
@@ -94,19 +61,9 @@ public final class Auditor implements AutoCloseable {
       return;
     }
     looking = true;
-    DrillHistory history = session.progress().history();
-    Question question =
-        new Question(
-            session.workspace().get().world(),
-            session.workspace().get().setups(),
-            session.workspace().get().mouse().kept(),
-            new KeystrokeLevel(history.pace().press()),
-            history.answersUntilFluent(),
-            session.standing(),
-            session.today(),
-            history.byDay().values().stream().mapToDouble(DrillHistory.Day::seconds).sum());
+    Knowledge known = session.knowledge();
     auditing.ask(
-        _ -> look(question),
+        _ -> look(known),
         answer -> {
           failure = Optional.empty();
           found.set(Optional.of(answer));
@@ -120,29 +77,14 @@ public final class Auditor implements AutoCloseable {
         });
   }
 
-  private Findings look(Question q) {
+  private Findings look(Knowledge known) {
     Remaining remaining =
         last.get()
-            .filter(l -> l.question().isAlike(q))
+            .filter(l -> l.known().remainsAlike(known))
             .map(Last::remaining)
-            .orElseGet(
-                () ->
-                    new Remaining(
-                        q.world(),
-                        q.times(),
-                        q.answersUntilFluent(),
-                        p -> session.drilledSince(p).isPresent(),
-                        q.kept()));
-    last.set(Optional.of(new Last(q, remaining)));
-    List<Remaining.Row> rows = remaining.of(q.setups().values(), q.standing(), q.today());
-    return new Findings(
-        q.standing(),
-        rows,
-        Weeks.of(q.standing(), rows, _ -> true, q.today()),
-        Slips.of(q.standing(), q.today()),
-        WeeklyReview.of(q.standing(), rows, q.today()),
-        Saved.of(q.standing(), rows, q.drillSeconds()),
-        DrillEffect.of(q.standing(), session::drilledSince, session.zone()));
+            .orElseGet(known::remaining);
+    last.set(Optional.of(new Last(known, remaining)));
+    return known.findings(remaining);
   }
 
   /** Nothing is looked into any more, though it be asked for. */

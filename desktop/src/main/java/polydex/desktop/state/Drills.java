@@ -7,13 +7,10 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.stream.Collectors;
 import polydex.catalog.Catalog;
-import polydex.effort.KeystrokeLevel;
-import polydex.mouse.Lately;
 import polydex.recall.DrillItem;
 import polydex.recall.DrillSettings;
 import polydex.recall.Learning;
 import polydex.recall.NextToLearn;
-import polydex.recall.Pace;
 import polydex.recall.SessionPlan;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
@@ -81,25 +78,15 @@ public final class Drills {
     if (found.isEmpty()) {
       return List.of();
     }
-    Workspace workspace = session.workspace().get();
-    Lately lately = session.lately();
-    Pace pace = session.progress().history().pace();
-    NextToLearn next =
-        new NextToLearn(
-            workspace.catalog(),
-            found.get().hooks(),
-            item -> usesADay(workspace, lately, item),
-            new KeystrokeLevel(pace.press()),
-            session.progress().history().answersUntilFluent());
-    return next.of(
-        found.get().material(), session.progress(), workspace.learning(), session.today(), most);
-  }
-
-  /** In every setup in which the item's environment stands. */
-  private static double usesADay(Workspace workspace, Lately lately, DrillItem item) {
-    return workspace.setupsWith(item.environment()).stream()
-        .mapToDouble(setup -> lately.pointerADay(setup.id(), item.action()))
-        .sum();
+    return session
+        .knowledge()
+        .nextToLearn(found.get().hooks())
+        .of(
+            found.get().material(),
+            session.progress(),
+            session.workspace().get().learning(),
+            session.today(),
+            most);
   }
 
   /** Marks items as wanted, or takes the marks away where all have one. */

@@ -24,10 +24,9 @@ import polydex.files.log.LogImport;
 import polydex.files.store.StoreLine;
 import polydex.mouse.Audit;
 import polydex.mouse.LogEvent;
-import polydex.mouse.Place;
-import polydex.mouse.Recogniser;
 import polydex.mouse.Standing;
-import polydex.route.Setup;
+import polydex.person.Knowledge;
+import polydex.recall.DrillItem;
 import polydex.workspace.Workspace;
 
 /**
@@ -44,7 +43,7 @@ final class MouseLog {
   private final StoreLine store;
   private final ZoneId zone;
   private final Supplier<Workspace> workspace;
-  private final Function<Place, Optional<Instant>> learntSince;
+  private final Function<DrillItem, Optional<Instant>> drilledSince;
   private final Consumer<String> problems;
   private final ExecutorService reader =
       Executors.newSingleThreadExecutor(Thread.ofPlatform().name("log").daemon().factory());
@@ -61,7 +60,7 @@ final class MouseLog {
    * The log of a store.
    *
    * @param audit what it comes to so far
-   * @param learntSince when the gesture of a place was first practised; asked on any thread
+   * @param drilledSince when the gesture of an item was first answered; asked on any thread
    * @param problems hears on the interface thread when the log can't be read again
    */
   MouseLog(
@@ -69,14 +68,14 @@ final class MouseLog {
       Audit audit,
       ZoneId zone,
       Supplier<Workspace> workspace,
-      Function<Place, Optional<Instant>> learntSince,
+      Function<DrillItem, Optional<Instant>> drilledSince,
       Consumer<String> problems) {
     this.store = store;
     this.problems = problems;
     this.audit = audit;
     this.zone = zone;
     this.workspace = workspace;
-    this.learntSince = learntSince;
+    this.drilledSince = drilledSince;
   }
 
   /** Whether the same log may mean something else after an edit. */
@@ -86,23 +85,8 @@ final class MouseLog {
         || !before.mouse().names().equals(after.mouse().names());
   }
 
-  /** Recognises what is in the log; each asker has its own. */
-  static Recogniser recogniser(Workspace by) {
-    List<Setup> likelierFirst = new ArrayList<>();
-    by.setup().ifPresent(likelierFirst::add);
-    by.setups().values().stream()
-        .filter(s -> !likelierFirst.contains(s))
-        .forEach(likelierFirst::add);
-    return new Recogniser(by.world(), likelierFirst, by.mouse().names());
-  }
-
-  /** Nothing yet, of a log that is read by what a workspace knows. */
-  static Audit audit(Workspace by, ZoneId zone, Function<Place, Optional<Instant>> learntSince) {
-    return new Audit(recogniser(by), zone, learntSince);
-  }
-
   private Audit read(StoreLine.Reading log, Workspace by) throws FileProblem {
-    Audit made = audit(by, zone, learntSince);
+    Audit made = Knowledge.audit(by, zone, drilledSince);
     log.each(made::add);
     return made;
   }

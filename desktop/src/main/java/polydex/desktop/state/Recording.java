@@ -14,6 +14,7 @@ import polydex.mouse.LogEvent;
 import polydex.mouse.LogIntake;
 import polydex.mouse.LogLine;
 import polydex.mouse.Recorder;
+import polydex.person.Knowledge;
 import polydex.workspace.Change;
 
 /**
@@ -78,7 +79,8 @@ public final class Recording {
     last.clear();
     open = true;
     LogIntake intake =
-        new LogIntake(session.zone(), session.now(), session.recogniser(session.workspace().get()));
+        new LogIntake(
+            session.zone(), session.now(), Knowledge.recogniser(session.workspace().get()));
     recorder.start(line -> take(intake, line));
     state.set(State.RECORDING);
     session.say("Recording %s. F12 pauses it.".formatted(recorder.title()));

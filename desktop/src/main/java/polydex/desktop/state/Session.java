@@ -26,11 +26,9 @@ import polydex.files.store.Store;
 import polydex.files.store.StoreLine;
 import polydex.mouse.Audit;
 import polydex.mouse.Deed;
-import polydex.mouse.Lately;
 import polydex.mouse.LogEvent;
-import polydex.mouse.Place;
-import polydex.mouse.Recogniser;
 import polydex.mouse.Standing;
+import polydex.person.Knowledge;
 import polydex.recall.Answer;
 import polydex.recall.DrillItem;
 import polydex.recall.Progress;
@@ -85,7 +83,7 @@ public final class Session implements AutoCloseable {
     opened.answers(progress::add);
     progress.states().forEach((item, state) -> drilledSince.put(item, state.begun()));
     conflicts = opened.conflicts();
-    Audit log = MouseLog.audit(workspace.get(), clock.getZone(), this::drilledSince);
+    Audit log = Knowledge.audit(workspace.get(), clock.getZone(), this::drilledSince);
     opened.events(log::add);
     store = new StoreLine(opened, this::written, p -> Platform.runLater(() -> refused(p)));
     mouseLog =
@@ -116,15 +114,19 @@ public final class Session implements AutoCloseable {
     return unwritten.getReadOnlyProperty();
   }
 
-  /** Recognises what is in the log; each asker has its own. */
-  public Recogniser recogniser(Workspace by) {
-    return MouseLog.recogniser(by);
+  private Optional<Instant> drilledSince(DrillItem item) {
+    return Optional.ofNullable(drilledSince.get(item));
   }
 
-  /** When the gesture of an action was first answered in a drill. */
-  public Optional<Instant> drilledSince(Place place) {
-    return Optional.ofNullable(
-        drilledSince.get(new DrillItem(place.environment(), place.action())));
+  /** All that is known of the person now; of use on any thread. */
+  public Knowledge knowledge() {
+    return new Knowledge(
+        workspace.get(),
+        standing(),
+        Knowledge.Practice.of(progress.history()),
+        this::drilledSince,
+        zone(),
+        today());
   }
 
   /** What the person has made and chosen. */
@@ -150,11 +152,6 @@ public final class Session implements AutoCloseable {
   /** What is remembered. */
   public Progress progress() {
     return progress;
-  }
-
-  /** How often actions were done with the pointer lately. */
-  public Lately lately() {
-    return standing().lately(today());
   }
 
   /** When conflicts of setups came and went. */

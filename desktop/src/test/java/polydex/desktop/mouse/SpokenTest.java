@@ -4,27 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 import polydex.effort.TheilSen;
 import polydex.mouse.Remaining.Kind;
 import polydex.mouse.Walk;
 
 class SpokenTest {
-  @ParameterizedTest
-  @CsvSource({
-    "0, 0 min",
-    "0.1, 6 min",
-    "0.99, 59 min",
-    "1, 1.0 h",
-    "3.14, 3.1 h",
-    "12.4, 12 h",
-    "1234.5, '1,235 h'"
-  })
-  void timesAreSaidAsPeopleSayThem(double hours, String said) {
-    assertThat(Spoken.hours(hours)).isEqualTo(said);
-  }
-
   @Test
   void aTrendIsClaimedOnlyWhereItsIntervalExcludesNone() {
     assertThat(Spoken.trend(new TheilSen(-7.3, -9.5, -1), "open actions", ""))

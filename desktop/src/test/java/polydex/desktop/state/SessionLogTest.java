@@ -39,6 +39,8 @@ import polydex.mouse.LogEvent;
 import polydex.mouse.LogLine;
 import polydex.mouse.Recorder;
 import polydex.mouse.Standing;
+import polydex.person.Findings;
+import polydex.person.Knowledge;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
 
@@ -149,7 +151,7 @@ class SessionLogTest {
   /** What the file says, read anew. */
   private Standing fresh() throws Exception {
     Workspace workspace = ask(() -> session.workspace().get());
-    Audit audit = new Audit(session.recogniser(workspace), ZoneOffset.UTC, _ -> Optional.empty());
+    Audit audit = Knowledge.audit(workspace, ZoneOffset.UTC, _ -> Optional.empty());
     session.line().reading().each(audit::add);
     return audit.standing();
   }
@@ -213,7 +215,7 @@ class SessionLogTest {
     Files.writeString(
         log, "time,application,device,input,target,machine\n" + String.join("\n", lines) + "\n");
     Workspace workspace = ask(() -> session.workspace().get());
-    return new LogImport(log, ZoneOffset.UTC, NOW, session.recogniser(workspace));
+    return new LogImport(log, ZoneOffset.UTC, NOW, Knowledge.recogniser(workspace));
   }
 
   private void name(int number) {

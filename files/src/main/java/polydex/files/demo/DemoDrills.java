@@ -11,12 +11,11 @@ import java.util.Optional;
 import java.util.Random;
 import polydex.catalog.Catalog;
 import polydex.catalog.Hooks;
-import polydex.effort.KeystrokeLevel;
 import polydex.keys.Gesture;
-import polydex.mouse.Lately;
 import polydex.mouse.Place;
+import polydex.mouse.Standing;
+import polydex.person.Knowledge;
 import polydex.recall.Answer;
-import polydex.recall.DrillHistory;
 import polydex.recall.DrillItem;
 import polydex.recall.DrillSettings;
 import polydex.recall.ItemState;
@@ -74,33 +73,26 @@ final class DemoDrills {
   }
 
   /** The drills of a day, what is new chosen by what the mouse did lately. */
-  void day(LocalDate day, Lately lately) {
+  void day(LocalDate day, Standing standing) {
+    // Chosen as for somebody who is new to it, so that the story does not hang on their pace.
     NextToLearn next =
-        new NextToLearn(
-            catalog,
-            hooks,
-            item -> usesADay(lately, item),
-            KeystrokeLevel.USUAL,
-            DrillHistory.ANSWERS_UNTIL_FLUENT);
+        new Knowledge(
+                workspace, standing, Knowledge.Practice.NONE, this::since, DemoHistory.ZONE, day)
+            .nextToLearn(hooks);
     for (int i = 0; i < materials.size(); i++) {
       session(materials.get(i), next, day, DemoHistory.at(day, 600 + i * 12_000));
     }
   }
 
-  /** When the gesture of a place was first drilled. */
-  Optional<Instant> since(Place place) {
-    return progress.state(new DrillItem(place.environment(), place.action())).map(ItemState::begun);
+  /** When the gesture of an item was first drilled. */
+  Optional<Instant> since(DrillItem item) {
+    return progress.state(item).map(ItemState::begun);
   }
 
   /** The day of it. */
   Optional<LocalDate> sinceDay(Place place) {
-    return since(place).map(at -> at.atZone(DemoHistory.ZONE).toLocalDate());
-  }
-
-  private double usesADay(Lately lately, DrillItem item) {
-    return workspace.setupsWith(item.environment()).stream()
-        .mapToDouble(s -> lately.pointerADay(s.id(), item.action()))
-        .sum();
+    return since(new DrillItem(place.environment(), place.action()))
+        .map(at -> at.atZone(DemoHistory.ZONE).toLocalDate());
   }
 
   private void session(Material material, NextToLearn proposals, LocalDate day, Instant start) {

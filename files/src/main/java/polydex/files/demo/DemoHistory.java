@@ -16,7 +16,7 @@ import polydex.files.demo.DemoTasks.Task;
 import polydex.mouse.Audit;
 import polydex.mouse.LogEvent;
 import polydex.mouse.LogIntake;
-import polydex.mouse.Recogniser;
+import polydex.person.Knowledge;
 import polydex.recall.Answer;
 import polydex.workspace.Workspace;
 
@@ -62,16 +62,14 @@ public record DemoHistory(List<Answer> answers, List<LogEvent> events) {
     DemoDrills drills = new DemoDrills(workspace, new Random(SEED));
     Map<String, List<Task>> tasks = DemoTasks.of(workspace, mouse);
     DemoCourses courses = new DemoCourses(tasks, drills, mouse);
-    Recogniser recogniser =
-        new Recogniser(workspace.world(), workspace.setups().values(), workspace.mouse().names());
-    LogIntake intake = new LogIntake(ZONE, NOW, recogniser);
-    Audit audit = new Audit(recogniser, ZONE, drills::since);
+    LogIntake intake = new LogIntake(ZONE, NOW, Knowledge.recogniser(workspace));
+    Audit audit = Knowledge.audit(workspace, ZONE, drills::since);
     DemoDay day = new DemoDay(tasks, STINTS, mouse);
     List<LogEvent> events = new ArrayList<>();
     for (int i = 0; i < days.size(); i++) {
       LocalDate date = days.get(i);
       if (i >= FIRST_DRILLS && i < days.size() - PAUSE_DAYS) {
-        drills.day(date, audit.standing().lately(date));
+        drills.day(date, audit.standing());
       }
       int today = i;
       int uses = USES_A_DAY + mouse.nextInt(-60, 60);

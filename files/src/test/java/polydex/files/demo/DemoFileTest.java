@@ -21,19 +21,17 @@ import polydex.conflict.Conflict;
 import polydex.conflict.ConflictFinder;
 import polydex.conflict.HabitFinder;
 import polydex.conflict.Person;
-import polydex.effort.KeystrokeLevel;
 import polydex.files.Shipped;
 import polydex.files.store.Store;
 import polydex.mouse.Audit;
-import polydex.mouse.DrillEffect;
+import polydex.mouse.Deed;
 import polydex.mouse.Habit;
 import polydex.mouse.LogEvent;
-import polydex.mouse.Place;
 import polydex.mouse.Recognised.How;
-import polydex.mouse.Recogniser;
 import polydex.mouse.Remaining;
 import polydex.mouse.Standing;
 import polydex.mouse.Weeks;
+import polydex.person.Knowledge;
 import polydex.recall.Answer;
 import polydex.recall.DrillItem;
 import polydex.recall.ItemState;
@@ -103,24 +101,15 @@ class DemoFileTest {
     assertThat(history.events().getLast().at()).isBefore(DemoHistory.NOW);
     Progress progress = new Progress(DemoHistory.ZONE);
     history.answers().forEach(progress::add);
-    Function<Place, Optional<Instant>> drilled =
-        p -> progress.state(new DrillItem(p.environment(), p.action())).map(ItemState::begun);
-    Audit audit =
-        new Audit(
-            new Recogniser(demo.world(), demo.setups().values(), demo.mouse().names()),
-            DemoHistory.ZONE,
-            drilled);
+    Function<DrillItem, Optional<Instant>> drilled =
+        item -> progress.state(item).map(ItemState::begun);
+    Audit audit = Knowledge.audit(demo, DemoHistory.ZONE, drilled);
     history.events().forEach(audit::add);
     Standing standing = audit.standing();
     LocalDate today = DemoHistory.NOW.atZone(DemoHistory.ZONE).toLocalDate();
-    List<Remaining.Row> rows =
-        new Remaining(
-                demo.world(),
-                KeystrokeLevel.USUAL,
-                12,
-                p -> drilled.apply(p).isPresent(),
-                demo.mouse().kept())
-            .of(demo.setups().values(), standing, today);
+    Knowledge known =
+        new Knowledge(demo, standing, Knowledge.Practice.NONE, drilled, DemoHistory.ZONE, today);
+    List<Remaining.Row> rows = known.rows(demo.setups().values());
     // Every class, every state, every way of recognising, and both kinds of coming back.
     assertThat(rows).extracting(Remaining.Row::kind).contains(Remaining.Kind.values());
     assertThat(rows).extracting(Remaining.Row::state).contains(Habit.State.values());
@@ -135,8 +124,7 @@ class DemoFileTest {
     assertThat(weeks).hasSize(6);
     assertThat(weeks.getLast().coverage().orElseThrow())
         .isGreaterThan(weeks.getFirst().coverage().orElseThrow() + 0.2);
-    assertThat(DrillEffect.of(standing, drilled, DemoHistory.ZONE).mean().orElseThrow().low())
-        .isGreaterThan(0.15);
+    assertThat(known.findings().effect().mean().orElseThrow().low()).isGreaterThan(0.15);
     assertThat(history.answers())
         .anyMatch(a -> progress.state(a.item()).orElseThrow().isDue(DemoHistory.NOW, 0.9));
   }
@@ -196,5 +184,40 @@ class DemoFileTest {
             .filter(a -> Duration.between(answers.getFirst().at(), a.at()).toDays() / 7 == week)
             .toList();
     return some.stream().filter(holds).count() / (double) some.size();
+  }
+
+  /** A log means the same whichever setup is in use, also where it names no machine. */
+  @Test
+  void whatALogComesToDoesNotHangOnTheSetupInUse() throws Exception {
+    Workspace demo = Shipped.demo();
+    List<LogEvent> nameless =
+        DemoHistory.of(demo).events().stream()
+            .limit(4_000)
+            .map(
+                e -> {
+                  Deed d = e.deed();
+                  Deed without =
+                      new Deed(
+                          "",
+                          d.application(),
+                          d.device(),
+                          d.input(),
+                          d.target(),
+                          d.path(),
+                          d.action());
+                  return new LogEvent(
+                      e.at(), without, e.characters(), e.distance(), e.width(), e.seconds());
+                })
+            .toList();
+    Set<Set<Standing.Entry>> found = new HashSet<>();
+    for (String setup : demo.setups().keySet()) {
+      Workspace using = demo.using(Optional.of(setup));
+      Audit audit = Knowledge.audit(using, DemoHistory.ZONE, _ -> Optional.empty());
+      nameless.forEach(audit::add);
+      found.add(Set.copyOf(audit.standing().entries()));
+    }
+    assertThat(demo.setups()).hasSizeGreaterThan(1);
+    assertThat(found).hasSize(1);
+    assertThat(found.iterator().next()).isNotEmpty();
   }
 }

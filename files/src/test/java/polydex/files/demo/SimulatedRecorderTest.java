@@ -11,7 +11,7 @@ import org.junit.jupiter.api.Test;
 import polydex.files.Shipped;
 import polydex.mouse.LogIntake;
 import polydex.mouse.LogLine;
-import polydex.mouse.Recogniser;
+import polydex.person.Knowledge;
 import polydex.workspace.Workspace;
 
 class SimulatedRecorderTest {
@@ -45,11 +45,7 @@ class SimulatedRecorderTest {
   @Test
   void itHandsOnWhatIsTypedAndTheDoorKeepsNothingOfIt() throws Exception {
     List<LogLine> day = played(1, 300);
-    LogIntake intake =
-        new LogIntake(
-            ZoneOffset.UTC,
-            DemoHistory.NOW,
-            new Recogniser(DEMO.world(), DEMO.setups().values(), DEMO.mouse().names()));
+    LogIntake intake = new LogIntake(ZoneOffset.UTC, DemoHistory.NOW, Knowledge.recogniser(DEMO));
     int typed = 0;
     for (LogLine line : day) {
       LogIntake.Taken taken = intake.take(line);

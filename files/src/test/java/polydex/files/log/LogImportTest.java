@@ -26,7 +26,7 @@ import polydex.mouse.Deed;
 import polydex.mouse.Device;
 import polydex.mouse.LogEvent;
 import polydex.mouse.Recognised.How;
-import polydex.mouse.Recogniser;
+import polydex.person.Knowledge;
 import polydex.workspace.Workspace;
 
 /** Logs as files: good ones, bad ones, and what is left of them in the store. */
@@ -52,11 +52,7 @@ class LogImportTest {
 
   private static LogImport log(Path file) {
     Workspace demo = Shipped.demo();
-    return new LogImport(
-        file,
-        ZoneOffset.UTC,
-        NOW,
-        new Recogniser(demo.world(), demo.setups().values(), demo.mouse().names()));
+    return new LogImport(file, ZoneOffset.UTC, NOW, Knowledge.recogniser(demo));
   }
 
   private StoreLine store() throws FileProblem {

@@ -1,4 +1,4 @@
-package polydex.desktop.state;
+package polydex.person;
 
 import java.util.List;
 import polydex.mouse.DrillEffect;

@@ -1,0 +1,30 @@
+package polydex.effort;
+
+import java.util.Locale;
+
+/** Times as people say them: "6 min", "3.5 h", "120 h". */
+public final class SpokenTime {
+  private static final int MINUTES_AN_HOUR = 60;
+  private static final int WITH_TENTHS_BELOW = 10;
+
+  private SpokenTime() {}
+
+  /**
+   * Some hours, in words that never round up to a whole of the next unit.
+   *
+   * @param hours at least 0
+   */
+  public static String hours(double hours) {
+    double minutes = hours * MINUTES_AN_HOUR;
+    if (minutes > 0 && minutes < 0.5) {
+      return "under 1 min";
+    }
+    if (Math.round(minutes) < MINUTES_AN_HOUR) {
+      return "%d min".formatted(Math.round(minutes));
+    }
+    double tenths = Math.round(hours * 10) / 10.0;
+    return tenths < WITH_TENTHS_BELOW
+        ? String.format(Locale.ROOT, "%.1f h", tenths)
+        : String.format(Locale.ROOT, "%,d h", Math.round(hours));
+  }
+}
