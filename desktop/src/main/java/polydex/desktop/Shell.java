@@ -26,24 +26,23 @@ import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.KeyRail;
 import polydex.desktop.controls.OnceShown;
 import polydex.desktop.controls.Texts;
+import polydex.desktop.desk.Desk;
+import polydex.desktop.desk.Navigation;
+import polydex.desktop.desk.Place;
+import polydex.desktop.drill.DrillPlace;
 import polydex.desktop.keys.KeyCapture;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.keys.KeyTable;
-import polydex.desktop.places.Desk;
-import polydex.desktop.places.DrillPlace;
-import polydex.desktop.places.LookUpPlace;
-import polydex.desktop.places.MousePlace;
-import polydex.desktop.places.Place;
-import polydex.desktop.places.RoutePlace;
-import polydex.desktop.places.SheetsPlace;
-import polydex.desktop.places.TodayPlace;
+import polydex.desktop.lookup.LookUpPlace;
+import polydex.desktop.mouse.MousePlace;
+import polydex.desktop.route.RoutePlace;
 import polydex.desktop.setups.SetupPath;
 import polydex.desktop.setups.SetupsView;
-import polydex.desktop.state.Analyst;
-import polydex.desktop.state.Auditor;
-import polydex.desktop.state.Drills;
+import polydex.desktop.sheets.SheetsPlace;
 import polydex.desktop.state.Recording;
 import polydex.desktop.state.Session;
+import polydex.desktop.today.Beginning;
+import polydex.desktop.today.TodayPlace;
 import polydex.keys.Gesture;
 import polydex.keys.PointerAct;
 import polydex.route.Setup;
@@ -52,9 +51,8 @@ import polydex.route.Setup;
  * The frame: a head with the setup and the find field, the places at the side, the key rail and the
  * status along the bottom. It alone knows the places, and decides who gets a key.
  */
-public final class Shell implements Desk.Keys {
+public final class Shell implements Navigation {
   private final Session session;
-  private final Analyst analyst;
   private final Desk desk;
   private final Look look;
   private final KeyTable table;
@@ -65,8 +63,6 @@ public final class Shell implements Desk.Keys {
   private final TextField find = new TextField();
   private final KeyRail rail = new KeyRail();
   private final Badges badges = new Badges();
-  private final Auditor auditor;
-  private final Recording recording;
   private final TodayPlace today;
   private final DrillPlace drill;
   private final LookUpPlace lookUp;
@@ -95,27 +91,15 @@ public final class Shell implements Desk.Keys {
    * @param demo opens the demo in a window of its own
    * @param quit closes the window
    */
-  public Shell(
-      Session session, Layout keyboard, Random random, TodayPlace.Beginning demo, Runnable quit) {
+  public Shell(Session session, Layout keyboard, Random random, Beginning demo, Runnable quit) {
     this.session = session;
     this.quit = quit;
-    analyst = new Analyst(session);
     table = new KeyTable(() -> keyboard);
     capture = new KeyCapture(() -> underTheFingers(keyboard));
     look = new Look(root, session);
-    auditor = new Auditor(session);
-    recording = new Recording(session);
+    desk = Desk.of(session, this, look.narrow());
     // Whatever lies over the place, one key pauses what is being recorded.
     overlays = new Overlays(frame, table, pause(), this::afterOverlay);
-    desk =
-        new Desk(
-            session,
-            analyst,
-            new Drills(session, analyst),
-            auditor,
-            recording,
-            this,
-            look.narrow());
     today = new TodayPlace(desk, demo);
     drill = new DrillPlace(desk, random);
     lookUp = new LookUpPlace(desk);
@@ -125,7 +109,7 @@ public final class Shell implements Desk.Keys {
     current = today;
     frame.setTop(head());
     frame.setLeft(sidebar());
-    frame.setBottom(new VBox(rail, new StatusLine(session, recording)));
+    frame.setBottom(new VBox(rail, new StatusLine(session, desk.recording())));
     root.getChildren().addAll(frame, overlays.node(), badges);
     table.active().addListener((_, _, _) -> showRail());
     look.narrow().addListener((_, _, _) -> showRail());
@@ -237,7 +221,7 @@ public final class Shell implements Desk.Keys {
   }
 
   private KeyCommand pause() {
-    return KeyCommand.quiet("F12", "Pause the recording", recording::pauseOrGoOn);
+    return KeyCommand.quiet("F12", "Pause the recording", desk.recording()::pauseOrGoOn);
   }
 
   private Node head() {
@@ -418,21 +402,22 @@ public final class Shell implements Desk.Keys {
     route.follow(gesture);
   }
 
-  Session session() {
+  /** What is open. */
+  public Session session() {
     return session;
   }
 
   /** The recorder that is at work, if one is. */
-  Recording recording() {
-    return recording;
+  public Recording recording() {
+    return desk.recording();
   }
 
   /** Stops what is being found out, and closes the session. */
   public void end() {
     current.hidden();
-    recording.stop();
-    auditor.close();
-    analyst.close();
+    desk.recording().stop();
+    desk.auditor().close();
+    desk.analyst().close();
     session.close();
   }
 }

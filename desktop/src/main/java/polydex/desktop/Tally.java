@@ -22,7 +22,7 @@ import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
-import polydex.desktop.places.Desk;
+import polydex.desktop.desk.Desk;
 import polydex.mouse.TwoLetters;
 import polydex.route.Setup;
 import polydex.route.TracedBinding;
@@ -193,6 +193,6 @@ final class Tally {
         .found()
         .get()
         .flatMap(a -> a.reach().getOrDefault(action, List.<TracedBinding>of()).stream().findFirst())
-        .map(t -> new GestureView(t.gesture(), desk.words(t.environment())));
+        .map(t -> new GestureView(t.gesture(), desk.titles().words(t.environment())));
   }
 }

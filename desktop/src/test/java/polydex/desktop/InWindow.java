@@ -37,7 +37,7 @@ abstract class InWindow {
     Files.write(file, demo());
     store = Store.open(file);
     session = new Session(store, clock);
-    shell = new Shell(session, Main.ownKeys(), new Random(1), () -> {}, shown::close);
+    shell = new Shell(session, Opening.ownKeys(), new Random(1), () -> {}, shown::close);
     stage = shown;
     shown.setScene(shell.scene(1280, 800));
     shown.show();

@@ -41,7 +41,8 @@ class NewFileWindowTest {
     Session session =
         new Session(
             DemoFile.openOrStart(file, DemoHistory.NOW), new Driver.TestClock(DemoHistory.NOW));
-    shell = new Shell(session, Main.ownKeys(), new Random(1), demos::incrementAndGet, shown::close);
+    shell =
+        new Shell(session, Opening.ownKeys(), new Random(1), demos::incrementAndGet, shown::close);
     stage = shown;
     shown.setScene(shell.scene(1024, 700));
     shown.show();

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import polydex.conflict.FreeGestures;
-import polydex.desktop.places.Desk;
+import polydex.desktop.desk.Desk;
 import polydex.keys.Gesture;
 import polydex.mouse.LearntName;
 import polydex.mouse.MouseChoices;
@@ -37,16 +37,17 @@ final class Choices {
   /** Leaves an action to the pointer, with a reason, or no longer. */
   void keepOrNot(Place place) {
     if (said().kept().containsKey(place)) {
-      say("No longer kept: " + desk.action(place), said().notKeeping(place));
+      say("No longer kept: " + desk.titles().action(place), said().notKeeping(place));
       return;
     }
-    desk.ask(
-        "Keep \u201c%s\u201d for the mouse".formatted(desk.action(place)),
-        "Why it stays with the mouse",
-        reason ->
-            say(
-                "Kept for the mouse: " + desk.action(place),
-                said().keeping(place, reason.isBlank() ? "no reason given" : reason)));
+    desk.dialogs()
+        .ask(
+            "Keep \u201c%s\u201d for the mouse".formatted(desk.titles().action(place)),
+            "Why it stays with the mouse",
+            reason ->
+                say(
+                    "Kept for the mouse: " + desk.titles().action(place),
+                    said().keeping(place, reason.isBlank() ? "no reason given" : reason)));
   }
 
   /** Lets a gesture that is free be chosen for an action, and keeps that as a wish. */
@@ -74,19 +75,20 @@ final class Choices {
       return;
     }
     desk.session().say("");
-    desk.chooseGesture(
-        "A gesture to wish for: \u201c%s\u201d".formatted(desk.action(place)),
-        free,
-        desk.words(place.environment()),
-        g ->
-            say(
-                "Wished for: %s for \u201c%s\u201d".formatted(g, desk.action(place)),
-                said().wishing(new Wish(place, g, desk.session().today()))));
+    desk.dialogs()
+        .chooseGesture(
+            "A gesture to wish for: \u201c%s\u201d".formatted(desk.titles().action(place)),
+            free,
+            desk.titles().words(place.environment()),
+            g ->
+                say(
+                    "Wished for: %s for \u201c%s\u201d".formatted(g, desk.titles().action(place)),
+                    said().wishing(new Wish(place, g, desk.session().today()))));
   }
 
   /** Takes a wish back. */
   void unwish(Place place) {
-    say("No longer wished for: " + desk.action(place), said().notWishing(place));
+    say("No longer wished for: " + desk.titles().action(place), said().notWishing(place));
   }
 
   /** Says what names in the log mean. */

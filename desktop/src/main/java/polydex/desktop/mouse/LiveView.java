@@ -18,8 +18,8 @@ import javafx.util.Duration;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
+import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
-import polydex.desktop.places.Desk;
 import polydex.desktop.state.Recording;
 import polydex.files.demo.SimulatedRecorder;
 import polydex.keys.Gesture;
@@ -94,20 +94,21 @@ public final class LiveView extends VBox {
 
   /** Asks how fast, and begins. */
   public void begin() {
-    desk.choose(
-        "Play a simulated day",
-        SPEEDS,
-        Speed::title,
-        speed -> {
-          recogniser = Knowledge.recogniser(desk.session().workspace().get());
-          desk.recording()
-              .start(
-                  new SimulatedRecorder(
-                      desk.session().workspace().get(),
-                      desk.session().clock(),
-                      speed.times(),
-                      SEED));
-        });
+    desk.dialogs()
+        .choose(
+            "Play a simulated day",
+            SPEEDS,
+            Speed::title,
+            speed -> {
+              recogniser = Knowledge.recogniser(desk.session().workspace().get());
+              desk.recording()
+                  .start(
+                      new SimulatedRecorder(
+                          desk.session().workspace().get(),
+                          desk.session().clock(),
+                          speed.times(),
+                          SEED));
+            });
   }
 
   /** Shows what there is a moment later, and what comes until then with it. */
@@ -148,9 +149,9 @@ public final class LiveView extends VBox {
       what =
           new GestureView(
               Gesture.parse(deed.input()),
-              place.map(p -> desk.words(p.environment())).orElse(Map.of()));
+              place.map(p -> desk.titles().words(p.environment())).orElse(Map.of()));
     }
-    String action = place.map(desk::action).orElse(deed.isTyping() ? "" : "no action");
+    String action = place.map(desk.titles()::action).orElse(deed.isTyping() ? "" : "no action");
     boolean narrow = desk.narrow().get();
     box.getChildren()
         .add(

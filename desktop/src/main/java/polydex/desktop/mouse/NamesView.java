@@ -15,8 +15,8 @@ import polydex.catalog.TitleMatcher;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
+import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
-import polydex.desktop.places.Desk;
 import polydex.mouse.Deed;
 import polydex.mouse.LearntName;
 import polydex.mouse.Standing.Unknown;
@@ -121,9 +121,10 @@ public final class NamesView {
     if (chosen().isEmpty()) {
       return;
     }
-    desk.chooseAction(
-        "What is \u201c%s\u201d?".formatted(last(chosen().get().unknown().deed())),
-        action -> decide(new Decision(Optional.of(action.id()))));
+    desk.dialogs()
+        .chooseAction(
+            "What is \u201c%s\u201d?".formatted(last(chosen().get().unknown().deed())),
+            action -> decide(new Decision(Optional.of(action.id()))));
   }
 
   private void take() {
@@ -158,12 +159,12 @@ public final class NamesView {
             ? row.likely().map(a -> "is it \u201c" + a.title() + "\u201d?").orElse("unlike any")
             : decision
                 .action()
-                .map(a -> "is \u201c" + desk.action(a) + "\u201d")
+                .map(a -> "is \u201c" + desk.titles().action(a) + "\u201d")
                 .orElse("is no action");
     box.getChildren()
         .addAll(
             name,
-            Lists.column(Texts.styled(desk.title(u.name().environment()), "quiet"), 10),
+            Lists.column(Texts.styled(desk.titles().title(u.name().environment()), "quiet"), 10),
             Lists.number("%,d times".formatted(u.count()), 6),
             Lists.column(Texts.styled(is, decision == null ? "quiet" : "own"), 18));
   }

@@ -3,7 +3,7 @@ package polydex.desktop.mouse;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import polydex.desktop.places.Desk;
+import polydex.desktop.desk.Desk;
 import polydex.mouse.Remaining.Kind;
 import polydex.mouse.Remaining.Row;
 import polydex.recall.DrillItem;

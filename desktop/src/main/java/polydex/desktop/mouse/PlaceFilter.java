@@ -7,7 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
-import polydex.desktop.places.Desk;
+import polydex.desktop.desk.Desk;
 import polydex.mouse.Place;
 import polydex.mouse.Remaining.Row;
 import polydex.route.Setup;
@@ -37,7 +37,10 @@ record PlaceFilter(String title, Predicate<Place> places) {
         .distinct()
         .sorted()
         .forEach(
-            e -> all.add(new PlaceFilter("in " + desk.place(e), p -> p.environment().equals(e))));
+            e ->
+                all.add(
+                    new PlaceFilter(
+                        "in " + desk.titles().place(e), p -> p.environment().equals(e))));
     return all;
   }
 

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Predicate;
-import polydex.desktop.places.Desk;
+import polydex.desktop.desk.Desk;
 import polydex.mouse.Habit.State;
 import polydex.mouse.Remaining.Kind;
 import polydex.mouse.Remaining.Row;

@@ -16,8 +16,8 @@ import org.jspecify.annotations.Nullable;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
+import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
-import polydex.desktop.places.Desk;
 import polydex.effort.SpokenTime;
 import polydex.mouse.Remaining.Row;
 import polydex.mouse.Walk;
@@ -60,7 +60,7 @@ public final class RemainingView extends VBox {
         Lists.of(
             "What remains, by its cost",
             this::row,
-            l -> desk.action(l.row().place()),
+            l -> desk.titles().action(l.row().place()),
             Texts.quiet(
                 "Nothing was done with the mouse here in the last four weeks. Whenever your hand"
                     + " went to it, press Ctrl+M and the letters of the action; bring in a log with"
@@ -110,14 +110,15 @@ public final class RemainingView extends VBox {
   }
 
   private void chooseWhich() {
-    desk.choose(
-        "Show only",
-        RemainingFilter.choices(desk, rows),
-        RemainingFilter::title,
-        chosen -> {
-          only = chosen;
-          show();
-        });
+    desk.dialogs()
+        .choose(
+            "Show only",
+            RemainingFilter.choices(desk, rows),
+            RemainingFilter::title,
+            chosen -> {
+              only = chosen;
+              show();
+            });
   }
 
   /** It is being found out, or can't be. */
@@ -221,7 +222,7 @@ public final class RemainingView extends VBox {
     box.getChildren()
         .addAll(
             columns(
-                Texts.styled(desk.action(row.place()), "row-title"),
+                Texts.styled(desk.titles().action(row.place()), "row-title"),
                 Texts.styled(where(row), "quiet"),
                 Marks.state(row.state()),
                 Texts.styled(String.format(Locale.ROOT, "%.1f", row.usesADay()), "number"),
@@ -232,13 +233,13 @@ public final class RemainingView extends VBox {
   }
 
   private String where(Row row) {
-    return desk.title(row.place().environment());
+    return desk.titles().title(row.place().environment());
   }
 
   private Region byKeys(Row row) {
     if (row.gesture().isPresent()) {
       return new GestureView(
-          row.gesture().get(), desk.words(row.environment().orElse(row.place().setup())));
+          row.gesture().get(), desk.titles().words(row.environment().orElse(row.place().setup())));
     }
     return Optional.ofNullable(desk.session().workspace().get().mouse().wishes().get(row.place()))
         .<Region>map(
@@ -247,7 +248,7 @@ public final class RemainingView extends VBox {
                   new HBox(
                       6,
                       Texts.styled("wished", "quiet"),
-                      new GestureView(w.gesture(), desk.words(row.place().environment())));
+                      new GestureView(w.gesture(), desk.titles().words(row.place().environment())));
               wished.setAlignment(Pos.CENTER_LEFT);
               return wished;
             })
@@ -274,8 +275,8 @@ public final class RemainingView extends VBox {
     explained.setText(
         "%s, %s: %s %s"
             .formatted(
-                desk.action(row.place()),
-                desk.setup(row.place().setup()),
+                desk.titles().action(row.place()),
+                desk.titles().setup(row.place().setup()),
                 times(row),
                 row.kept()
                     .map(why -> "Kept for the mouse: " + why + " F2 takes that back.")

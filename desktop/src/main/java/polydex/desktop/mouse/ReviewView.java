@@ -15,8 +15,8 @@ import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.ScrolledText;
 import polydex.desktop.controls.Texts;
+import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
-import polydex.desktop.places.Desk;
 import polydex.effort.SpokenTime;
 import polydex.mouse.Place;
 import polydex.mouse.Remaining.Row;
@@ -44,7 +44,7 @@ public final class ReviewView {
         Lists.of(
             "Proposals for the next week",
             this::row,
-            r -> desk.action(r.place()),
+            r -> desk.titles().action(r.place()),
             Texts.quiet("Nothing that the mouse does costs anything now."));
     proposals.getItems().setAll(review.proposals());
     proposals.getSelectionModel().selectFirst();
@@ -91,7 +91,8 @@ public final class ReviewView {
                         r ->
                             "%s (%s a year)"
                                 .formatted(
-                                    desk.action(r.place()), SpokenTime.hours(r.hoursAYear())))
+                                    desk.titles().action(r.place()),
+                                    SpokenTime.hours(r.hoursAYear())))
                     .collect(Collectors.joining(", "))));
     return words;
   }
@@ -141,14 +142,15 @@ public final class ReviewView {
   }
 
   private String named(Place place) {
-    return "%s (%s)".formatted(desk.action(place), desk.title(place.environment()));
+    return "%s (%s)"
+        .formatted(desk.titles().action(place), desk.titles().title(place.environment()));
   }
 
   private void row(HBox box, Row row) {
     box.getChildren()
         .addAll(
-            Lists.growing(Texts.styled(desk.action(row.place()), "row-title")),
-            Lists.column(Texts.styled(desk.place(row.place().environment()), "quiet"), 14),
+            Lists.growing(Texts.styled(desk.titles().action(row.place()), "row-title")),
+            Lists.column(Texts.styled(desk.titles().place(row.place().environment()), "quiet"), 14),
             Lists.number(SpokenTime.hours(row.hoursAYear()) + " a year", 9.5),
             Lists.column(Marks.kind(row.kind()), 9));
   }

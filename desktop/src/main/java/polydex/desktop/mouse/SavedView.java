@@ -9,8 +9,8 @@ import javafx.scene.layout.VBox;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
+import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
-import polydex.desktop.places.Desk;
 import polydex.effort.SpokenTime;
 import polydex.mouse.Remaining.Row;
 import polydex.mouse.Saved.OfPlace;
@@ -26,7 +26,7 @@ public final class SavedView {
         Lists.of(
             "What was saved, by action",
             (box, line) -> row(desk, box, line),
-            l -> desk.action(l.row().place()),
+            l -> desk.titles().action(l.row().place()),
             Texts.quiet("Nothing that was done with the mouse has been done by keys yet."));
     list.getItems().setAll(found.saved().places().stream().filter(p -> p.hours() > 0).toList());
     list.getSelectionModel().selectFirst();
@@ -63,8 +63,8 @@ public final class SavedView {
     Row r = line.row();
     box.getChildren()
         .addAll(
-            Lists.growing(Texts.styled(desk.action(r.place()), "row-title")),
-            Lists.column(Texts.styled(desk.place(r.place().environment()), "quiet"), 14),
+            Lists.growing(Texts.styled(desk.titles().action(r.place()), "row-title")),
+            Lists.column(Texts.styled(desk.titles().place(r.place().environment()), "quiet"), 14),
             Lists.number("%,d uses".formatted(line.usesByKeys()), 6),
             Lists.number(
                 String.format(

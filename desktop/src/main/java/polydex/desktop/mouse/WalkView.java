@@ -11,8 +11,8 @@ import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
+import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
-import polydex.desktop.places.Desk;
 import polydex.mouse.Remaining.Row;
 import polydex.mouse.Walk;
 
@@ -41,7 +41,7 @@ final class WalkView {
         OverlayBox.narrow(
             Texts.heading(
                 "\u201c%s\u201d by keys: %d presses"
-                    .formatted(desk.action(row.place()), walk.presses())),
+                    .formatted(desk.titles().action(row.place()), walk.presses())),
             list,
             Texts.quiet("It has no gesture of its own."));
     desk.keys()
@@ -59,7 +59,8 @@ final class WalkView {
   }
 
   private static void row(Desk desk, Row row, HBox box, Walk.Part part) {
-    HBox keys = new HBox(6, new GestureView(part.key(), desk.words(row.place().environment())));
+    HBox keys =
+        new HBox(6, new GestureView(part.key(), desk.titles().words(row.place().environment())));
     if (part.times() > 1) {
       keys.getChildren().add(Texts.styled("%d times".formatted(part.times()), "quiet"));
     }

@@ -20,8 +20,8 @@ import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Plot;
 import polydex.desktop.controls.Plot.Point;
 import polydex.desktop.controls.Texts;
+import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
-import polydex.desktop.places.Desk;
 import polydex.effort.TheilSen;
 import polydex.mouse.Slips;
 import polydex.mouse.Standing;
@@ -53,7 +53,7 @@ public final class WeeksView extends VBox {
   /** An empty view. */
   public WeeksView(Desk desk) {
     this.desk = desk;
-    slips = Lists.of("Slips", this::row, s -> desk.action(s.place()), noSlips);
+    slips = Lists.of("Slips", this::row, s -> desk.titles().action(s.place()), noSlips);
     slipsHead.getStyleClass().add("part");
     slips.setMinHeight(70);
     // The charts come first; the list takes what they leave.
@@ -89,14 +89,15 @@ public final class WeeksView extends VBox {
   }
 
   private void chooseWhich() {
-    desk.choose(
-        "Show only",
-        PlaceFilter.choices(desk, found.map(Findings::rows).orElse(List.of())),
-        PlaceFilter::title,
-        chosen -> {
-          only = chosen;
-          found.ifPresent(this::show);
-        });
+    desk.dialogs()
+        .choose(
+            "Show only",
+            PlaceFilter.choices(desk, found.map(Findings::rows).orElse(List.of())),
+            PlaceFilter::title,
+            chosen -> {
+              only = chosen;
+              found.ifPresent(this::show);
+            });
   }
 
   /** It is being found out, or can't be. */
@@ -155,7 +156,7 @@ public final class WeeksView extends VBox {
         : made.byEnvironment().entrySet().stream()
             .sorted(Map.Entry.<String, Integer>comparingByValue().reversed())
             .limit(MOST_NAMED)
-            .map(e -> "%s %,d".formatted(desk.title(e.getKey()), e.getValue()))
+            .map(e -> "%s %,d".formatted(desk.titles().title(e.getKey()), e.getValue()))
             .collect(Collectors.joining(", ", "; most in ", ""));
   }
 
@@ -307,10 +308,13 @@ public final class WeeksView extends VBox {
   }
 
   private void row(HBox box, Slips.OfPlace slip) {
-    box.getChildren().add(Lists.growing(Texts.styled(desk.action(slip.place()), "row-title")));
+    box.getChildren()
+        .add(Lists.growing(Texts.styled(desk.titles().action(slip.place()), "row-title")));
     if (!desk.narrow().get()) {
       box.getChildren()
-          .add(Lists.column(Texts.styled(desk.place(slip.place().environment()), "quiet"), 14));
+          .add(
+              Lists.column(
+                  Texts.styled(desk.titles().place(slip.place().environment()), "quiet"), 14));
     }
     box.getChildren()
         .addAll(

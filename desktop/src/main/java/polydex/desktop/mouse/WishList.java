@@ -10,8 +10,8 @@ import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
+import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
-import polydex.desktop.places.Desk;
 import polydex.mouse.Wish;
 
 /** Bindings that a person would like to have. */
@@ -26,7 +26,7 @@ public final class WishList {
         Lists.of(
             "Bindings wished for",
             this::row,
-            w -> desk.action(w.place()),
+            w -> desk.titles().action(w.place()),
             Texts.quiet(
                 "Nothing is wished for. F5 on an action without a gesture finds keys that are"
                     + " free."));
@@ -58,7 +58,7 @@ public final class WishList {
     list.getItems()
         .setAll(
             desk.session().workspace().get().mouse().wishes().values().stream()
-                .sorted(Comparator.comparing(w -> desk.action(w.place())))
+                .sorted(Comparator.comparing(w -> desk.titles().action(w.place())))
                 .toList());
     list.getSelectionModel().selectFirst();
   }
@@ -66,10 +66,11 @@ public final class WishList {
   private void row(HBox box, Wish wish) {
     box.getChildren()
         .addAll(
-            Lists.growing(Texts.styled(desk.action(wish.place()), "row-title")),
-            Lists.column(Texts.styled(desk.setup(wish.place().setup()), "quiet"), 14),
+            Lists.growing(Texts.styled(desk.titles().action(wish.place()), "row-title")),
+            Lists.column(Texts.styled(desk.titles().setup(wish.place().setup()), "quiet"), 14),
             Lists.column(
-                new GestureView(wish.gesture(), desk.words(wish.place().environment())), 10),
+                new GestureView(wish.gesture(), desk.titles().words(wish.place().environment())),
+                10),
             Lists.column(Texts.styled("since " + wish.day(), "quiet"), 9));
   }
 }

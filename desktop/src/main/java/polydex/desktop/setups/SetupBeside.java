@@ -13,7 +13,7 @@ import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
-import polydex.desktop.places.Desk;
+import polydex.desktop.desk.Desk;
 import polydex.keys.Gesture;
 import polydex.route.Setup;
 import polydex.route.SetupTraces;
@@ -88,7 +88,7 @@ final class SetupBeside {
       String not = "does not work";
       rows.add(
           new Row(
-              desk.action(w.action()),
+              desk.titles().action(w.action()),
               Optional.of(w.gesture()),
               w.inFirst() ? there : not,
               w.inFirst() ? not : there));
@@ -107,7 +107,8 @@ final class SetupBeside {
     row.gesture()
         .ifPresent(
             g -> {
-              GestureView caps = new GestureView(g, desk.words(first.innermost().platform()));
+              GestureView caps =
+                  new GestureView(g, desk.titles().words(first.innermost().platform()));
               caps.setMinWidth(Region.USE_PREF_SIZE);
               name.getChildren().add(caps);
             });

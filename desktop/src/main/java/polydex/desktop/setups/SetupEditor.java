@@ -15,8 +15,8 @@ import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
+import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
-import polydex.desktop.places.Desk;
 import polydex.route.Setup;
 import polydex.workspace.Change;
 import polydex.workspace.SetupLine;
@@ -203,7 +203,7 @@ final class SetupEditor {
   }
 
   private void choose(SetupLine line, List<Option> options) {
-    desk.choose(line.label(), options, Option::title, chosen -> ask(line, chosen.next()));
+    desk.dialogs().choose(line.label(), options, Option::title, chosen -> ask(line, chosen.next()));
   }
 
   private void words(SetupLine line, Edit.Words words) {

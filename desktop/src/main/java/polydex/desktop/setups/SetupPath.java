@@ -3,7 +3,7 @@ package polydex.desktop.setups;
 import java.util.ArrayList;
 import java.util.List;
 import polydex.boards.Board;
-import polydex.desktop.places.Desk;
+import polydex.desktop.desk.Desk;
 import polydex.route.Machine;
 import polydex.route.Setup;
 
@@ -17,12 +17,12 @@ public final class SetupPath {
     Board board = desk.session().workspace().get().world().boards().get(setup.board());
     path.add(board == null ? setup.board() : board.title());
     for (Machine machine : setup.machines()) {
-      String platform = desk.title(machine.platform()) + " " + machine.version();
+      String platform = desk.titles().title(machine.platform()) + " " + machine.version();
       path.add(
-          machine.title().equals(desk.title(machine.platform()))
+          machine.title().equals(desk.titles().title(machine.platform()))
               ? machine.title()
               : machine.title() + " (" + platform + ")");
-      machine.application().ifPresent(a -> path.add(desk.title(a)));
+      machine.application().ifPresent(a -> path.add(desk.titles().title(a)));
     }
     return path;
   }

@@ -1,0 +1,57 @@
+package polydex.desktop.desk;
+
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.layout.VBox;
+import polydex.desktop.keys.KeyCapture;
+import polydex.desktop.keys.KeyCommand;
+import polydex.keys.Gesture;
+import polydex.keys.PointerAct;
+
+/** Where one is in the window, and who gets the keys. */
+public interface Navigation {
+  /** The commands of the place have changed. */
+  void changed();
+
+  /**
+   * Every key goes to the listener until {@link #release}.
+   *
+   * @param spelled whether modifiers latch
+   * @param leave what holding Esc does, as the rest of "To ..."
+   */
+  void capture(KeyCapture.Listener listener, boolean spelled, String leave);
+
+  /** The pointer did something where a gesture is being recorded. */
+  void pointed(PointerAct act);
+
+  /** Keys are commands again. */
+  void release();
+
+  /**
+   * Shows something over the place, or over what lies there already, until Esc or {@link #close}.
+   *
+   * @param focus what gets the focus
+   * @param commands the keys that work there, which are shown below it
+   */
+  void open(VBox shown, Node focus, List<KeyCommand> commands);
+
+  /** The same where every key is the focused control's own. */
+  default void open(VBox shown, Node focus) {
+    open(shown, focus, List.of());
+  }
+
+  /** Takes away what was shown last. */
+  void close();
+
+  /** Begins a drill. */
+  void drill();
+
+  /** Shows how it went with the mouse, week by week. */
+  void weeks();
+
+  /** Goes to the place with this letter. */
+  void go(char letter);
+
+  /** Shows the way of a gesture through the setup in use, where that is shown. */
+  void follow(Gesture gesture);
+}

@@ -1,0 +1,201 @@
+package polydex.desktop.drill;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.desk.Desk;
+import polydex.desktop.keys.KeyCommand;
+import polydex.recall.Confusions.Pair;
+import polydex.recall.DrillItem;
+import polydex.recall.Question;
+import polydex.recall.SessionPlan;
+import polydex.recall.SessionReport;
+
+/** What a drill moved, each line with one key to act on it. */
+final class DrillAfter extends VBox {
+  private static final int AGAIN = 3;
+  private static final int IN_TURN = 3;
+
+  /** What can happen to an item in a drill. */
+  private enum Moved {
+    FLUENT("newly fluent", "dot-replaced"),
+    SLIPPED("slipped", "notch"),
+    MISTAKEN("mistaken", "notch"),
+    SLOW("slow", "dot-learning");
+
+    private final String words;
+    private final String mark;
+
+    Moved(String words, String mark) {
+      this.words = words;
+      this.mark = mark;
+    }
+  }
+
+  /**
+   * A line.
+   *
+   * @param what what happened
+   * @param items whom it happened to
+   * @param note more about it
+   * @param act what Enter does about it, in a few words
+   * @param questions asks what Enter begins
+   */
+  private record Line(Moved what, List<DrillItem> items, String note, String act, Ask questions) {}
+
+  private interface Ask {
+    List<Question> from(SessionPlan plan);
+  }
+
+  private final Desk desk;
+  private final Consumer<Ask> begin;
+  private final Runnable back;
+  private final Runnable more;
+  private final Consumer<DrillItem> open;
+  private final Label heading = Texts.heading("");
+  private final Label act = Texts.quiet("");
+  private final ListView<Line> list;
+
+  /**
+   * The view.
+   *
+   * @param begin begins a drill of what the line says
+   * @param more begins another drill of what is due
+   * @param back goes back to the start
+   * @param open shows an item
+   */
+  DrillAfter(
+      Desk desk,
+      Consumer<List<Question>> begin,
+      Runnable more,
+      Runnable back,
+      Consumer<DrillItem> open,
+      Random random) {
+    this.desk = desk;
+    this.begin =
+        ask -> desk.drills().plan(random).map(ask::from).filter(q -> !q.isEmpty()).ifPresent(begin);
+    this.more = more;
+    this.back = back;
+    this.open = open;
+    list =
+        Lists.of(
+            "What the drill moved",
+            this::row,
+            l -> desk.titles().action(l.items().getFirst().action()),
+            Texts.quiet("Nothing became fluent, slipped, was slow or was mistaken."));
+    list.getSelectionModel()
+        .selectedItemProperty()
+        .addListener(
+            (_, _, line) ->
+                act.setText(
+                    line == null ? "" : "Enter: " + line.act() + ". F4: its curves and history."));
+    VBox.setVgrow(list, Priority.ALWAYS);
+    setSpacing(12);
+    getChildren().addAll(heading, list, act);
+  }
+
+  List<KeyCommand> commands() {
+    return List.of(
+        KeyCommand.of("Enter", "Act on this", this::enter),
+        KeyCommand.of("F4", "Look at it", this::look),
+        KeyCommand.of("F5", "Another drill", more),
+        KeyCommand.of("Escape", "Back", back));
+  }
+
+  private Optional<Line> chosen() {
+    return Optional.ofNullable(list.getSelectionModel().getSelectedItem());
+  }
+
+  private void enter() {
+    chosen().ifPresentOrElse(l -> begin.accept(l.questions()), more);
+  }
+
+  private void look() {
+    chosen().ifPresent(l -> open.accept(l.items().getFirst()));
+  }
+
+  void focus() {
+    list.requestFocus();
+  }
+
+  void show(SessionReport report) {
+    heading.setText("%d of %d right".formatted(report.right(), report.answers()));
+    List<Line> lines = new ArrayList<>();
+    report
+        .newlyFluent()
+        .forEach(
+            i ->
+                lines.add(
+                    new Line(
+                        Moved.FLUENT,
+                        List.of(i),
+                        "",
+                        "sprint through all that is fluent",
+                        p -> p.sprint(Duration.ofMinutes(1)))));
+    report
+        .slipped()
+        .forEach(
+            i ->
+                lines.add(
+                    new Line(
+                        Moved.SLIPPED,
+                        List.of(i),
+                        "",
+                        "ask it three times more",
+                        p -> p.only(List.of(i), AGAIN))));
+    report
+        .mistaken()
+        .forEach(
+            pair ->
+                lines.add(
+                    new Line(
+                        Moved.MISTAKEN,
+                        List.of(pair.one(), pair.other()),
+                        other(pair),
+                        "ask the two in turn",
+                        p -> p.sideBySide(pair, IN_TURN))));
+    report
+        .slowest()
+        .forEach(
+            s ->
+                lines.add(
+                    new Line(
+                        Moved.SLOW,
+                        List.of(s.item()),
+                        ": %.2f s, the goal is %.2f s".formatted(s.seconds(), s.goal()),
+                        "ask it three times more, for speed",
+                        p -> p.only(List.of(s.item()), AGAIN))));
+    list.getItems().setAll(lines);
+    list.getSelectionModel().selectFirst();
+  }
+
+  private String other(Pair pair) {
+    return ", mistaken for \u201c%s\u201d in %s"
+        .formatted(
+            desk.titles().action(pair.other().action()),
+            desk.titles().place(pair.other().environment()));
+  }
+
+  private void row(HBox box, Line line) {
+    DrillItem item = line.items().getFirst();
+    HBox mark = new HBox(8, Texts.styled("", "dot"), Texts.styled(line.what().words, "part"));
+    mark.setAlignment(Pos.CENTER_LEFT);
+    mark.getChildren().getFirst().getStyleClass().add(line.what().mark);
+    Label note = Texts.styled(desk.titles().place(item.environment()) + line.note(), "quiet");
+    VBox words = new VBox(2, Texts.styled(desk.titles().action(item.action()), "row-title"), note);
+    words.setMinWidth(0);
+    HBox.setHgrow(words, Priority.ALWAYS);
+    box.getChildren().addAll(Lists.column(mark, 8.5), words);
+  }
+}

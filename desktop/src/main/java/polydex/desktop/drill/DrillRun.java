@@ -1,0 +1,456 @@
+package polydex.desktop.drill;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import javafx.animation.PauseTransition;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.util.Duration;
+import polydex.boards.Presses.Made;
+import polydex.desktop.controls.GestureView;
+import polydex.desktop.controls.NumberedChoices;
+import polydex.desktop.controls.OnceShown;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.desk.Desk;
+import polydex.desktop.keys.KeyCapture;
+import polydex.desktop.keys.KeyCommand;
+import polydex.desktop.state.Analysis;
+import polydex.keys.Gesture;
+import polydex.keys.Held;
+import polydex.keys.Modifiers;
+import polydex.keys.Physical;
+import polydex.recall.Answer;
+import polydex.recall.Answer.Kind;
+import polydex.recall.Answer.Verdict;
+import polydex.recall.AnswerCheck;
+import polydex.recall.DrillItem;
+import polydex.recall.DrillQueue;
+import polydex.recall.ItemState;
+import polydex.recall.Pace;
+import polydex.recall.Prompt;
+import polydex.recall.Question;
+import polydex.recall.SessionReport;
+
+/**
+ * A drill that runs: one prompt at a time, real keys, and at once how it went. What was missed
+ * comes again a little later. It can be left at any prompt and gone on with.
+ */
+final class DrillRun extends VBox implements KeyCapture.Listener {
+  /** After a right answer the next prompt comes by itself. */
+  private static final Duration SEE_RIGHT = Duration.millis(900);
+
+  /** In a chain or a sprint there is no time to look. */
+  private static final Duration GO_ON = Duration.millis(250);
+
+  /** Nobody can have read a prompt so soon: such a press was meant for what was there before. */
+  private static final double TOO_SOON = 0.12;
+
+  /** In a sprint an answer may take so many times what is expected, and at least so long. */
+  private static final double SPRINT_LIMIT = 4;
+
+  private static final double SPRINT_SECONDS = 4;
+  private static final double NANOS = 1e9;
+
+  private enum Stage {
+    IDLE,
+    ASKING,
+    ANSWERED
+  }
+
+  private final Desk desk;
+  private final Runnable finished;
+  private final Runnable left;
+  private final HBox caps = new HBox(8);
+  private final VBox help = new VBox(6);
+  private final List<Answer> answers = new ArrayList<>();
+  private final Map<DrillItem, ItemState> before = new HashMap<>();
+  private final PauseTransition goOn = new PauseTransition();
+  private final PauseTransition limit = new PauseTransition();
+  private final OnceShown painted = new OnceShown(() -> shownAt = System.nanoTime());
+  private Stage stage = Stage.IDLE;
+  private DrillQueue queue = new DrillQueue(List.of());
+  private int hints;
+  private boolean interrupted;
+  private long shownAt;
+  private Pace pace = Pace.UNKNOWN;
+  private Optional<DrillWords> words = Optional.empty();
+  private Optional<AnswerCheck> check = Optional.empty();
+
+  /**
+   * No drill yet.
+   *
+   * @param finished after the last prompt
+   * @param left the person has left it
+   */
+  DrillRun(Desk desk, Runnable finished, Runnable left) {
+    this.desk = desk;
+    this.finished = finished;
+    this.left = left;
+    getStyleClass().add("drill");
+    caps.setAlignment(Pos.CENTER);
+    caps.setMinHeight(60);
+    help.setAlignment(Pos.CENTER);
+    goOn.setOnFinished(_ -> next());
+    limit.setOnFinished(_ -> timeIsUp());
+    sceneProperty()
+        .flatMap(s -> s.windowProperty())
+        .flatMap(w -> w.focusedProperty())
+        .subscribe(focused -> interrupted |= Boolean.FALSE.equals(focused));
+  }
+
+  /** Begins with these questions; those of a drill before are forgotten, its answers are kept. */
+  void begin(List<Question> questions, Analysis found) {
+    queue = new DrillQueue(questions);
+    answers.clear();
+    before.clear();
+    questions.forEach(
+        q ->
+            desk.session()
+                .progress()
+                .state(q.prompt().item())
+                .ifPresent(s -> before.put(q.prompt().item(), s)));
+    pace = desk.session().progress().history().pace();
+    use(found);
+    ask();
+  }
+
+  private void use(Analysis found) {
+    words = Optional.of(new DrillWords(desk, found));
+  }
+
+  private DrillWords say() {
+    return words.orElseThrow();
+  }
+
+  /** How many prompts wait to be asked. */
+  int left() {
+    return stage == Stage.IDLE ? queue.left() : 0;
+  }
+
+  /** Goes on where it was left; what can no longer be asked in the setup is passed over. */
+  void goOn(Analysis found) {
+    use(found);
+    queue.keepOnly(item -> found.material().prompt(item).isPresent());
+    askOrFinish();
+  }
+
+  /** Leaves it as it stands. */
+  void pause() {
+    if (stage == Stage.ANSWERED) {
+      queue.next();
+    }
+    stop();
+  }
+
+  private void stop() {
+    stage = Stage.IDLE;
+    painted.stop();
+    goOn.stop();
+    limit.stop();
+    desk.keys().release();
+  }
+
+  /** What it came to so far. */
+  SessionReport report() {
+    return SessionReport.of(before, answers, desk.session().progress());
+  }
+
+  boolean hasAnswers() {
+    return !answers.isEmpty();
+  }
+
+  List<KeyCommand> commands() {
+    return switch (stage) {
+      case IDLE -> List.of();
+      case ASKING ->
+          question().kind() == Kind.SAY
+              ? List.of(KeyCommand.of("Escape", "Leave the drill", this::leave))
+              : List.of();
+      case ANSWERED ->
+          List.of(
+              KeyCommand.of("Enter", "Next", this::next),
+              KeyCommand.of("Escape", "Leave the drill", this::leave));
+    };
+  }
+
+  private Question question() {
+    return queue.current();
+  }
+
+  private Prompt prompt() {
+    return question().prompt();
+  }
+
+  // ---- asking
+
+  private void ask() {
+    stage = Stage.ASKING;
+    hints = 0;
+    interrupted = false;
+    help.getChildren().clear();
+    check =
+        Optional.of(
+            new AnswerCheck(
+                prompt().gestures(), say().found().material().layout(), this::isGesture));
+    if (question().kind() == Kind.SAY) {
+      askWhatItDoes();
+    } else {
+      askToDoIt();
+    }
+    shownAt = System.nanoTime();
+    painted.start();
+    if (question().kind() == Kind.SPRINT) {
+      double seconds = Math.max(SPRINT_SECONDS, SPRINT_LIMIT * pace.expected(prompt().preferred()));
+      limit.setDuration(Duration.seconds(seconds));
+      limit.playFromStart();
+    }
+  }
+
+  private boolean isGesture(Modifiers tapped) {
+    return !say().found().owners().owners(List.of(new Physical.ModifierTap(tapped))).isEmpty();
+  }
+
+  private void askToDoIt() {
+    caps.getStyleClass().setAll("big", desk.titles().caps(prompt().item().environment()));
+    caps.getChildren().setAll(GestureView.emptyCap());
+    List<Node> nodes = new ArrayList<>(say().top(queue));
+    nodes.add(caps);
+    Prompt prompt = prompt();
+    if (prompt.gestures().stream().anyMatch(Gesture::usesPointer)) {
+      nodes.add(new PointerField(desk.keys()::pointed, wantsDoubleClick(prompt)));
+    }
+    nodes.add(help);
+    if (prompt.spelled()) {
+      help.getChildren()
+          .add(
+              Texts.quiet(
+                  "This computer would take these keys itself, so give them one after another:"
+                      + " modifiers stay down until the next key."));
+    }
+    getChildren().setAll(nodes);
+    desk.keys()
+        .capture(
+            this,
+            prompt.spelled(),
+            question().kind() == Kind.SPRINT
+                ? "leave the drill"
+                : "see a hint, hold Space; to leave the drill");
+  }
+
+  private static boolean wantsDoubleClick(Prompt prompt) {
+    return prompt.gestures().stream().anyMatch(g -> g.toString().contains("DoubleClick"));
+  }
+
+  private void askWhatItDoes() {
+    caps.getStyleClass().setAll("big", desk.titles().caps(prompt().item().environment()));
+    caps.getChildren().setAll(new GestureView(prompt().preferred(), say().modifiers(prompt())));
+    List<String> all = say().found().material().actions(prompt().item().environment());
+    NumberedChoices<String> choices =
+        new NumberedChoices<>(
+            "What it does",
+            desk.titles()::action,
+            typed ->
+                typed.isBlank()
+                    ? question().choices()
+                    : all.stream()
+                        .filter(
+                            a ->
+                                desk.titles()
+                                    .action(a)
+                                    .toLowerCase(Locale.ROOT)
+                                    .contains(typed.strip().toLowerCase(Locale.ROOT)))
+                        .toList(),
+            (action, _) -> said(action));
+    choices.list().getStyleClass().add("five-rows");
+    choices.setMaxWidth(560);
+    List<Node> nodes = new ArrayList<>(say().top(queue));
+    nodes.add(caps);
+    nodes.add(choices);
+    getChildren().setAll(nodes);
+    desk.keys().changed();
+    choices.focus().requestFocus();
+  }
+
+  private void said(String action) {
+    if (stage != Stage.ASKING) {
+      return;
+    }
+    double seconds = Math.max(0, System.nanoTime() - shownAt) / NANOS;
+    boolean right = action.equals(prompt().item().action());
+    List<Node> more = new ArrayList<>();
+    if (!right) {
+      more.add(Texts.words("You said \u201c%s\u201d.".formatted(desk.titles().action(action))));
+    }
+    answered(right ? Verdict.RIGHT : Verdict.WRONG, seconds, more, Optional.empty());
+  }
+
+  // ---- answering
+
+  @Override
+  public void holding(Modifiers held) {
+    if (stage == Stage.ASKING && check.orElseThrow().made().isEmpty()) {
+      caps.getChildren()
+          .setAll(
+              held.isEmpty()
+                  ? GestureView.emptyCap()
+                  : GestureView.held(Held.of(held), say().modifiers(prompt())));
+    }
+  }
+
+  @Override
+  public void pressed(Made press, long nanos) {
+    double seconds = (nanos - shownAt) / NANOS;
+    if (stage != Stage.ASKING || seconds < TOO_SOON) {
+      return;
+    }
+    AnswerCheck now = check.orElseThrow();
+    AnswerCheck.State state = now.add(press, seconds);
+    if (!now.made().isEmpty()) {
+      caps.getChildren().setAll(new GestureView(now.gesture(), say().modifiers(prompt())));
+    }
+    switch (state) {
+      case GOES_ON -> {}
+      case RIGHT -> right(now, seconds);
+      case WRONG -> wrong(now, seconds);
+    }
+  }
+
+  private void right(AnswerCheck now, double seconds) {
+    List<Node> more = new ArrayList<>();
+    now.slowStep()
+        .ifPresent(
+            s ->
+                more.add(
+                    Texts.words(
+                        "%.1f s between two steps: many programs do not wait so long."
+                            .formatted(s))));
+    Verdict verdict =
+        hints > 0 ? Verdict.HINTED : now.corrected() ? Verdict.CORRECTED : Verdict.RIGHT;
+    answered(verdict, seconds, more, Optional.empty());
+  }
+
+  private void wrong(AnswerCheck now, double seconds) {
+    Gesture pressed = now.gesture();
+    Optional<Whose> owner = Whose.of(pressed, prompt().item(), say().found());
+    List<Node> more = new ArrayList<>();
+    now.mistake().ifPresent(m -> more.add(Texts.words(m.say(say().modifiers(prompt())))));
+    more.add(
+        Texts.words(owner.map(o -> o.say(desk, pressed)).orElse(pressed + " is bound nowhere.")));
+    answered(
+        Verdict.WRONG,
+        seconds,
+        more,
+        owner.map(Whose::item).filter(i -> !i.equals(prompt().item())));
+  }
+
+  private void timeIsUp() {
+    if (stage == Stage.ASKING) {
+      double seconds = (System.nanoTime() - shownAt) / NANOS;
+      answered(Verdict.TIMED_OUT, seconds, List.of(), Optional.empty());
+    }
+  }
+
+  @Override
+  public boolean hint(boolean ask) {
+    if (ask && stage == Stage.ASKING) {
+      hints++;
+      help.getChildren()
+          .setAll(hints == 1 ? say().hook(prompt()) : say().keys("The keys:", prompt()));
+    }
+    return stage == Stage.ASKING && question().kind() != Kind.SPRINT;
+  }
+
+  @Override
+  public void leave() {
+    pause();
+    left.run();
+  }
+
+  // ---- what came of it
+
+  private void answered(
+      Verdict verdict, double seconds, List<Node> more, Optional<DrillItem> mistakenFor) {
+    stage = Stage.ANSWERED;
+    limit.stop();
+    painted.stop();
+    Question question = question();
+    Prompt prompt = question.prompt();
+    boolean says = question.kind() == Kind.SAY;
+    boolean counts = !interrupted && !check.orElseThrow().interrupted();
+    Answer answer =
+        new Answer(
+            prompt.item(),
+            desk.session().now(),
+            question.kind(),
+            verdict,
+            new Answer.Timing(seconds, counts, pace.expected(prompt.preferred())),
+            prompt.preferred(),
+            says || check.orElseThrow().made().isEmpty()
+                ? ""
+                : check.orElseThrow().gesture().toString(),
+            mistakenFor);
+    answers.add(answer);
+    showAnswer(answer, more);
+    boolean quick = question.kind() == Kind.SPRINT || question.part() < question.parts();
+    boolean goesOnAlone = verdict.isRight() && more.isEmpty();
+    if (goesOnAlone) {
+      goOn.setDuration(quick && question.kind() != Kind.CONTRAST ? GO_ON : SEE_RIGHT);
+      goOn.playFromStart();
+    }
+    if (!verdict.isRight()) {
+      queue.missed();
+    }
+    desk.keys().release();
+    desk.session().answer(answer);
+  }
+
+  /**
+   * What was asked stays as it is, so that the answer costs as little as can be before it shows.
+   */
+  private void showAnswer(Answer answer, List<Node> more) {
+    List<Node> nodes = new ArrayList<>(getChildren());
+    nodes.subList(nodes.indexOf(caps) + 1, nodes.size()).clear();
+    nodes.add(DrillWords.verdict(answer.verdict()));
+    if (answer.kind() != Kind.SAY && answer.verdict() != Verdict.TIMED_OUT) {
+      nodes.add(Texts.words(DrillWords.time(answer)));
+    }
+    nodes.addAll(more);
+    if (!answer.verdict().isRight() && answer.kind() != Kind.SAY) {
+      nodes.add(say().keys("Wanted:", prompt()));
+    }
+    if (question().kind() == Kind.CHAIN && question().part() == question().parts()) {
+      int parts = Math.min(question().parts(), answers.size());
+      nodes.add(
+          Texts.words(DrillWords.task(answers.subList(answers.size() - parts, answers.size()))));
+    }
+    getChildren().setAll(nodes);
+  }
+
+  private void next() {
+    goOn.stop();
+    if (stage != Stage.ANSWERED) {
+      return;
+    }
+    queue.next();
+    askOrFinish();
+  }
+
+  private void askOrFinish() {
+    if (queue.isAtItsEnd()) {
+      finish();
+    } else {
+      ask();
+    }
+  }
+
+  private void finish() {
+    stop();
+    finished.run();
+  }
+}

@@ -1,0 +1,142 @@
+package polydex.desktop.drill;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import polydex.catalog.Hooks;
+import polydex.desktop.controls.GestureView;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.desk.Desk;
+import polydex.desktop.state.Analysis;
+import polydex.keys.Modifier;
+import polydex.recall.Answer;
+import polydex.recall.Answer.Kind;
+import polydex.recall.Answer.Verdict;
+import polydex.recall.DrillQueue;
+import polydex.recall.Prompt;
+import polydex.recall.Question;
+
+/**
+ * What a drill says about its questions and answers.
+ *
+ * @param found what was found out about the setup
+ */
+record DrillWords(Desk desk, Analysis found) {
+
+  /** Where in the drill one is, in which environment, and what is asked. */
+  List<Node> top(DrillQueue queue) {
+    Question question = queue.current();
+    Prompt prompt = question.prompt();
+    List<Node> nodes = new ArrayList<>();
+    nodes.add(counted(queue));
+    nodes.add(where(prompt));
+    nodes.add(
+        title(
+            question.kind() == Kind.SAY
+                ? "What does this do?"
+                : desk.titles().action(prompt.item().action())
+                    + (prompt.member().isEmpty() ? "" : ": " + prompt.member())));
+    if (question.kind() == Kind.CHAIN) {
+      nodes.add(Texts.quiet(restOfChain(queue)));
+    }
+    return nodes;
+  }
+
+  private static Label title(String words) {
+    Label title = Texts.styled(words, "prompt");
+    title.setWrapText(true);
+    title.setMinHeight(Region.USE_PREF_SIZE);
+    return title;
+  }
+
+  private String restOfChain(DrillQueue queue) {
+    List<String> rest =
+        queue.restOfTask().stream()
+            .map(q -> desk.titles().action(q.prompt().item().action()))
+            .toList();
+    return rest.isEmpty() ? "The last of the task." : "Then: " + String.join(", then ", rest) + ".";
+  }
+
+  private static Node counted(DrillQueue queue) {
+    Question q = queue.current();
+    String kind =
+        switch (q.kind()) {
+          case DO -> q.isNew() ? ", new" : "";
+          case SAY -> ", the other way round";
+          case CHAIN -> ", a task of %d: %d".formatted(q.parts(), q.part());
+          case CONTRAST -> ", side by side";
+          case SPRINT -> ", sprint";
+        };
+    return Texts.styled("%d of %d%s".formatted(queue.number(), queue.size(), kind), "quiet");
+  }
+
+  private Node where(Prompt prompt) {
+    return Texts.styled("in " + desk.titles().place(prompt.item().environment()), "prompt-place");
+  }
+
+  Map<Modifier, String> modifiers(Prompt prompt) {
+    return desk.titles().words(prompt.item().environment());
+  }
+
+  /** What a gesture can be remembered by. */
+  Node hook(Prompt prompt) {
+    String environment = prompt.item().environment();
+    List<String> hooks =
+        found.workspace().catalog().bindings(environment, prompt.item().action()).stream()
+            .flatMap(b -> found.hooks().of(environment, b).stream())
+            .map(Hooks.Hook::text)
+            .distinct()
+            .toList();
+    return Texts.words(
+        (hooks.isEmpty() ? "There is no hook for this one." : String.join(" ", hooks))
+            + " Hold Space again to see the keys.");
+  }
+
+  /** The keys that are wanted, with a word before them. */
+  Node keys(String word, Prompt prompt) {
+    HBox wanted =
+        new HBox(
+            12, Texts.styled(word, "part"), new GestureView(prompt.preferred(), modifiers(prompt)));
+    wanted.setAlignment(Pos.CENTER);
+    wanted.getStyleClass().add(desk.titles().caps(prompt.item().environment()));
+    return wanted;
+  }
+
+  static Node verdict(Verdict verdict) {
+    return switch (verdict) {
+      case RIGHT -> Texts.styled("Right", "right");
+      case CORRECTED -> Texts.styled("Right, after a correction", "right");
+      case WRONG -> Texts.styled("Not this one", "wrong");
+      case HINTED -> Texts.styled("With a hint", "wrong");
+      case TIMED_OUT -> Texts.styled("Time is up", "wrong");
+    };
+  }
+
+  static String time(Answer answer) {
+    if (!answer.timing().counts()) {
+      return "There was an interruption, so the time does not count.";
+    }
+    double goal = answer.timing().goal();
+    double seconds = answer.timing().seconds();
+    return "%.2f s; the goal is %.2f s%s"
+        .formatted(
+            seconds,
+            goal,
+            seconds <= goal || !answer.verdict().isRight() ? "." : ", so this is not fluent yet.");
+  }
+
+  /** How a task went as a whole. */
+  static String task(List<Answer> parts) {
+    return "The whole task: %.1f s, its goals together %.1f s; %d of %d right."
+        .formatted(
+            parts.stream().mapToDouble(a -> a.timing().seconds()).sum(),
+            parts.stream().mapToDouble(a -> a.timing().goal()).sum(),
+            parts.stream().filter(a -> a.verdict().isRight()).count(),
+            parts.size());
+  }
+}

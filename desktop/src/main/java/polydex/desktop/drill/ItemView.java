@@ -1,0 +1,171 @@
+package polydex.desktop.drill;
+
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import polydex.desktop.controls.GestureView;
+import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.Plot;
+import polydex.desktop.controls.Plot.Point;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.desk.Desk;
+import polydex.recall.Answer;
+import polydex.recall.Days;
+import polydex.recall.DrillItem;
+import polydex.recall.ItemState;
+import polydex.recall.LearningCurve;
+
+/** One item: how it fades, how it gets faster, and every answer that was given. */
+final class ItemView extends VBox {
+  private static final DateTimeFormatter WHEN =
+      DateTimeFormatter.ofPattern("d MMM HH:mm", Locale.ENGLISH);
+  private static final int STEPS = 60;
+
+  private final Desk desk;
+  private final DrillItem item;
+  private final ListView<Answer> list;
+  private final HBox curves = new HBox(12);
+
+  ItemView(Desk desk, DrillItem item) {
+    this.desk = desk;
+    this.item = item;
+    list =
+        Lists.of(
+            "Every answer, the latest first",
+            this::row,
+            a -> a.verdict().name(),
+            Texts.quiet("It was never answered."));
+    list.setPrefHeight(190);
+    getStyleClass().addAll("overlay", "item-view");
+    setMaxHeight(USE_PREF_SIZE);
+    getChildren()
+        .addAll(
+            Texts.heading(desk.titles().action(item.action())),
+            Texts.quiet("in " + desk.titles().place(item.environment())),
+            curves,
+            list,
+            Texts.quiet("Esc closes this."));
+    Lists.waiting(list, "Reading the answers \u2026");
+    desk.session().answers(item, this::show);
+  }
+
+  Node focus() {
+    return list;
+  }
+
+  private void show(List<Answer> answers) {
+    Lists.found(list, answers.reversed());
+    list.getSelectionModel().selectFirst();
+    desk.session()
+        .progress()
+        .state(item)
+        .ifPresent(state -> curves.getChildren().setAll(forgetting(state), learning(answers)));
+  }
+
+  /** The chance of recall from the last answer that counted until some time after it is due. */
+  private Node forgetting(ItemState state) {
+    Instant now = desk.session().now();
+    double wanted = desk.drills().settings().retention();
+    double due = state.memory().daysUntil(wanted);
+    double today = Days.between(state.counted(), now);
+    double end = 1.3 * Math.max(due, today) + 0.5;
+    List<Point> curve = new ArrayList<>();
+    for (int i = 0; i <= STEPS; i++) {
+      double t = end * i / STEPS;
+      curve.add(new Point(t, 100 * state.memory().retrievability(t)));
+    }
+    return new Plot("Chance of recall, %", "days since it was last asked first on a day")
+        .upTo(100)
+        .line("", "plot-own", curve)
+        .level("ask at %.0f %%".formatted(100 * wanted), "plot-due", 100 * wanted)
+        .upright("today, %.0f %%".formatted(100 * state.retrievability(now)), "plot-today", today);
+  }
+
+  private Node learning(List<Answer> answers) {
+    List<Double> seconds =
+        answers.stream()
+            .filter(a -> a.verdict().isRight() && a.timing().counts() && a.countsForMemory())
+            .map(a -> a.timing().seconds())
+            .toList();
+    List<Point> points = new ArrayList<>();
+    for (int i = 0; i < seconds.size(); i++) {
+      points.add(new Point(i + 1.0, seconds.get(i)));
+    }
+    Optional<LearningCurve> fit = LearningCurve.fitted(seconds);
+    Plot plot = new Plot("Seconds of right answers", right(fit, seconds.size())).whole();
+    plot.dots("plot-own", points);
+    fit.ifPresent(
+        curve -> {
+          List<Point> line = new ArrayList<>();
+          for (int n = 1; n <= seconds.size() + 5; n++) {
+            line.add(new Point(n, curve.seconds(n)));
+          }
+          plot.line("fit", "plot-own", line);
+        });
+    if (!answers.isEmpty()) {
+      double goal = answers.getLast().timing().goal();
+      plot.level("goal %.2f s".formatted(goal), "plot-due", goal);
+    }
+    return plot;
+  }
+
+  private static String right(Optional<LearningCurve> fit, int count) {
+    return fit.map(
+            c ->
+                String.format(
+                    Locale.ROOT,
+                    "right answers; T = %.2f + %.2f\u00b7n^\u2212%.2f s",
+                    c.floor(),
+                    c.gain(),
+                    c.rate()))
+        .orElse(
+            "right answers; a curve is fitted from %d on, there are %d"
+                .formatted(LearningCurve.ANSWERS_FOR_A_FIT, count));
+  }
+
+  private void row(HBox box, Answer a) {
+    ZoneId zone = desk.session().progress().days().zone();
+    box.getChildren()
+        .addAll(
+            Lists.column(Texts.styled(WHEN.format(a.at().atZone(zone)), "number"), 8),
+            Lists.column(Texts.styled(word(a.verdict()), "row-title"), 7),
+            Lists.rightColumn(
+                Texts.styled(
+                    a.timing().counts() ? "%.2f s".formatted(a.timing().seconds()) : "\u2014",
+                    "number"),
+                5),
+            Lists.rightColumn(Texts.styled("goal %.2f s".formatted(a.timing().goal()), "quiet"), 7),
+            new GestureView(a.asked(), desk.titles().words(item.environment())),
+            Texts.styled(instead(a), "quiet"));
+  }
+
+  private static String word(Answer.Verdict verdict) {
+    return switch (verdict) {
+      case RIGHT -> "right";
+      case CORRECTED -> "corrected";
+      case WRONG -> "not right";
+      case HINTED -> "with a hint";
+      case TIMED_OUT -> "too late";
+    };
+  }
+
+  private String instead(Answer a) {
+    return a.mistakenFor()
+        .map(
+            m ->
+                "%s: \u201c%s\u201d in %s"
+                    .formatted(
+                        a.pressed(),
+                        desk.titles().action(m.action()),
+                        desk.titles().title(m.environment())))
+        .orElse(a.verdict() == Answer.Verdict.WRONG ? a.pressed() : "");
+  }
+}

@@ -1,0 +1,179 @@
+package polydex.desktop.lookup;
+
+import java.util.List;
+import java.util.Map;
+import javafx.collections.FXCollections;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import polydex.catalog.Catalog;
+import polydex.catalog.Comparison;
+import polydex.catalog.Comparison.Likeness;
+import polydex.catalog.Comparison.Line;
+import polydex.catalog.Environment;
+import polydex.desktop.controls.GestureView;
+import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.desk.Desk;
+import polydex.keys.Gesture;
+
+/** A whole environment beside another: what is different where one is going. */
+final class CompareView extends VBox {
+  private static final Map<Likeness, String> WORDS =
+      Map.of(
+          Likeness.SAME, "same",
+          Likeness.ONE_MODIFIER_AWAY, "one modifier away",
+          Likeness.DIFFERENT, "different",
+          Likeness.MISSING, "missing there",
+          Likeness.NEW, "only there");
+
+  private final Desk desk;
+  private final ComboBox<Environment> from = Lists.choices("Coming from", Environment::title);
+  private final ComboBox<Environment> to = Lists.choices("Going to", Environment::title);
+  private final ComboBox<String> which = new ComboBox<>();
+  private final Label counts = Texts.words("");
+  private final ListView<Line> lines;
+
+  CompareView(Desk desk) {
+    this.desk = desk;
+    which.setAccessibleText("Which lines");
+    which.getItems().setAll("all");
+    for (Likeness likeness : Likeness.values()) {
+      which.getItems().add(WORDS.get(likeness));
+    }
+    which.setValue("all");
+    lines =
+        Lists.of(
+            "Actions of both",
+            this::row,
+            l -> catalog().title(l.action()),
+            Texts.quiet("Neither has a binding of this kind."));
+    VBox.setVgrow(lines, Priority.ALWAYS);
+    FlowPane top =
+        new FlowPane(
+            10,
+            6,
+            Texts.part("Coming from"),
+            from,
+            Texts.part("going to"),
+            to,
+            Texts.part("show"),
+            which);
+    top.setAlignment(Pos.CENTER_LEFT);
+    setSpacing(12);
+    getChildren().addAll(top, counts, lines);
+    from.valueProperty().addListener((_, _, _) -> refresh());
+    to.valueProperty().addListener((_, _, _) -> refresh());
+    which.valueProperty().addListener((_, _, _) -> refresh());
+    desk.session().workspace().addListener((_, _, _) -> fill());
+    fill();
+  }
+
+  void focusFirst() {
+    from.requestFocus();
+  }
+
+  private Catalog catalog() {
+    return desk.session().workspace().get().catalog();
+  }
+
+  private void fill() {
+    List<Environment> all = catalog().environments();
+    for (ComboBox<Environment> box : List.of(from, to)) {
+      String was = box.getValue() == null ? "" : box.getValue().id();
+      box.setItems(FXCollections.observableList(all));
+      box.setValue(all.stream().filter(e -> e.id().equals(was)).findFirst().orElse(null));
+    }
+    if (from.getValue() == null && all.size() > 1) {
+      from.setValue(all.get(0));
+      to.setValue(all.get(1));
+    }
+    refresh();
+  }
+
+  private void refresh() {
+    if (from.getValue() == null || to.getValue() == null) {
+      return;
+    }
+    Comparison comparison = Comparison.of(catalog(), from.getValue().id(), to.getValue().id());
+    StringBuilder words = new StringBuilder();
+    comparison
+        .counts()
+        .forEach(
+            (likeness, n) ->
+                words
+                    .append(words.isEmpty() ? "" : ", ")
+                    .append(n)
+                    .append(' ')
+                    .append(WORDS.get(likeness)));
+    counts.setText(words + ".");
+    lines
+        .getItems()
+        .setAll(
+            comparison.lines().stream()
+                .filter(
+                    l ->
+                        which.getValue().equals("all")
+                            || WORDS.get(l.likeness()).equals(which.getValue()))
+                .toList());
+  }
+
+  private void row(HBox box, Line line) {
+    if (desk.narrow().get()) {
+      box.getChildren()
+          .add(
+              new VBox(
+                  4,
+                  new HBox(
+                      12,
+                      Texts.styled(catalog().title(line.action()), "part"),
+                      mark(line.likeness())),
+                  new FlowPane(
+                      12,
+                      4,
+                      gestures(line.from(), from.getValue()),
+                      Texts.styled("there", "quiet"),
+                      gestures(line.to(), to.getValue()))));
+      return;
+    }
+    box.getChildren()
+        .addAll(
+            Lists.column(Texts.styled(catalog().title(line.action()), "row-title"), 16),
+            Lists.column(mark(line.likeness()), 11),
+            Lists.column(gestures(line.from(), from.getValue()), 15),
+            gestures(line.to(), to.getValue()));
+  }
+
+  static HBox mark(Likeness likeness) {
+    Region sign = new Region();
+    switch (likeness) {
+      case SAME -> sign.getStyleClass().addAll("dot", "dot-replaced");
+      case ONE_MODIFIER_AWAY -> sign.getStyleClass().addAll("dot", "dot-learning");
+      case DIFFERENT -> sign.getStyleClass().add("notch");
+      case MISSING, NEW -> sign.getStyleClass().addAll("dot", "dot-hole");
+    }
+    HBox box = new HBox(6, sign, Texts.styled(WORDS.get(likeness), "row-title"));
+    box.setAlignment(Pos.CENTER_LEFT);
+    return box;
+  }
+
+  private HBox gestures(List<Gesture> list, Environment environment) {
+    HBox box = new HBox(10);
+    box.setAlignment(Pos.CENTER_LEFT);
+    for (Gesture gesture : list) {
+      Node view = new GestureView(gesture, desk.titles().words(environment.id()));
+      box.getChildren().add(view);
+    }
+    if (list.isEmpty()) {
+      box.getChildren().add(Texts.styled("no gesture", "hole"));
+    }
+    return box;
+  }
+}

@@ -1,0 +1,426 @@
+package polydex.desktop.lookup;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import polydex.catalog.Action;
+import polydex.catalog.ActionSearch;
+import polydex.catalog.Binding;
+import polydex.catalog.Catalog;
+import polydex.catalog.GestureSearch.Hit;
+import polydex.desktop.controls.GestureView;
+import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.desk.Desk;
+import polydex.desktop.desk.Place;
+import polydex.desktop.keys.KeyCommand;
+import polydex.keys.GestureReader;
+import polydex.recall.DrillItem;
+import polydex.workspace.Change;
+import polydex.workspace.KeymapEdit;
+import polydex.workspace.Workspace;
+
+/** Finds keys and actions: by words, by a gesture, by pressing the keys, or on the keyboard. */
+public final class LookUpPlace implements Place {
+  private static final int MOST_SHOWN = 500;
+
+  /** An action that was found, with the gesture that was looked for, where one was. */
+  private record Found(Action action, Optional<Hit> hit) {}
+
+  private final Desk desk;
+  private final ListView<Found> results;
+  private final ActionDetail detail;
+  private final LookUpFilter filter;
+  private final VBox root = new VBox();
+  private final VBox byWords;
+  private final Button listen = new Button("Press keys instead");
+  private final Button keyboard = new Button("Keyboard");
+  private final Button compare = new Button("Compare");
+  private final Label found = Texts.quiet("");
+  private final ListeningView listening;
+  private final KeyboardPanel keys;
+  private final CompareView comparing;
+  private final Label nothing = Texts.quiet("");
+  private ActionSearch search = ActionSearch.of(List.of());
+  private String query = "";
+
+  /** The place. */
+  public LookUpPlace(Desk desk) {
+    this.desk = desk;
+    listening = new ListeningView(desk, this::stopListening);
+    keys = new KeyboardPanel(desk);
+    comparing = new CompareView(desk);
+    detail = new ActionDetail(desk);
+    results = Lists.of("Actions found", this::row, f -> f.action().title(), nothing);
+    results
+        .getSelectionModel()
+        .selectedItemProperty()
+        .addListener((_, _, f) -> detail.show(Optional.ofNullable(f).map(Found::action)));
+    results.getStyleClass().add("found");
+    filter = new LookUpFilter(desk, () -> search(query));
+    HBox.setHgrow(detail, Priority.ALWAYS);
+    HBox sides = new HBox(24, results, detail);
+    VBox.setVgrow(sides, Priority.ALWAYS);
+    HBox.setHgrow(filter, Priority.ALWAYS);
+    found.setMinWidth(Region.USE_PREF_SIZE);
+    HBox narrowed = new HBox(16, filter, found);
+    narrowed.setAlignment(Pos.CENTER_LEFT);
+    byWords = new VBox(10, narrowed, sides);
+    listen.setOnAction(_ -> listen());
+    keyboard.setOnAction(_ -> showKeyboard());
+    compare.setOnAction(_ -> showComparison());
+    HBox top = new HBox(12, Texts.heading("Look up"), spacer(), keyboard, compare, listen);
+    top.setAlignment(Pos.CENTER_LEFT);
+    root.getStyleClass().add("place");
+    root.getChildren().addAll(top, byWords);
+    show(byWords);
+    desk.session().workspace().addListener((_, _, _) -> refresh());
+    desk.analyst().found().addListener((_, _, _) -> analysed());
+    refresh();
+  }
+
+  private static Region spacer() {
+    Region region = new Region();
+    HBox.setHgrow(region, Priority.ALWAYS);
+    return region;
+  }
+
+  @Override
+  public String title() {
+    return "Look up";
+  }
+
+  @Override
+  public char letter() {
+    return 'L';
+  }
+
+  @Override
+  public Parent node() {
+    return root;
+  }
+
+  @Override
+  public List<KeyCommand> commands() {
+    List<KeyCommand> all = new ArrayList<>();
+    all.add(KeyCommand.of("Ctrl+L", "Press keys to look up", this::listen));
+    if (view() == byWords) {
+      all.add(KeyCommand.of("Ctrl+B", "Keyboard", this::showKeyboard));
+      all.add(KeyCommand.of("Ctrl+E", "Compare", this::showComparison));
+      all.add(KeyCommand.of("Ctrl+N", "Add a gesture", () -> edit(true)));
+      all.add(KeyCommand.of("F2", "Change it", () -> edit(false)));
+      all.add(KeyCommand.quiet("Delete", "Remove it", this::remove));
+      all.add(KeyCommand.quiet("F8", "Switch it off or on", this::switchOff));
+      all.add(KeyCommand.of("Ctrl+R", "Its route", this::followOne));
+      all.add(KeyCommand.of("Ctrl+D", "Drill this", this::markOne));
+      all.add(KeyCommand.quiet("Ctrl+Shift+D", "Drill all that was found", this::markAll));
+    } else {
+      if (view() == keys) {
+        all.add(
+            KeyCommand.of(
+                "Ctrl+R", "Its route", () -> keys.chosen().ifPresent(desk.keys()::follow)));
+      }
+      all.add(KeyCommand.of("Esc", "Back to words", this::showWords));
+    }
+    return all;
+  }
+
+  @Override
+  public Map<Character, Node> reachable() {
+    return Map.of(
+        'P',
+        listen,
+        'A',
+        results,
+        'W',
+        detail.lines(),
+        'K',
+        keyboard,
+        'C',
+        compare,
+        'E',
+        filter.first());
+  }
+
+  @Override
+  public void shown() {
+    if (view() == byWords) {
+      results.requestFocus();
+    }
+  }
+
+  @Override
+  public void hidden() {
+    stopListening();
+  }
+
+  private Node view() {
+    return root.getChildren().get(1);
+  }
+
+  private void show(Node node) {
+    root.getChildren().set(1, node);
+    VBox.setVgrow(node, Priority.ALWAYS);
+  }
+
+  /** Looks for words or a gesture; all actions if there are none. */
+  public void search(String words) {
+    query = words;
+    if (view() != byWords) {
+      show(byWords);
+      desk.keys().changed();
+    }
+    Optional<List<Hit>> hits =
+        desk.analyst().found().get().flatMap(a -> a.gestures().find(words, reader()));
+    List<Found> all = hits.isPresent() ? byGesture(hits.get()) : byWords(words);
+    nothing.setText(
+        filter.isWaiting()
+            ? "Looking up what was changed …"
+            : "Nothing has these words. Try fewer, or only their beginnings; or look everywhere.");
+    found.setText(filter.isWaiting() ? "" : counted(all.size()));
+    results.getItems().setAll(all);
+    if (all.isEmpty()) {
+      detail.show(Optional.empty());
+    } else {
+      results.getSelectionModel().selectFirst();
+    }
+  }
+
+  private String counted(int count) {
+    return count >= MOST_SHOWN
+        ? "the best %,d".formatted(MOST_SHOWN)
+        : count == 1 ? "1 action" : "%,d actions".formatted(count);
+  }
+
+  /** Gestures are read in the words of the platform under the fingers. */
+  private GestureReader reader() {
+    Workspace workspace = desk.session().workspace().get();
+    return workspace
+        .setup()
+        .flatMap(s -> workspace.catalog().environment(s.machine().platform()))
+        .map(e -> e.reader())
+        .orElse(GestureReader.PLAIN);
+  }
+
+  private List<Found> byWords(String words) {
+    Catalog catalog = desk.session().workspace().get().catalog();
+    List<Action> all =
+        words.isBlank()
+            ? catalog.actions()
+            : filter.isOpen() ? search.find(words, MOST_SHOWN) : search.find(words);
+    return narrowed(all.stream().map(a -> new Found(a, Optional.empty())).toList());
+  }
+
+  private List<Found> byGesture(List<Hit> hits) {
+    Catalog catalog = desk.session().workspace().get().catalog();
+    Map<String, Hit> first = new HashMap<>();
+    Set<String> order = new LinkedHashSet<>();
+    for (Hit hit : hits) {
+      String action = hit.owner().binding().action();
+      first.putIfAbsent(action, hit);
+      order.add(action);
+    }
+    return narrowed(
+        order.stream()
+            .flatMap(id -> catalog.action(id).stream())
+            .map(a -> new Found(a, Optional.of(first.get(a.id()))))
+            .toList());
+  }
+
+  private List<Found> narrowed(List<Found> all) {
+    Predicate<Action> test = filter.test();
+    return all.stream().filter(f -> test.test(f.action())).limit(MOST_SHOWN).toList();
+  }
+
+  /** Shows the way of the chosen line's gesture through the setup in use. */
+  private void followOne() {
+    detail
+        .chosen()
+        .flatMap(ActionDetail.Line::binding)
+        .ifPresent(b -> desk.keys().follow(b.gesture().expand().getFirst()));
+  }
+
+  /** Puts the focus on what was found. */
+  public void focusResults() {
+    results.requestFocus();
+  }
+
+  private void refresh() {
+    filter.fill();
+    Catalog catalog = desk.session().workspace().get().catalog();
+    search = ActionSearch.of(catalog.actions());
+    Found was = results.getSelectionModel().getSelectedItem();
+    Node before = view();
+    search(query);
+    show(before);
+    if (was != null) {
+      for (int i = 0; i < results.getItems().size(); i++) {
+        if (results.getItems().get(i).action().id().equals(was.action().id())) {
+          results.getSelectionModel().clearAndSelect(i);
+        }
+      }
+    }
+  }
+
+  private void analysed() {
+    detail.show(detail.action());
+  }
+
+  private void row(HBox box, Found line) {
+    box.getChildren().addAll(Texts.styled(line.action().title(), "row-title"), spacer());
+    if (line.hit().isPresent()) {
+      Hit hit = line.hit().get();
+      box.getChildren()
+          .add(new GestureView(hit.gesture(), desk.titles().words(hit.owner().environment())));
+    } else {
+      box.getChildren().add(Texts.styled(line.action().group(), "quiet"));
+    }
+  }
+
+  // ---- the other views
+
+  private void showWords() {
+    show(byWords);
+    desk.keys().changed();
+    results.requestFocus();
+  }
+
+  private void showKeyboard() {
+    stopListening();
+    show(keys);
+    desk.keys().changed();
+    keys.focusKeys();
+  }
+
+  private void showComparison() {
+    stopListening();
+    show(comparing);
+    desk.keys().changed();
+    comparing.focusFirst();
+  }
+
+  private void listen() {
+    show(listening);
+    listening.start();
+  }
+
+  private void stopListening() {
+    if (view() == listening) {
+      listening.stop();
+      show(byWords);
+      desk.keys().changed();
+      results.requestFocus();
+    }
+  }
+
+  // ---- editing
+
+  private void edit(boolean isNew) {
+    Optional<ActionDetail.Line> line = detail.chosen();
+    if (detail.action().isEmpty()) {
+      desk.session().say("Choose an action first.");
+      return;
+    }
+    boolean hasBinding = line.flatMap(ActionDetail.Line::binding).isPresent();
+    BindingEditor editor =
+        new BindingEditor(desk, detail.action().get(), line, isNew || !hasBinding);
+    desk.keys().open(editor, editor.focus());
+  }
+
+  private void remove() {
+    chosenBinding()
+        .ifPresentOrElse(
+            l ->
+                desk.session()
+                    .apply(
+                        KeymapEdit.remove(
+                            desk.session().workspace().get(),
+                            l.environment().id(),
+                            l.binding().orElseThrow())),
+            () -> desk.session().say("Choose a gesture on the right first (Alt+W)."));
+  }
+
+  /**
+   * Marks what is chosen for drills: on the right one gesture, on the left the action everywhere.
+   */
+  private void markOne() {
+    Optional<ActionDetail.Line> line = chosenBinding();
+    detail
+        .action()
+        .ifPresent(
+            action ->
+                mark(
+                    List.of(action),
+                    line.map(l -> Set.of(l.environment().id())).orElseGet(this::inUse)));
+  }
+
+  private void markAll() {
+    mark(results.getItems().stream().map(Found::action).toList(), inUse());
+  }
+
+  private Set<String> inUse() {
+    return desk.session().workspace().get().environmentsInUse();
+  }
+
+  private void mark(List<Action> actions, Set<String> environments) {
+    Catalog catalog = desk.session().workspace().get().catalog();
+    List<DrillItem> items =
+        actions.stream()
+            .flatMap(
+                a ->
+                    environments.stream()
+                        .filter(e -> !catalog.bindings(e, a.id()).isEmpty())
+                        .map(e -> new DrillItem(e, a.id())))
+            .toList();
+    if (items.isEmpty()) {
+      desk.session()
+          .say("None of your environments has a gesture for this, so there is none to drill.");
+    } else {
+      desk.drills().mark(items);
+    }
+  }
+
+  /** Removing and switching off want the focus on the gestures, so that no list is meant by it. */
+  private Optional<ActionDetail.Line> chosenBinding() {
+    return detail.lines().isFocused()
+        ? detail.chosen().filter(l -> l.binding().isPresent())
+        : Optional.empty();
+  }
+
+  private void switchOff() {
+    Optional<ActionDetail.Line> line = chosenBinding();
+    Workspace workspace = desk.session().workspace().get();
+    if (line.isEmpty() || workspace.setup().isEmpty()) {
+      desk.session().say("Choose a gesture on the right first (Alt+W).");
+      return;
+    }
+    Binding binding = line.get().binding().orElseThrow();
+    Optional<Change.Edit> edit =
+        KeymapEdit.switchOff(
+            workspace, workspace.setup().get(), line.get().environment().id(), binding);
+    edit.ifPresentOrElse(
+        desk.session()::apply,
+        () ->
+            desk.session()
+                .say(
+                    binding.remarks().fixed()
+                        ? "%s does not let this one be switched off."
+                            .formatted(line.get().environment().title())
+                        : "Only bindings of a platform in this setup can be switched off."));
+  }
+}

@@ -1,0 +1,114 @@
+package polydex.desktop.route;
+
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import polydex.conflict.ConflictHistory.Event;
+import polydex.desktop.controls.GestureView;
+import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.OverlayBox;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.desk.Desk;
+import polydex.desktop.keys.KeyCommand;
+import polydex.route.Setup;
+
+/** When conflicts came and went, by days. */
+final class ConflictDays {
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("d MMM uuuu", Locale.ENGLISH);
+
+  private final Desk desk;
+  private final Label head = Texts.quiet("");
+  private boolean all;
+  private final ListView<Event> list;
+
+  ConflictDays(Desk desk) {
+    this.desk = desk;
+    list =
+        Lists.of(
+            "Days of conflicts",
+            this::row,
+            e -> DAY.format(e.day()) + " " + e.sighting().words(),
+            Texts.quiet("No conflict has come or gone yet since this file looks for them."));
+    list.getStyleClass().add("setup-lines");
+  }
+
+  void open() {
+    fill();
+    VBox box = OverlayBox.wide(Texts.heading("What came and what went"), head, list);
+    desk.keys()
+        .open(
+            box,
+            list,
+            List.of(
+                KeyCommand.of(
+                    "F5",
+                    "This setup or all",
+                    () -> {
+                      all = !all;
+                      fill();
+                    }),
+                KeyCommand.of(
+                    "Enter",
+                    "Follow its gesture",
+                    () ->
+                        Optional.ofNullable(list.getSelectionModel().getSelectedItem())
+                            .ifPresent(
+                                e -> {
+                                  desk.keys().close();
+                                  desk.session().choose(e.sighting().setup());
+                                  desk.keys().follow(e.sighting().gesture());
+                                }))));
+  }
+
+  private void fill() {
+    Optional<String> here = desk.session().workspace().get().current();
+    List<Event> events =
+        desk.session().conflicts().events().stream()
+            .filter(e -> all || here.equals(Optional.of(e.sighting().setup())))
+            .toList();
+    long came = events.stream().filter(Event::came).count();
+    head.setText(
+        "%s: %d came and %d went, the latest first."
+            .formatted(
+                all ? "All setups" : here.map(this::title).orElse(""), came, events.size() - came));
+    list.getItems().setAll(events);
+    list.getSelectionModel().selectFirst();
+  }
+
+  private String title(String setup) {
+    return Optional.ofNullable(desk.session().workspace().get().setups().get(setup))
+        .map(Setup::title)
+        .orElse("a setup that is gone");
+  }
+
+  private void row(HBox box, Event event) {
+    Label words = Texts.words((all ? title(event.sighting().setup()) + ". " : "") + words(event));
+    HBox.setHgrow(words, Priority.ALWAYS);
+    words.setMinWidth(0);
+    box.getChildren()
+        .addAll(
+            Lists.column(Texts.styled(DAY.format(event.day()), "quiet"), 6.5),
+            Lists.column(
+                Texts.styled(event.came() ? "came" : "went", event.came() ? "stops" : "quiet"), 3),
+            Lists.column(
+                new GestureView(
+                    event.sighting().gesture(),
+                    desk.titles().words(event.sighting().environment())),
+                11),
+            words);
+  }
+
+  private static String words(Event event) {
+    return event.came()
+        ? event.sighting().words()
+            + event.sighting().gone().map(d -> " Gone since " + DAY.format(d) + ".").orElse("")
+        : event.sighting().words();
+  }
+}

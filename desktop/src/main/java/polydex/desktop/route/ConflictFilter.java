@@ -1,0 +1,97 @@
+package polydex.desktop.route;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.TreeSet;
+import java.util.function.Function;
+import polydex.conflict.Conflict;
+import polydex.route.Layer;
+
+/**
+ * Which conflicts are shown.
+ *
+ * @param where of which setups
+ * @param kind only this kind, or all
+ * @param layer only those that go wrong at this layer, or at any
+ * @param environment only those whose losing binding is of this environment, or of any
+ */
+record ConflictFilter(
+    Where where,
+    Optional<Conflict.Kind> kind,
+    Optional<Layer> layer,
+    Optional<String> environment) {
+  static final ConflictFilter FIRST = of(Where.HERE);
+
+  /** Where conflicts are looked for. */
+  enum Where {
+    HERE("in this setup"),
+    EVERYWHERE("in all setups"),
+    HABITS("between environments: habits"),
+    ACCEPTED("in all setups, lived with");
+
+    private final String words;
+
+    Where(String words) {
+      this.words = words;
+    }
+  }
+
+  private static ConflictFilter of(Where where) {
+    return new ConflictFilter(where, Optional.empty(), Optional.empty(), Optional.empty());
+  }
+
+  /**
+   * As a person would say it.
+   *
+   * @param title of an environment, by its id
+   */
+  String words(Function<String, String> title) {
+    return kind.map(k -> name(k) + " ").orElse("")
+        + where.words
+        + layer.map(l -> ", at " + at(l)).orElse("")
+        + environment.map(e -> ", of " + title.apply(e)).orElse("");
+  }
+
+  private static String at(Layer layer) {
+    return layer.title().equals(layer.machine())
+        ? layer.title()
+        : layer.title() + " (" + layer.machine() + ")";
+  }
+
+  boolean shows(Conflict conflict) {
+    return (kind.isEmpty() || kind.get() == conflict.kind())
+        && (layer.isEmpty() || layer.equals(conflict.at()))
+        && (environment.isEmpty() || environment.get().equals(conflict.loser().environment()));
+  }
+
+  /** A kind in words. */
+  static String name(Conflict.Kind kind) {
+    return kind.written().replace('-', ' ');
+  }
+
+  /**
+   * What can be chosen: every place, and what of kinds, layers and environments there is in this
+   * one, each joined to what was chosen already.
+   */
+  List<ConflictFilter> choices(Collection<Conflict> loaded) {
+    List<ConflictFilter> all = new ArrayList<>();
+    for (Where other : Where.values()) {
+      all.add(of(other));
+    }
+    List<Conflict> left = loaded.stream().filter(this::shows).toList();
+    for (Conflict.Kind k : new TreeSet<>(left.stream().map(Conflict::kind).toList())) {
+      all.add(new ConflictFilter(where, Optional.of(k), layer, environment));
+    }
+    left.stream()
+        .flatMap(c -> c.at().stream())
+        .distinct()
+        .forEach(l -> all.add(new ConflictFilter(where, kind, Optional.of(l), environment)));
+    left.stream()
+        .map(c -> c.loser().environment())
+        .distinct()
+        .forEach(e -> all.add(new ConflictFilter(where, kind, layer, Optional.of(e))));
+    return all.stream().distinct().filter(f -> !f.equals(this)).toList();
+  }
+}

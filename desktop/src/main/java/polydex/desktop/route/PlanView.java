@@ -1,0 +1,210 @@
+package polydex.desktop.route;
+
+import java.util.ArrayList;
+import java.util.List;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import polydex.catalog.Catalog;
+import polydex.conflict.Conflict;
+import polydex.conflict.ConflictSentence;
+import polydex.conflict.Fix;
+import polydex.conflict.Person;
+import polydex.conflict.Plan;
+import polydex.conflict.Planner;
+import polydex.conflict.Situation;
+import polydex.conflict.Trial;
+import polydex.desktop.controls.GestureView;
+import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.OverlayBox;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.desk.Desk;
+import polydex.keys.Gesture;
+import polydex.workspace.Change;
+import polydex.workspace.Workspace;
+
+/** The cheapest set of changes that ends the worst conflicts that are shown. */
+final class PlanView {
+  /** A step or what stays, with the gestures in it. */
+  private record Row(String text, List<Gesture> gestures) {}
+
+  private static final int SECONDS = 20;
+  private static final List<String> COSTS =
+      List.of("changed habit", "lost built-in", "remap", "window setting");
+
+  private static final double ROW_WIDTH = 815;
+
+  private final Desk desk;
+  private final List<Conflict> chosen;
+
+  /** What changes are tried on, and the one thing that they are made to. */
+  private final Workspace workspace;
+
+  private final List<TextField> weights = new ArrayList<>();
+  private final ListView<Row> list;
+  private final Label state = Texts.words("");
+  private Plan plan = new Plan(List.of(), 0, 0, true, List.of());
+
+  PlanView(Desk desk, List<Conflict> chosen) {
+    this.desk = desk;
+    this.chosen = chosen;
+    workspace = desk.session().workspace().get();
+    list =
+        Lists.of(
+            "Steps of the plan",
+            PlanView::row,
+            Row::text,
+            Texts.quiet("No step is needed, or none is known that helps."));
+    list.getStyleClass().add("nine-rows");
+    state.setMinHeight(Region.USE_PREF_SIZE);
+  }
+
+  void open() {
+    FlowPane costs = new FlowPane(16, 8);
+    double[] usual = {
+      Fix.Weights.USUAL.changedHabit(),
+      Fix.Weights.USUAL.lostBuiltIn(),
+      Fix.Weights.USUAL.remap(),
+      Fix.Weights.USUAL.session()
+    };
+    for (int i = 0; i < COSTS.size(); i++) {
+      TextField field = new TextField(String.valueOf((int) usual[i]));
+      field.setPrefColumnCount(3);
+      field.setAccessibleText("Points for a " + COSTS.get(i));
+      field.setOnAction(_ -> look());
+      weights.add(field);
+      HBox pair = new HBox(6, Texts.quiet(COSTS.get(i)), field);
+      pair.setAlignment(Pos.CENTER_LEFT);
+      costs.getChildren().add(pair);
+    }
+    VBox box =
+        OverlayBox.wide(
+            Texts.heading("Plan for %d conflicts".formatted(chosen.size())),
+            Texts.quiet("What changes cost, in points; Enter in a field plans anew:"),
+            costs,
+            state,
+            list,
+            Texts.quiet(
+                "Enter on a step: make them all as one change, which can be undone. Esc: leave"
+                    + " things as they are."));
+    list.addEventHandler(
+        KeyEvent.KEY_PRESSED,
+        event -> {
+          if (event.getCode() == KeyCode.ENTER) {
+            event.consume();
+            make();
+          }
+        });
+    box.sceneProperty()
+        .addListener(
+            (_, _, scene) -> {
+              if (scene == null) {
+                desk.analyst().stopLooking("plan");
+              }
+            });
+    desk.keys().open(box, list);
+    look();
+  }
+
+  private void look() {
+    Fix.Weights costs;
+    try {
+      costs =
+          new Fix.Weights(
+              Double.parseDouble(weights.get(0).getText().strip()),
+              Double.parseDouble(weights.get(1).getText().strip()),
+              Double.parseDouble(weights.get(2).getText().strip()),
+              Double.parseDouble(weights.get(3).getText().strip()));
+    } catch (IllegalArgumentException e) {
+      state.setText("A cost is a number from 0 on, as in 2 or 1.5.");
+      return;
+    }
+    state.setText("Trying changes on a copy … Esc stops.");
+    Lists.waiting(list, "The steps come when all is tried.");
+    Person person = desk.analyst().person();
+    desk.analyst()
+        .look(
+            "plan",
+            course ->
+                new Planner(new Trial(workspace.situation(), person), costs, SECONDS)
+                    .plan(
+                        chosen,
+                        () -> !course.isWanted(),
+                        n -> course.tell(() -> state.setText(looked(n)))),
+            this::show,
+            why -> {
+              state.setText("");
+              Lists.failed(list, why);
+            });
+  }
+
+  private String looked(int conflicts) {
+    return "Trying changes on a copy: %d of %d conflicts looked at. Esc stops."
+        .formatted(conflicts, chosen.size());
+  }
+
+  private void show(Plan found) {
+    plan = found;
+    Catalog catalog = workspace.catalog();
+    String proof =
+        found.optimal()
+            ? "no cheaper set does it"
+            : "not proved to be the least, which is at least %.1f".formatted(found.bound());
+    String stays = found.left().isEmpty() ? "" : " %d stay, below.".formatted(found.left().size());
+    state.setText(
+        found.steps().isEmpty() && found.left().isEmpty()
+            ? "There is nothing to do."
+            : "%d changes for %.0f points: %s.%s"
+                .formatted(found.steps().size(), found.cost(), proof, stays));
+    List<Row> rows = new ArrayList<>();
+    for (Trial.Outcome step : found.steps()) {
+      String text =
+          "%d. %s (ends %d)"
+              .formatted(rows.size() + 1, step.fix().title(catalog), step.ends().size());
+      rows.add(new Row(text, step.fix().gestures()));
+    }
+    for (Plan.Left left : found.left()) {
+      String text =
+          "Stays: %s %s %s"
+              .formatted(
+                  left.conflict().loser().gesture(),
+                  ConflictSentence.withoutWayOut(left.conflict(), catalog),
+                  left.why());
+      rows.add(new Row(text, List.of(left.conflict().loser().gesture())));
+    }
+    Lists.found(list, rows);
+    list.getSelectionModel().selectFirst();
+    list.requestFocus();
+  }
+
+  private static void row(HBox box, Row row) {
+    Region text = GestureView.within(row.text(), row.gestures(), ROW_WIDTH);
+    HBox.setHgrow(text, Priority.ALWAYS);
+    box.getChildren().add(text);
+  }
+
+  private void make() {
+    if (plan.steps().isEmpty()) {
+      return;
+    }
+    desk.keys().close();
+    Situation after = workspace.situation();
+    for (Trial.Outcome step : plan.steps()) {
+      after = step.fix().applyTo(after);
+    }
+    desk.session()
+        .apply(
+            new Change.Edit(
+                "Make a plan of %d changes".formatted(plan.steps().size()),
+                workspace,
+                workspace.with(after)));
+  }
+}

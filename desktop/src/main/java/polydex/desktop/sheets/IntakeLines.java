@@ -1,0 +1,160 @@
+package polydex.desktop.sheets;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import polydex.catalog.TitleMatcher.Match;
+import polydex.desktop.controls.GestureView;
+import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.Texts;
+import polydex.keys.Gesture;
+import polydex.workspace.IntakePlan;
+import polydex.workspace.IntakePlan.Proposal;
+
+/** The lines of a preview: what would become of each line of a list, what needs eyes first. */
+final class IntakeLines {
+
+  /** What becomes of a line. */
+  enum Fate {
+    REFUSED("refused", "notch"),
+    GONE("gone", "dot", "dot-open"),
+    RESEMBLES("same?", "dot", "dot-learning"),
+    CHANGED("changed", "dot", "dot-switching"),
+    TAKEN("take", "dot", "dot-replaced"),
+    KNOWN("known", "dot");
+
+    private final String word;
+    private final List<String> mark;
+
+    Fate(String word, String... mark) {
+      this.word = word;
+      this.mark = List.of(mark);
+    }
+  }
+
+  /**
+   * A line.
+   *
+   * @param number in the file, counted from 1; 0 for what is not in it
+   * @param likely the known action that a title resembles
+   */
+  record Line(
+      int number,
+      Fate fate,
+      String text,
+      Optional<Gesture> gesture,
+      String why,
+      Optional<Match> likely) {}
+
+  private IntakeLines() {}
+
+  static List<Line> of(IntakePlan plan, boolean dropGone) {
+    Map<String, Match> likely = new HashMap<>();
+    for (Proposal proposal : plan.proposals()) {
+      likely.put(proposal.title(), proposal.matches().getFirst());
+    }
+    List<Line> all = new ArrayList<>();
+    plan.refused()
+        .forEach(
+            r -> all.add(line(r.line(), Fate.REFUSED, r.text(), Optional.empty(), r.reason())));
+    plan.gone()
+        .forEach(
+            g ->
+                all.add(
+                    line(
+                        0,
+                        Fate.GONE,
+                        plan.change().before().catalog().title(g.binding().action()),
+                        Optional.of(g.binding().gesture()),
+                        dropGone ? "Goes from here too." : "Stays here; Ctrl+G drops it.")));
+    plan.changed()
+        .forEach(
+            c ->
+                all.add(
+                    line(
+                        c.row().line(),
+                        Fate.CHANGED,
+                        c.row().action(),
+                        Optional.of(c.gesture()),
+                        "Was " + c.before() + ".")));
+    plan.taken()
+        .forEach(
+            t -> {
+              Optional<Match> match = Optional.ofNullable(likely.get(t.row().action().strip()));
+              all.add(
+                  new Line(
+                      t.row().line(),
+                      match.isPresent() ? Fate.RESEMBLES : Fate.TAKEN,
+                      t.row().action(),
+                      Optional.of(t.gesture()),
+                      match
+                          .map(
+                              m ->
+                                  "New, or “%s”? %.0f %% alike."
+                                      .formatted(m.action().title(), m.score() * 100))
+                          .orElse(t.row().environment()),
+                      match));
+            });
+    plan.known()
+        .forEach(
+            r ->
+                all.add(
+                    line(
+                        r.line(),
+                        Fate.KNOWN,
+                        r.action() + ": " + r.gesture(),
+                        Optional.empty(),
+                        "Is there already.")));
+    all.sort(Comparator.comparing(Line::fate).thenComparingInt(Line::number));
+    return all;
+  }
+
+  private static Line line(
+      int number, Fate fate, String text, Optional<Gesture> gesture, String why) {
+    return new Line(number, fate, text, gesture, why, Optional.empty());
+  }
+
+  /** With little room what becomes of a line stands above what it says. */
+  static void row(HBox box, Line line, boolean narrow) {
+    Label why = Texts.styled(line.why(), line.fate() == Fate.REFUSED ? "words" : "quiet");
+    why.setWrapText(line.fate() == Fate.REFUSED);
+    HBox.setHgrow(why, Priority.ALWAYS);
+    if (narrow) {
+      FlowPane says = new FlowPane(10, 4, Texts.styled(line.text(), "row-title"));
+      line.gesture().ifPresent(g -> says.getChildren().add(new GestureView(g, Map.of())));
+      Label number = Texts.styled(line.number() == 0 ? "" : "line " + line.number(), "number");
+      why.setWrapText(true);
+      VBox stacked = new VBox(2, new HBox(10, number, mark(line.fate())), says, why);
+      HBox.setHgrow(stacked, Priority.ALWAYS);
+      box.getChildren().add(stacked);
+      return;
+    }
+    String number = line.number() == 0 ? "" : "line " + line.number();
+    box.getChildren()
+        .addAll(
+            Lists.rightColumn(Texts.styled(number, "number"), 5.5),
+            mark(line.fate()),
+            Lists.column(Texts.styled(line.text(), "row-title"), 18));
+    line.gesture().ifPresent(g -> box.getChildren().add(new GestureView(g, Map.of())));
+    box.getChildren().add(why);
+  }
+
+  private static Node mark(Fate fate) {
+    Region sign = new Region();
+    sign.getStyleClass().addAll(fate.mark);
+    HBox mark = new HBox(6, sign, Texts.styled(fate.word, "row-title"));
+    mark.setAlignment(Pos.CENTER_LEFT);
+    return Lists.column(mark, 6);
+  }
+}

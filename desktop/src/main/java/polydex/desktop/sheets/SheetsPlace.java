@@ -1,0 +1,395 @@
+package polydex.desktop.sheets;
+
+import java.nio.file.InvalidPathException;
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+import polydex.boards.Layout;
+import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.desk.Desk;
+import polydex.desktop.desk.Place;
+import polydex.desktop.keys.KeyCommand;
+import polydex.desktop.sheets.IntakeLines.Fate;
+import polydex.desktop.sheets.IntakeLines.Line;
+import polydex.desktop.state.Beside;
+import polydex.files.FileProblem;
+import polydex.files.json.ModelFiles;
+import polydex.files.json.ModelJson;
+import polydex.files.lists.ForeignList;
+import polydex.files.lists.Intake;
+import polydex.files.lists.ListReader;
+import polydex.files.xkb.XkbLayouts;
+import polydex.workspace.BindingIntake;
+import polydex.workspace.Change;
+import polydex.workspace.ColumnRoles.Target;
+import polydex.workspace.IntakePlan;
+import polydex.workspace.Workspace;
+
+/** Bringing lists of bindings in: first what would happen, line by line, then one change. */
+public final class SheetsPlace implements Place {
+
+  private static final String EXAMPLE =
+      """
+      application,context,action,gesture
+      Cue editor,text,Duplicate the line,Ctrl+Shift+D
+
+      Lists as they are found are read too: tables of saved pages and of Markdown, arrays in JSON, \
+      settings and their schemas, lines of key = value, the clipboard; and keymaps, boards and \
+      layouts in this program's own formats. Nothing is taken before you have seen what it would be.\
+      """;
+
+  /** What was read: a list, or a file in one of our own formats. */
+  private sealed interface Material {}
+
+  private record Listed(ForeignList list) implements Material {}
+
+  private record Own(String name, String text) implements Material {}
+
+  /** What would be done. */
+  private record Preview(
+      Material material, Optional<IntakePlan> plan, Change.Edit edit, String words) {}
+
+  private final Desk desk;
+  private final VBox root = new VBox();
+  private final TextField path = new TextField();
+  private final TextField target = new TextField();
+  private final TextField columns = new TextField();
+  private final Button choose = new Button("Choose a file...");
+  private final Button paste = new Button("Clipboard");
+  private final Button read = new Button("Preview");
+  private final Button take = new Button("Bring in");
+  private final Label summary = Texts.words("");
+  private final ListView<Line> lines;
+  private final Beside reading = new Beside("list");
+  private final Map<String, String> meant = new HashMap<>();
+  private Optional<Material> material = Optional.empty();
+  private Optional<Preview> preview = Optional.empty();
+  private boolean dropGone;
+
+  /** The place. */
+  public SheetsPlace(Desk desk) {
+    this.desk = desk;
+    field(path, "Path of a list or keymap, or xkb: and a layout");
+    field(target, "Application, where lines name none");
+    field(columns, "Columns: action=1, gesture=2");
+    path.setOnAction(_ -> read());
+    target.setOnAction(_ -> again());
+    columns.setOnAction(_ -> again());
+    choose.setOnAction(_ -> choose());
+    paste.setOnAction(_ -> paste());
+    read.setOnAction(_ -> read());
+    take.setOnAction(_ -> bringIn());
+    take.setDisable(true);
+    take.setMinWidth(Region.USE_PREF_SIZE);
+    lines =
+        Lists.of(
+            "Lines of the list",
+            (box, line) -> IntakeLines.row(box, line, desk.narrow().get()),
+            Line::text,
+            Texts.quiet(EXAMPLE));
+    lines.addEventHandler(KeyEvent.KEY_PRESSED, this::onLine);
+    ((Label) lines.getPlaceholder()).setMaxWidth(600);
+    lines.getPlaceholder().getStyleClass().add("example");
+    VBox.setVgrow(lines, Priority.ALWAYS);
+    HBox ask = new HBox(12, path, choose, paste);
+    ask.setAlignment(Pos.CENTER_LEFT);
+    HBox how = new HBox(12, target, columns, read);
+    how.setAlignment(Pos.CENTER_LEFT);
+    HBox.setHgrow(summary, Priority.ALWAYS);
+    summary.setMaxWidth(Double.MAX_VALUE);
+    HBox act = new HBox(12, summary, take);
+    act.setAlignment(Pos.CENTER_LEFT);
+    root.getStyleClass().add("place");
+    root.getChildren()
+        .addAll(
+            Texts.heading("Sheets"),
+            Texts.part("Bring in a list of bindings"),
+            ask,
+            how,
+            act,
+            lines);
+    // A preview is of a workspace; when that has changed it has to be made anew.
+    desk.session().workspace().addListener((_, _, _) -> again());
+  }
+
+  private static void field(TextField field, String name) {
+    field.setPromptText(name);
+    field.setAccessibleText(name);
+    HBox.setHgrow(field, Priority.ALWAYS);
+  }
+
+  @Override
+  public String title() {
+    return "Sheets";
+  }
+
+  @Override
+  public char letter() {
+    return 'S';
+  }
+
+  @Override
+  public Parent node() {
+    return root;
+  }
+
+  @Override
+  public List<KeyCommand> commands() {
+    return List.of(
+        KeyCommand.of("Ctrl+O", "Choose a file", this::choose),
+        KeyCommand.of("Ctrl+Shift+V", "From the clipboard", this::paste),
+        KeyCommand.of("Ctrl+Enter", "Bring in", this::bringIn),
+        KeyCommand.of("Ctrl+G", "Drop what is gone", this::toggleGone),
+        KeyCommand.quiet("Esc", "Stop reading", this::stop));
+  }
+
+  @Override
+  public Map<Character, Node> reachable() {
+    return Map.of(
+        'P', path, 'C', choose, 'E', paste, 'A', target, 'O', columns, 'V', read, 'B', take, 'I',
+        lines);
+  }
+
+  @Override
+  public void shown() {
+    path.requestFocus();
+  }
+
+  private void choose() {
+    FileChooser chooser = new FileChooser();
+    chooser.setTitle("A list of bindings");
+    chooser
+        .getExtensionFilters()
+        .addAll(
+            new FileChooser.ExtensionFilter(
+                "Lists", "*.csv", "*.tsv", "*.txt", "*.html", "*.htm", "*.md", "*.json", "*.xml",
+                "*.ini", "*.conf", "*.dconf"),
+            new FileChooser.ExtensionFilter("All files", "*"));
+    Optional.ofNullable(chooser.showOpenDialog(root.getScene().getWindow()))
+        .ifPresent(
+            file -> {
+              path.setText(file.toString());
+              read();
+            });
+  }
+
+  private interface Reading {
+    Material read() throws FileProblem;
+  }
+
+  private void read() {
+    String text = path.getText().strip();
+    if (text.isEmpty()) {
+      refuse("Give the path of a file, or choose one with Ctrl+O.");
+      return;
+    }
+    read(
+        text,
+        () -> {
+          if (text.startsWith(XkbLayouts.PREFIX)) {
+            return new Own(text, installed(text.substring(XkbLayouts.PREFIX.length())));
+          }
+          Path file = path(text);
+          Optional<String> own = ListReader.ownFormat(file);
+          return own.isPresent()
+              ? new Own(file.getFileName().toString(), own.get())
+              : new Listed(ListReader.read(file));
+        });
+  }
+
+  /** A layout of the installed xkb-data, as the file that it would be here. */
+  private static String installed(String name) throws FileProblem {
+    Layout layout = new XkbLayouts(XkbLayouts.USUAL).layout(name);
+    return ModelJson.writeFile("polydex-layout/1", layout);
+  }
+
+  /** A table that was copied from a page is there as HTML too, which says more. */
+  private void paste() {
+    Clipboard clipboard = Clipboard.getSystemClipboard();
+    String html = clipboard.hasHtml() ? clipboard.getHtml() : "";
+    String text =
+        html.contains("<table") ? html : Optional.ofNullable(clipboard.getString()).orElse("");
+    if (text.isBlank()) {
+      refuse("The clipboard holds no text. Copy a table or a list first.");
+      return;
+    }
+    read(
+        "the clipboard",
+        () ->
+            ModelFiles.isOurs(text)
+                ? new Own("clipboard", text)
+                : new Listed(ListReader.read("clipboard", text)));
+  }
+
+  private static Path path(String text) throws FileProblem {
+    try {
+      return Path.of(text);
+    } catch (InvalidPathException e) {
+      throw new FileProblem("No file can have this name: %s.".formatted(e.getReason()), e);
+    }
+  }
+
+  /** Reads beside the window; the newest request wins. */
+  private void read(String what, Reading reading) {
+    meant.clear();
+    material = Optional.empty();
+    summary.setText("Reading " + what + " ... Esc stops it.");
+    Lists.waiting(lines, "Reading …");
+    take.setDisable(true);
+    work(reading);
+  }
+
+  private void again() {
+    material.ifPresent(m -> work(() -> m));
+  }
+
+  private void stop() {
+    if (reading.busy().get()) {
+      reading.stop();
+      refuse("Stopped; nothing was taken.");
+    }
+  }
+
+  private void work(Reading from) {
+    Workspace workspace = desk.session().workspace().get();
+    Optional<String> said = Optional.of(columns.getText().strip()).filter(t -> !t.isEmpty());
+    Optional<Target> of =
+        Optional.of(target.getText().strip())
+            .filter(t -> !t.isEmpty())
+            .map(t -> new Target(t, false));
+    Map<String, String> titles = Map.copyOf(meant);
+    boolean drop = dropGone;
+    reading.ask(
+        _ -> preview(workspace, from.read(), said, of, titles, drop), this::show, this::refuse);
+  }
+
+  private static Preview preview(
+      Workspace workspace,
+      Material material,
+      Optional<String> said,
+      Optional<Target> target,
+      Map<String, String> meant,
+      boolean drop)
+      throws FileProblem {
+    return switch (material) {
+      case Own own -> {
+        ModelFiles.Brought brought = ModelFiles.read(workspace, own.name(), own.text());
+        yield new Preview(own, Optional.empty(), brought.edit(), brought.what());
+      }
+      case Listed listed -> {
+        Intake intake = Intake.of(workspace, listed.list(), said, target);
+        IntakePlan plan =
+            BindingIntake.plan(
+                workspace.with(intake.remembered()),
+                intake.request().meaning(meant).dropGone(drop));
+        Change.Edit edit = new Change.Edit(plan.change().title(), workspace, plan.change().after());
+        yield new Preview(listed, Optional.of(plan), edit, words(listed.list(), plan));
+      }
+    };
+  }
+
+  private static String words(ForeignList list, IntakePlan plan) {
+    String form = list.form();
+    StringBuilder all =
+        new StringBuilder(form.substring(0, 1).toUpperCase(Locale.ROOT)).append(form.substring(1));
+    all.append(": %,d to take".formatted(plan.taken().size()));
+    if (!plan.changed().isEmpty()) {
+      all.append(", %,d changed".formatted(plan.changed().size()));
+    }
+    all.append(", %,d known already".formatted(plan.known().size()));
+    if (!plan.gone().isEmpty()) {
+      all.append(", %,d gone from the list".formatted(plan.gone().size()));
+    }
+    all.append(", %,d refused.".formatted(plan.refused().size()));
+    if (list.left() > 0) {
+      all.append(" %,d entries without a gesture were left out.".formatted(list.left()));
+    }
+    if (!plan.proposals().isEmpty()) {
+      all.append(" Enter on a title that resembles a known one says that it is the same.");
+    }
+    return all.toString();
+  }
+
+  private void refuse(String reason) {
+    preview = Optional.empty();
+    summary.setText(reason);
+    Lists.found(lines, List.of());
+    take.setDisable(true);
+    take.setText("Bring in");
+  }
+
+  private void show(Preview made) {
+    material = Optional.of(made.material());
+    preview = Optional.of(made);
+    summary.setText(made.words());
+    int at = lines.getSelectionModel().getSelectedIndex();
+    Lists.found(lines, made.plan().map(p -> IntakeLines.of(p, dropGone)).orElse(List.of()));
+    if (at >= 0 && at < lines.getItems().size()) {
+      lines.getSelectionModel().select(at);
+    }
+    boolean changes = !made.edit().before().catalog().equals(made.edit().after().catalog());
+    boolean any =
+        made.plan().map(IntakePlan::changesSomething).orElse(changes || made.plan().isEmpty());
+    take.setDisable(!any);
+    take.setText(any ? made.edit().title() : "Nothing to bring in");
+  }
+
+  /** Enter says that a title means the known action that it resembles; again, that it does not. */
+  private void onLine(KeyEvent event) {
+    Line line = lines.getSelectionModel().getSelectedItem();
+    if (event.getCode() != KeyCode.ENTER || event.isControlDown() || line == null) {
+      return;
+    }
+    if (line.fate() == Fate.RESEMBLES && line.likely().isPresent()) {
+      event.consume();
+      meant.put(line.text(), line.likely().get().action().id());
+      again();
+    } else if (meant.containsKey(line.text())) {
+      event.consume();
+      meant.remove(line.text());
+      again();
+    }
+  }
+
+  private void toggleGone() {
+    dropGone = !dropGone;
+    desk.session()
+        .say(
+            dropGone
+                ? "What is gone from the list goes from here too."
+                : "What is gone from the list stays here.");
+    again();
+  }
+
+  private void bringIn() {
+    if (preview.isPresent() && !take.isDisabled()) {
+      if (desk.session().apply(preview.get().edit())) {
+        meant.clear();
+      } else {
+        again();
+      }
+      lines.requestFocus();
+    } else {
+      desk.session().say("There is nothing to bring in. Preview a file first.");
+    }
+  }
+}

@@ -1,0 +1,5 @@
+/** Getting lists in and out. */
+@NullMarked
+package polydex.desktop.sheets;
+
+import org.jspecify.annotations.NullMarked;

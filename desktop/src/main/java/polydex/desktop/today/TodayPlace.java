@@ -1,0 +1,359 @@
+package polydex.desktop.today;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.Button;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+import org.threeten.extra.LocalDateRange;
+import polydex.conflict.Conflict;
+import polydex.conflict.ConflictSentence;
+import polydex.desktop.controls.GestureView;
+import polydex.desktop.controls.NumberedLines;
+import polydex.desktop.controls.Plot;
+import polydex.desktop.controls.Plot.Point;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.desk.Desk;
+import polydex.desktop.desk.Place;
+import polydex.desktop.keys.KeyCommand;
+import polydex.desktop.mouse.Marks;
+import polydex.desktop.mouse.NamesView;
+import polydex.desktop.mouse.NextStep;
+import polydex.desktop.mouse.ReviewView;
+import polydex.desktop.mouse.Spoken;
+import polydex.effort.SpokenTime;
+import polydex.mouse.Remaining.Row;
+import polydex.mouse.Standing;
+import polydex.mouse.Weeks.Week;
+import polydex.person.Findings;
+import polydex.recall.DrillHistory;
+
+/** What to do in the next minutes, and why; everything on it acts with one key. */
+public final class TodayPlace implements Place {
+  private static final int OF_EACH = 3;
+
+  private final Desk desk;
+  private final Beginning beginning;
+  private final VBox root = new VBox(14);
+  private final ScrollPane scroll = new ScrollPane(root);
+  private List<KeyCommand> commands = List.of();
+  private Optional<Node> first = Optional.empty();
+  private final TodayDrill drill;
+
+  /** The place. */
+  public TodayPlace(Desk desk, Beginning beginning) {
+    this.desk = desk;
+    this.beginning = beginning;
+    drill = new TodayDrill(desk);
+    scroll.setFitToWidth(true);
+    scroll.setFocusTraversable(false);
+    scroll.getStyleClass().add("today");
+    root.getStyleClass().add("place");
+    desk.auditor().found().addListener((_, _, _) -> refreshIfShown());
+    desk.analyst()
+        .found()
+        .addListener(
+            (_, _, _) -> {
+              drill.forget();
+              refreshIfShown();
+            });
+    desk.session()
+        .logged()
+        .addListener(
+            (_, _, _) -> {
+              if (isShown()) {
+                desk.auditor().ask();
+              }
+            });
+    desk.session().workspace().addListener((_, _, _) -> askIfShown());
+    desk.narrow().addListener((_, _, _) -> refreshIfShown());
+  }
+
+  private boolean isShown() {
+    return scroll.getScene() != null;
+  }
+
+  private void askIfShown() {
+    drill.forget();
+    if (isShown()) {
+      desk.auditor().ask();
+      refresh();
+    }
+  }
+
+  private void refreshIfShown() {
+    if (isShown()) {
+      refresh();
+    }
+  }
+
+  @Override
+  public String title() {
+    return "Today";
+  }
+
+  @Override
+  public char letter() {
+    return 'T';
+  }
+
+  @Override
+  public Parent node() {
+    return scroll;
+  }
+
+  @Override
+  public List<KeyCommand> commands() {
+    return commands;
+  }
+
+  @Override
+  public Map<Character, Node> reachable() {
+    return first.map(n -> Map.of('B', n)).orElse(Map.of());
+  }
+
+  @Override
+  public void shown() {
+    drill.forget();
+    desk.auditor().ask();
+    refresh();
+    // What scrolls is in the scene only when that has been laid out once.
+    Platform.runLater(
+        () -> {
+          if (isShown()) {
+            first.ifPresent(Node::requestFocus);
+          }
+        });
+  }
+
+  private void refresh() {
+    NumberedLines page = new NumberedLines();
+    Node owner = root.getScene() == null ? null : root.getScene().getFocusOwner();
+    boolean hadFocus = root.getScene() != null && (owner == null || isWithin(owner));
+    String focused = owner == null ? null : owner.getId();
+    root.getChildren().clear();
+    first = Optional.empty();
+    root.getChildren().add(Texts.heading("Today"));
+    if (isNew()) {
+      VBox start = TodayStart.of(desk, page, beginning);
+      root.getChildren().add(start);
+      first = Optional.of(start.getChildren().get(1));
+    } else {
+      Optional<Findings> found = desk.auditor().found().get();
+      drill.look();
+      Button begin = drill.begin(page);
+      first = Optional.of(begin);
+      VBox left = new VBox(14, drill.due(begin), drill.learn(page), trend(page, found));
+      VBox right = new VBox(14, mouse(page, found), way(page), yesterday(page, found));
+      if (desk.narrow().get()) {
+        root.getChildren().addAll(left, right);
+      } else {
+        HBox.setHgrow(left, Priority.ALWAYS);
+        HBox.setHgrow(right, Priority.ALWAYS);
+        left.setPrefWidth(1);
+        right.setPrefWidth(1);
+        left.setMinWidth(0);
+        right.setMinWidth(0);
+        root.getChildren().add(new HBox(28, left, right));
+      }
+      found.ifPresent(f -> more(page, f));
+    }
+    commands = page.keys();
+    if (isShown()) {
+      desk.keys().changed();
+      if (hadFocus) {
+        // What had the focus has it again, though it was made anew.
+        Optional.ofNullable(focused)
+            .map(id -> root.lookup("#" + id))
+            .or(() -> first)
+            .ifPresent(Node::requestFocus);
+      }
+    }
+  }
+
+  private boolean isWithin(@Nullable Node node) {
+    for (Node n = node; n != null; n = n.getParent()) {
+      if (n.equals(root)) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  /** Nothing was noted, drilled or made yet. */
+  private boolean isNew() {
+    return desk.session().standing().events() == 0
+        && desk.session().progress().states().isEmpty()
+        && desk.session().workspace().get().setups().size() <= 1;
+  }
+
+  // ---- the mouse
+
+  private VBox mouse(NumberedLines page, Optional<Findings> found) {
+    VBox box = new VBox(4, Texts.part("Dearest with the mouse"));
+    if (found.isEmpty()) {
+      box.getChildren().add(Texts.quiet(desk.auditor().inItsPlace()));
+      return box;
+    }
+    List<Row> rows =
+        found.get().remaining().stream().filter(r -> r.hoursAYear() > 0).limit(OF_EACH).toList();
+    for (Row row : rows) {
+      box.getChildren()
+          .add(
+              page.line(
+                  desk.titles().action(row.place()),
+                  Marks.kind(row.kind()),
+                  String.format(
+                      Locale.ROOT,
+                      "%s a year: %s, %.1f times a day. %s",
+                      SpokenTime.hours(row.hoursAYear()),
+                      desk.titles().place(row.place().environment()),
+                      row.usesADay(),
+                      NextStep.brief(row.kind())),
+                  () -> NextStep.take(desk, row)));
+    }
+    if (rows.isEmpty()) {
+      box.getChildren()
+          .add(
+              Texts.quiet(
+                  "Nothing was done with the mouse in the last four weeks. Ctrl+M notes when it"
+                      + " was."));
+    }
+    return box;
+  }
+
+  private VBox way(NumberedLines page) {
+    VBox box = new VBox(4, Texts.part("Stands in the way"));
+    Set<String> told = new HashSet<>();
+    List<Conflict> conflicts =
+        desk.analyst().found().get().map(a -> a.conflicts()).orElse(List.of()).stream()
+            .filter(c -> desk.session().workspace().get().accepted().of(c).isEmpty())
+            .filter(c -> told.add(c.loser().action()))
+            .limit(OF_EACH)
+            .toList();
+    for (Conflict c : conflicts) {
+      box.getChildren()
+          .add(
+              page.line(
+                  desk.titles().action(c.loser().action()),
+                  new GestureView(
+                      c.loser().gesture(), desk.titles().words(c.loser().environment())),
+                  ConflictSentence.withoutWayOut(c, desk.session().workspace().get().catalog()),
+                  () -> desk.keys().follow(c.loser().gesture())));
+    }
+    if (conflicts.isEmpty()) {
+      box.getChildren()
+          .add(
+              Texts.quiet(
+                  desk.analyst().found().get().isEmpty()
+                      ? desk.analyst().inItsPlace()
+                      : "No conflict in this setup."));
+    }
+    return box;
+  }
+
+  private Node trend(NumberedLines page, Optional<Findings> found) {
+    VBox box =
+        new VBox(4, page.heading("Week by week", "F7", "Weeks of the mouse", desk.keys()::weeks));
+    List<Week> weeks = found.map(f -> f.weeks().weeks()).orElse(List.of());
+    if (weeks.size() < 2) {
+      box.getChildren()
+          .add(
+              Texts.quiet(
+                  found.isEmpty()
+                      ? desk.auditor().inItsPlace()
+                      : "With two weeks of log a trend stands here."));
+      return box;
+    }
+    List<Point> points = new ArrayList<>();
+    for (int i = 0; i < weeks.size(); i++) {
+      if (weeks.get(i).workingDays() > 0) {
+        points.add(new Point(i, weeks.get(i).hoursAYear()));
+      }
+    }
+    Plot plot =
+        new Plot("Hours a year by mouse", "")
+            .whole()
+            .xTicks(n -> n == Math.rint(n) ? "week %.0f".formatted(n + 1) : "")
+            .line("", "plot-pointer", points);
+    plot.setPrefHeight(130);
+    String words =
+        found
+            .flatMap(f -> f.weeks().hoursTrend())
+            .map(t -> Spoken.trend(t, "hours a year", " h"))
+            .orElse("");
+    box.getChildren().addAll(plot, Texts.quiet(words));
+    return box;
+  }
+
+  private Node yesterday(NumberedLines page, Optional<Findings> found) {
+    LocalDate today = desk.session().today();
+    List<Standing.Day> days = found.map(f -> f.standing().days()).orElse(List.of());
+    Optional<LocalDate> last =
+        days.stream()
+            .map(Standing.Day::date)
+            .filter(d -> d.isBefore(today))
+            .reduce((_, next) -> next);
+    if (last.isEmpty()) {
+      return new VBox(
+          4,
+          Texts.part("The working day before"),
+          Texts.quiet(
+              found.isEmpty() ? desk.auditor().inItsPlace() : "Nothing was noted before today."));
+    }
+    Findings log = found.orElseThrow();
+    VBox box =
+        new VBox(
+            4,
+            page.heading(
+                "The working day before",
+                "F8",
+                "The week in review",
+                () -> new ReviewView(desk, log).open()));
+    LocalDate day = last.get();
+    int keys = 0;
+    int pointer = 0;
+    for (Standing.Entry e : log.standing().entries()) {
+      Standing.DayUses uses = e.during(LocalDateRange.ofClosed(day, day));
+      keys += uses.keys();
+      pointer += uses.pointer();
+    }
+    DrillHistory.Day drilled = desk.session().progress().history().day(day.toEpochDay());
+    box.getChildren()
+        .add(
+            Texts.words(
+                "%,d uses by keys and %,d by mouse. %s"
+                    .formatted(
+                        keys,
+                        pointer,
+                        drilled.answers() == 0
+                            ? "No drill."
+                            : "%,d answers in the drill, %d %% of them right."
+                                .formatted(
+                                    drilled.answers(),
+                                    Math.round(100.0 * drilled.right() / drilled.answers())))));
+    return box;
+  }
+
+  private void more(NumberedLines page, Findings found) {
+    if (!found.standing().unknown().isEmpty()) {
+      page.add(
+          KeyCommand.of(
+              "F4",
+              "Explain %d names".formatted(found.standing().unknown().size()),
+              () -> new NamesView(desk).open()));
+    }
+  }
+}

@@ -1,0 +1,258 @@
+package polydex.desktop.drill;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+import polydex.boards.Presses;
+import polydex.desktop.desk.Desk;
+import polydex.desktop.desk.Navigation;
+import polydex.desktop.keys.KeyCapture;
+import polydex.desktop.keys.KeyCommand;
+import polydex.desktop.state.Analysis;
+import polydex.desktop.state.Analyst;
+import polydex.desktop.state.Session;
+import polydex.desktop.state.Stored;
+import polydex.files.demo.DemoFile;
+import polydex.files.demo.DemoHistory;
+import polydex.files.store.Store;
+import polydex.keys.Gesture;
+import polydex.keys.PointerAct;
+import polydex.recall.Answer;
+import polydex.recall.Answer.Kind;
+import polydex.recall.Answer.Verdict;
+import polydex.recall.DrillItem;
+import polydex.recall.Prompt;
+import polydex.recall.Question;
+
+/** A drill of chosen questions, its presses given to it as the window would. */
+@ExtendWith(ApplicationExtension.class)
+class DrillRunTest implements Navigation {
+  private static final DrillItem SAVE = new DrillItem("cue-editor-alder", "file.save");
+  private static final DrillItem COPY = new DrillItem("cue-editor-alder", "edit.copy");
+
+  private Session session;
+  private Analyst analyst;
+  private DrillRun run;
+  private int ended;
+
+  @Start
+  void start(Stage stage) throws Exception {
+    Path file = Files.createTempDirectory("polydex-run").resolve("demo.polydex");
+    Store store = DemoFile.demo(file);
+    session = new Session(store, Clock.fixed(DemoHistory.NOW, ZoneOffset.UTC));
+    Desk desk = Desk.of(session, this, new ReadOnlyBooleanWrapper(false).getReadOnlyProperty());
+    analyst = desk.analyst();
+    run = new DrillRun(desk, () -> ended++, () -> {});
+    stage.setScene(new Scene(new StackPane(run), 800, 600));
+    stage.show();
+  }
+
+  @AfterEach
+  void end() {
+    WaitForAsyncUtils.waitForAsyncFx(
+        9000,
+        () -> {
+          run.pause();
+          analyst.close();
+          session.close();
+        });
+  }
+
+  @Override
+  public void changed() {}
+
+  @Override
+  public void capture(KeyCapture.Listener listener, boolean spelled, String leave) {}
+
+  @Override
+  public void pointed(PointerAct act) {}
+
+  @Override
+  public void release() {}
+
+  @Override
+  public void open(VBox shown, Node focus, List<KeyCommand> commands) {}
+
+  @Override
+  public void drill() {}
+
+  @Override
+  public void weeks() {}
+
+  @Override
+  public void go(char letter) {}
+
+  @Override
+  public void follow(Gesture gesture) {}
+
+  @Override
+  public void close() {}
+
+  private Prompt prompt(DrillItem item) {
+    return found().material().prompt(item).orElseThrow();
+  }
+
+  private Analysis found() {
+    for (int i = 0; i < 600 && analyst.found().get().isEmpty(); i++) {
+      WaitForAsyncUtils.sleep(50, TimeUnit.MILLISECONDS);
+    }
+    return analyst.found().get().orElseThrow();
+  }
+
+  private void begin(Question... questions) {
+    Analysis analysis = found();
+    WaitForAsyncUtils.waitForAsyncFx(
+        9000, () -> run.begin(new ArrayList<>(List.of(questions)), analysis));
+    read();
+  }
+
+  /** As long as it takes to paint a prompt and read it. */
+  private static void read() {
+    WaitForAsyncUtils.sleep(400, TimeUnit.MILLISECONDS);
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  private void press(String gesture) {
+    List<Presses.Made> made =
+        ((Presses.Typable) Presses.of(Gesture.parse(gesture), found().material().layout())).list();
+    WaitForAsyncUtils.waitForAsyncFx(
+        9000, () -> made.forEach(m -> run.pressed(m, System.nanoTime())));
+  }
+
+  private List<String> shown() {
+    return WaitForAsyncUtils.waitForAsyncFx(
+        9000,
+        () ->
+            run.lookupAll(".label").stream()
+                .filter(Label.class::isInstance)
+                .map(n -> ((Label) n).getText())
+                .toList());
+  }
+
+  private void next() {
+    WaitForAsyncUtils.waitForAsyncFx(9000, () -> run.commands().getFirst().run().run());
+    read();
+  }
+
+  private List<Answer> answers() {
+    List<Answer> all = new ArrayList<>();
+    WaitForAsyncUtils.sleep(200, TimeUnit.MILLISECONDS);
+    Stored.in(
+        session,
+        s -> {
+          s.answers(all::add);
+          return all;
+        });
+    return all.subList(all.size() - Math.min(8, all.size()), all.size());
+  }
+
+  private static Question question(Kind kind, Prompt prompt, int part, int parts) {
+    return new Question(kind, prompt, part, parts, false, List.of());
+  }
+
+  @Test
+  void theOtherWayRoundIsAnsweredByADigitAndMovesNoMemory() {
+    var before = session.progress().state(SAVE);
+    Prompt save = prompt(SAVE);
+    begin(
+        new Question(Kind.SAY, save, 1, 1, false, List.of("edit.copy", "file.save", "edit.paste")));
+    assertThat(shown()).contains("What does this do?", "1 of 1, the other way round");
+    KeyEvent two =
+        new KeyEvent(KeyEvent.KEY_PRESSED, "", "", KeyCode.DIGIT2, false, false, false, false);
+    WaitForAsyncUtils.waitForAsyncFx(9000, () -> run.lookup(".text-field").fireEvent(two));
+    assertThat(shown()).contains("Right");
+    Answer last = answers().getLast();
+    assertThat(last.kind()).isEqualTo(Kind.SAY);
+    assertThat(last.verdict()).isEqualTo(Verdict.RIGHT);
+    assertThat(session.progress().state(SAVE)).isEqualTo(before);
+  }
+
+  @Test
+  void aTaskIsTimedAsAWholeAndGoesOnByItself() {
+    begin(question(Kind.CHAIN, prompt(SAVE), 1, 2), question(Kind.CHAIN, prompt(COPY), 2, 2));
+    assertThat(shown()).anyMatch(t -> t.startsWith("Then: "));
+    press("Ctrl+S");
+    WaitForAsyncUtils.sleep(500, TimeUnit.MILLISECONDS);
+    read();
+    assertThat(shown()).contains("2 of 2, a task of 2: 2", "The last of the task.");
+    press("Ctrl+C");
+    assertThat(shown()).anyMatch(t -> t.matches("The whole task: .* 2 of 2 right."));
+    for (int i = 0; i < 60 && ended == 0; i++) {
+      WaitForAsyncUtils.sleep(50, TimeUnit.MILLISECONDS);
+    }
+    assertThat(ended).isEqualTo(1);
+    assertThat(run.report().right()).isEqualTo(2);
+  }
+
+  @Test
+  void whatIsMissedComesAgainTwiceAndAfterACorrectionItIsRight() {
+    begin(question(Kind.DO, prompt(SAVE), 1, 1));
+    press("Ctrl+Shift+F9");
+    assertThat(shown()).contains("Not this one", "Another key.", "Wanted:");
+    next();
+    press("Alt+S");
+    assertThat(shown()).contains("With Alt instead.");
+    next();
+    assertThat(shown()).contains("3 of 3");
+    press("Ctrl+Shift+F9");
+    next();
+    assertThat(ended).isEqualTo(1);
+    begin(question(Kind.DO, prompt(SAVE), 1, 1));
+    press("Ctrl");
+    press("Ctrl+S");
+    assertThat(shown()).contains("Right, after a correction");
+    assertThat(answers().getLast().grade().number()).isEqualTo(2);
+  }
+
+  @Test
+  void aPressThatNobodyCanHaveMeantForThePromptIsPassedOver() {
+    Analysis analysis = found();
+    Question save = question(Kind.DO, prompt(SAVE), 1, 1);
+    Presses.Made f9 =
+        ((Presses.Typable) Presses.of(Gesture.parse("F9"), analysis.material().layout()))
+            .list()
+            .getFirst();
+    WaitForAsyncUtils.waitForAsyncFx(
+        9000,
+        () -> {
+          run.begin(new ArrayList<>(List.of(save)), analysis);
+          run.pressed(f9, System.nanoTime());
+        });
+    read();
+    assertThat(shown()).doesNotContain("Not this one");
+    press("Ctrl+S");
+    assertThat(shown()).contains("Right");
+  }
+
+  @Test
+  void aSprintHasALimitAndNoHints() {
+    begin(question(Kind.SPRINT, prompt(SAVE), 1, 1));
+    assertThat(WaitForAsyncUtils.waitForAsyncFx(9000, () -> run.hint(false))).isFalse();
+    for (int i = 0; i < 200 && !shown().contains("Time is up"); i++) {
+      WaitForAsyncUtils.sleep(50, TimeUnit.MILLISECONDS);
+    }
+    assertThat(shown()).contains("Time is up");
+    assertThat(answers().getLast().verdict()).isEqualTo(Verdict.TIMED_OUT);
+  }
+}
