@@ -31,7 +31,7 @@ import polydex.files.FileProblem;
     },
     synopsisSubcommandLabel = "COMMAND",
     mixinStandardHelpOptions = true,
-    version = "Polydex 0.1.0")
+    versionProvider = OwnVersion.class)
 public final class Main {
   /** All went well. */
   public static final int DONE = 0;
@@ -71,9 +71,7 @@ public final class Main {
   }
 
   private static Conflict.Kind kind(String text) {
-    return Stream.of(Conflict.Kind.values())
-        .filter(k -> k.written().equalsIgnoreCase(text.strip().replace('_', '-')))
-        .findFirst()
+    return Conflict.Kind.of(text)
         .orElseThrow(
             () ->
                 new TypeConversionException(

@@ -15,6 +15,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import polydex.conflict.Conflict;
 
 /** {@code trace}, {@code reach}, {@code conflicts} and {@code plan}. */
 class RouteCommandsTest {
@@ -167,5 +168,16 @@ class RouteCommandsTest {
          "setups": [%s]}
         """
             .formatted(String.join(",", setups)));
+  }
+
+  /** A kind that is added to the program is added to what its answers may say. */
+  @Test
+  void theSchemaOfConflictsKnowsEveryKind() throws Exception {
+    String schema = Files.readString(Path.of("..", "docs", "schemas", "conflicts.schema.json"));
+    for (Conflict.Kind kind : Conflict.Kind.values()) {
+      assertThat(schema).contains("\"" + kind.written() + "\"");
+      assertThat(Conflict.Kind.of(kind.written())).contains(kind);
+    }
+    assertThat(Conflict.Kind.of("of a later program")).isEmpty();
   }
 }

@@ -9,6 +9,7 @@ import java.util.stream.Stream;
 import polydex.keys.Gesture;
 import polydex.keys.GestureReader;
 import polydex.keys.Modifier;
+import polydex.keys.Modifiers;
 
 /**
  * A platform, or an application on a platform: whatever has a keymap.
@@ -147,6 +148,8 @@ public record Environment(
       Optional<OwnBindingRules> ownBindings,
       Set<MenuForm> menuForms)
       implements Kind {
+    private static final Modifiers CTRL_ALT = Modifiers.of(Modifier.CTRL, Modifier.ALT);
+
     /** Nothing special about it. */
     public static final Platform PLAIN =
         new Platform(
@@ -174,6 +177,51 @@ public record Environment(
       reserved = List.copyOf(reserved);
       typing = Set.copyOf(typing);
       menuForms = Set.copyOf(menuForms);
+    }
+
+    /** What is held as its keymaps see it: AltGr may be Ctrl and Alt to them. */
+    public Modifiers asMatched(Modifiers held) {
+      return altGrIsCtrlAlt && held.has(Modifier.ALTGR)
+          ? held.without(Modifier.ALTGR).and(Modifier.CTRL, Modifier.ALT)
+          : held;
+    }
+
+    /** What is held as its layouts see it: what types symbols here is AltGr to them. */
+    public Modifiers asTyped(Modifiers held) {
+      Modifiers found = held;
+      for (Modifier m : typing) {
+        if (found.has(m)) {
+          found = found.without(m).and(Modifier.ALTGR);
+        }
+      }
+      return altGrIsCtrlAlt && found.hasAll(CTRL_ALT)
+          ? found.without(Modifier.CTRL).without(Modifier.ALT).and(Modifier.ALTGR)
+          : found;
+    }
+
+    /** Whether a character may be typed with more than Shift held so. */
+    public boolean mayType(Modifiers held) {
+      return held.has(Modifier.ALTGR)
+          || typing.stream().anyMatch(held::has)
+          || (altGrIsCtrlAlt && held.hasAll(CTRL_ALT));
+    }
+
+    /** What else, held instead, is the same to its keymaps; without what is asked about. */
+    public List<Modifiers> sameAs(Modifiers held) {
+      if (!altGrIsCtrlAlt || !(held.has(Modifier.ALTGR) || held.hasAll(CTRL_ALT))) {
+        return List.of();
+      }
+      Modifiers rest = held.without(Modifier.ALTGR).without(Modifier.CTRL).without(Modifier.ALT);
+      return List.of(
+          rest.and(CTRL_ALT),
+          rest.and(Modifier.ALTGR),
+          rest.and(Modifier.ALTGR, Modifier.CTRL),
+          rest.and(Modifier.ALTGR, Modifier.ALT));
+    }
+
+    /** Whether to its keymaps every press is just itself. */
+    public boolean tellsAllApart() {
+      return !altGrIsCtrlAlt;
     }
   }
 

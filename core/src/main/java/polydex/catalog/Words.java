@@ -133,16 +133,21 @@ public final class Words {
         reply answer
         """;
     Map<String, String> all = new HashMap<>();
-    groups
-        .lines()
-        .forEach(
-            line -> {
-              String[] words = line.split(" ");
-              for (String word : words) {
-                all.putIfAbsent(word, words[0]);
-                all.putIfAbsent(stem(word), words[0]);
-              }
-            });
+    groups.lines().map(line -> List.of(line.split(" "))).forEach(words -> join(all, words));
     return Map.copyOf(all);
+  }
+
+  /** What means the same as the same word means the same, whichever lines they stand in. */
+  private static void join(Map<String, String> all, List<String> words) {
+    String first = words.getFirst();
+    String one = all.getOrDefault(first, first);
+    for (String word : words) {
+      String other = all.get(word);
+      if (other != null && !other.equals(one)) {
+        all.replaceAll((_, meant) -> meant.equals(other) ? one : meant);
+      }
+      all.put(word, one);
+      all.putIfAbsent(stem(word), one);
+    }
   }
 }

@@ -3,6 +3,7 @@ package polydex.conflict;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 import polydex.keys.Gesture;
 import polydex.route.Layer;
 import polydex.route.Trace.Acted;
@@ -70,6 +71,43 @@ public record Conflict(
     /** As it is written in files and on the command line. */
     public String written() {
       return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    /** The kind that is written so; none where this program knows no such kind. */
+    public static Optional<Kind> of(String written) {
+      String name = written.strip().replace('-', '_').toUpperCase(Locale.ROOT);
+      return Stream.of(values()).filter(k -> k.name().equals(name)).findFirst();
+    }
+
+    /** What brings a conflict about, so that those with one cause can be seen together. */
+    enum Source {
+      /** Whoever takes the gesture. */
+      WINNER,
+      /** The keymap that the losing binding stands in, and whoever takes the gesture. */
+      KEYMAP,
+      /** The losing binding by itself. */
+      LOSER
+    }
+
+    /** Every kind says what brings it about; the compiler asks for that of a new one. */
+    Source source() {
+      return switch (this) {
+        case NEEDS_FN, THIN -> Source.LOSER;
+        case VERSION -> Source.KEYMAP;
+        case DUPLICATE,
+            AMBIGUOUS,
+            PREFIX,
+            INTERCEPTED,
+            RESERVED,
+            ALTERED,
+            BLOCKED,
+            UNTYPABLE,
+            TYPES_TEXT,
+            DELAYED_TAP,
+            CROSSED_HABIT,
+            SPLIT_HABIT ->
+            Source.WINNER;
+      };
     }
   }
 

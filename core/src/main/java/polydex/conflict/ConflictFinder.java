@@ -331,7 +331,8 @@ public final class ConflictFinder {
     }
     List<Gesture> stillWorks = withWays ? stillWorks(loser) : List.of();
     String by = winner.map(w -> w.environment() + " " + w.binding()).orElse("");
-    boolean itself = kind == Kind.NEEDS_FN || kind == Kind.THIN;
+    Kind.Source source = kind.source();
+    boolean inKeymap = source == Kind.Source.KEYMAP || by.isEmpty();
     found.add(
         new Conflict(
             kind,
@@ -346,8 +347,8 @@ public final class ConflictFinder {
                 at.machine(),
                 at.kind().name(),
                 at.title(),
-                itself ? "" : by,
-                kind == Kind.VERSION || by.isEmpty() ? loser.environment() : ""),
+                source == Kind.Source.LOSER ? "" : by,
+                inKeymap ? loser.environment() : ""),
             stillWorks,
             severity(instead, stillWorks, loser.binding().action())));
   }

@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Predicate;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Context;
@@ -50,18 +51,20 @@ public final class HabitFinder {
   private HabitFinder(Catalog catalog, Collection<Setup> setups, Person person) {
     this.catalog = catalog;
     this.person = person;
+    Map<String, List<Predicate<Binding>>> on = new LinkedHashMap<>();
     for (Setup setup : setups) {
       for (Machine machine : setup.machines()) {
-        add(machine.platform(), machine);
+        put(on, machine.platform(), b -> machine.isOn(Layer.Kind.DESKTOP, b));
         machine
             .application()
             .ifPresent(
                 application -> {
-                  add(application, machine);
+                  put(on, application, b -> machine.isOn(Layer.Kind.APPLICATION, b));
                   onOneMachine.add(Set.of(machine.platform(), application));
                 });
       }
     }
+    on.forEach((id, places) -> add(id, b -> places.stream().anyMatch(p -> p.test(b))));
   }
 
   /** The crossed and split habits of whoever works in these setups, the worst first. */
@@ -69,15 +72,16 @@ public final class HabitFinder {
     return new HabitFinder(catalog, setups, person).find();
   }
 
-  private void add(String id, Machine machine) {
+  /** What is on anywhere, in the version that is there, may be somebody's habit. */
+  private void add(String id, Predicate<Binding> isOn) {
     Optional<Environment> environment = catalog.environment(id);
-    if (environment.isEmpty() || doing.containsKey(id)) {
+    if (environment.isEmpty()) {
       return;
     }
     Map<Gesture, Known> does = new LinkedHashMap<>();
     Map<String, List<Known>> by = new LinkedHashMap<>();
     for (Binding binding : catalog.bindings(id)) {
-      if (binding.context().equals(Context.ANYWHERE.id()) && exists(binding, id, machine)) {
+      if (binding.context().equals(Context.ANYWHERE.id()) && isOn.test(binding)) {
         for (Gesture member : binding.gesture().expand()) {
           Known known = new Known(id, binding, member);
           does.putIfAbsent(member, known);
@@ -87,17 +91,6 @@ public final class HabitFinder {
     }
     doing.put(id, does);
     gestures.put(id, by);
-  }
-
-  private static boolean exists(Binding binding, String id, Machine machine) {
-    if (id.equals(machine.platform())) {
-      return binding.when().holds(machine.version(), machine.options());
-    }
-    return switch (machine.focus()) {
-      case Machine.Bare _ -> false;
-      case Machine.Running r -> binding.when().holds(r.version(), r.options());
-      case Machine.Session s -> binding.when().holds(s.version(), Set.of());
-    };
   }
 
   private List<Conflict> find() {

@@ -2,7 +2,6 @@ package polydex.conflict;
 
 import java.util.Optional;
 import polydex.boards.Layout;
-import polydex.catalog.Environment.Platform;
 import polydex.keys.Modifier;
 import polydex.keys.Modifiers;
 import polydex.keys.Physical;
@@ -49,10 +48,7 @@ final class TypedStrokes {
     if (held.without(Modifier.SHIFT).isEmpty()) {
       return !first.held().keys().isEmpty();
     }
-    Platform platform = traces.tracer().platform(depth);
-    return held.has(Modifier.ALTGR)
-        || platform.typing().stream().anyMatch(held::has)
-        || (platform.altGrIsCtrlAlt() && held.has(Modifier.CTRL) && held.has(Modifier.ALT));
+    return traces.tracer().platform(depth).mayType(held);
   }
 
   private static Optional<Layout.Symbol> typed(SetupTraces traces, Passage p) {

@@ -96,6 +96,19 @@ public record Gesture(List<Step> steps) {
     return steps.stream().anyMatch(Gesture::points);
   }
 
+  /** Whether a pointer does something in it, by itself or inside a hold. */
+  public boolean uses(PointerAct act) {
+    return steps.stream().anyMatch(s -> uses(s, act));
+  }
+
+  private static boolean uses(Step step, PointerAct act) {
+    return switch (step) {
+      case Step.Pointing p -> p.act() == act;
+      case Step.Hold h -> h.inner().stream().anyMatch(inner -> uses(inner, act));
+      case Step.Stroke _, Step.Tap _, Step.Text _ -> false;
+    };
+  }
+
   /** How many keys go down that are not merely held: one for each key, tap and character. */
   public int presses() {
     return steps.stream().mapToInt(Gesture::presses).sum();

@@ -48,7 +48,6 @@ public final class Habit {
   private record Recent(LocalDate day, boolean byKeys) {}
 
   private final Deque<Recent> window = new ArrayDeque<>();
-  private int keysInWindow;
   private boolean everByKeys;
   private final Set<LocalDate> goodDays = new HashSet<>();
   private final List<Turn> turns = new ArrayList<>();
@@ -67,9 +66,8 @@ public final class Habit {
   public void add(Instant at, LocalDate day, boolean keys) {
     everByKeys |= keys;
     window.addLast(new Recent(day, keys));
-    keysInWindow += keys ? 1 : 0;
     if (window.size() > WINDOW) {
-      keysInWindow -= window.removeFirst().byKeys() ? 1 : 0;
+      window.removeFirst();
     }
     if (replaced.isEmpty()) {
       judgeReplaced(at);
@@ -78,8 +76,17 @@ public final class Habit {
     }
   }
 
+  /** Derived, not kept: the window is short, and a count beside it could come to differ. */
+  private int keysInWindow() {
+    int keys = 0;
+    for (Recent r : window) {
+      keys += r.byKeys() ? 1 : 0;
+    }
+    return keys;
+  }
+
   private void judgeReplaced(Instant now) {
-    if (window.size() < WINDOW || keysInWindow < REPLACED_SHARE * WINDOW) {
+    if (window.size() < WINDOW || keysInWindow() < REPLACED_SHARE * WINDOW) {
       goodDays.clear();
       return;
     }
@@ -98,7 +105,7 @@ public final class Habit {
   /** The window holds only uses after the replacement once there are enough of them. */
   private void judgeRelapse(Instant now) {
     sinceReplaced++;
-    if (sinceReplaced >= WINDOW && keysInWindow < RELAPSE_SHARE * WINDOW) {
+    if (sinceReplaced >= WINDOW && keysInWindow() < RELAPSE_SHARE * WINDOW) {
       replaced = Optional.empty();
       turns.add(new Turn(now, window.getLast().day(), false));
     }

@@ -19,10 +19,6 @@ final class PlaceTotals {
   private final Place place;
   private final Habit habit = new Habit();
   private final List<DayUses> days = new ArrayList<>();
-  private LocalDate today = LocalDate.MIN;
-  private int keys;
-  private int pointer;
-  private int slips;
   private final int[] slipsByHour = new int[HOURS];
   private final List<LocalDate> returned = new ArrayList<>();
   private int keysInARow;
@@ -54,27 +50,18 @@ final class PlaceTotals {
    */
   void add(LogEvent event, LocalDate day, int hour, boolean learnt) {
     entry = null;
-    if (!day.equals(today)) {
-      days.addAll(running());
-      today = day;
-      keys = 0;
-      pointer = 0;
-      slips = 0;
-    }
     boolean isKeys = !event.deed().device().isPointer();
+    count(day, isKeys ? 1 : 0, isKeys ? 0 : 1, !isKeys && learnt ? 1 : 0);
     if (isKeys) {
-      keys++;
       keysInARow++;
       byKeys.add(event.seconds());
     } else {
-      pointer++;
       byPointer.add(event.seconds());
       if (event.width() > 0 && event.distance() >= 0) {
         pointing += KeystrokeLevel.fitts(event.distance(), event.width());
         pointed++;
       }
       if (learnt) {
-        slips++;
         slipsByHour[hour]++;
         if (keysInARow >= Habit.WINDOW) {
           returned.add(day);
@@ -85,21 +72,27 @@ final class PlaceTotals {
     habit.add(event.at(), day, isKeys);
   }
 
-  private List<DayUses> running() {
-    return keys + pointer == 0 ? List.of() : List.of(new DayUses(today, keys, pointer, slips));
+  /** The last day is the one that runs. */
+  private void count(LocalDate day, int keys, int pointer, int slips) {
+    if (days.isEmpty() || !days.getLast().day().equals(day)) {
+      days.add(new DayUses(day, keys, pointer, slips));
+      return;
+    }
+    DayUses sofar = days.getLast();
+    days.set(
+        days.size() - 1,
+        new DayUses(day, sofar.keys() + keys, sofar.pointer() + pointer, sofar.slips() + slips));
   }
 
   /** As it stands now; made again only when something was added. */
   Entry entry() {
     if (entry == null) {
-      List<DayUses> all = new ArrayList<>(days);
-      all.addAll(running());
       entry =
           new Entry(
               place,
               habit.state(false),
               habit.turns(),
-              List.copyOf(all),
+              List.copyOf(days),
               IntStream.of(Arrays.copyOf(slipsByHour, HOURS)).boxed().toList(),
               List.copyOf(returned),
               optional(byPointer.median()),

@@ -40,6 +40,14 @@ public final class DrillHistory {
    */
   public record Day(int answers, int right, double seconds, int begun) {
     static final Day NOTHING = new Day(0, 0, 0, 0);
+
+    private Day and(boolean isRight, double took) {
+      return new Day(answers + 1, right + (isRight ? 1 : 0), seconds + took, begun);
+    }
+
+    private Day andBegun() {
+      return new Day(answers, right, seconds, begun + 1);
+    }
   }
 
   private final TreeMap<Long, Day> byDay = new TreeMap<>();
@@ -48,16 +56,13 @@ public final class DrillHistory {
   private final List<Integer> answersWhenFluent = new ArrayList<>();
   private final Deque<Answer> latestRight = new ArrayDeque<>();
   private long today = Long.MIN_VALUE;
-  private int answers;
-  private int right;
-  private double seconds;
-  private int begun;
+  private Day running = Day.NOTHING;
   private Instant last = Instant.MIN;
 
   /** Takes in an answer that says something about memory, with its item's state around it. */
   void add(Answer answer, long day, @Nullable ItemState before, ItemState after) {
     add(answer, day);
-    begun += before == null ? 1 : 0;
+    running = before == null ? running.andBegun() : running;
     boolean was = before != null && before.isFluent();
     boolean is = after.isFluent();
     if (was != is) {
@@ -80,21 +85,17 @@ public final class DrillHistory {
     }
     double pause =
         last.equals(Instant.MIN) ? Double.MAX_VALUE : Days.between(last, answer.at()) * 86_400;
-    seconds += pause <= LONGEST_PAUSE ? pause : YearlyCost.SECONDS_AN_ANSWER;
-    answers++;
-    right += answer.verdict().isRight() ? 1 : 0;
+    double took = pause <= LONGEST_PAUSE ? pause : YearlyCost.SECONDS_AN_ANSWER;
+    running = running.and(answer.verdict().isRight(), took);
     last = answer.at();
   }
 
-  /** The day that runs is kept in numbers of its own, so that an answer touches no tree. */
+  /** The day that runs is kept beside the others, so that an answer touches no tree. */
   private void closeDay() {
-    if (answers > 0) {
-      byDay.put(today, new Day(answers, right, seconds, begun));
+    if (running.answers() > 0) {
+      byDay.put(today, running);
     }
-    answers = 0;
-    right = 0;
-    seconds = 0;
-    begun = 0;
+    running = Day.NOTHING;
   }
 
   private void noteFluency(DrillItem item, ItemState state, boolean is) {
@@ -115,8 +116,8 @@ public final class DrillHistory {
   /** Every day with answers, by its number counted from 1970, in order. */
   public SortedMap<Long, Day> byDay() {
     TreeMap<Long, Day> all = new TreeMap<>(byDay);
-    if (answers > 0) {
-      all.put(today, new Day(answers, right, seconds, begun));
+    if (running.answers() > 0) {
+      all.put(today, running);
     }
     return all;
   }

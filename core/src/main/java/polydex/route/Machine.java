@@ -223,6 +223,32 @@ public record Machine(
     };
   }
 
+  /**
+   * Whether a binding of a keymap exists in the version that runs here, as its options stand.
+   *
+   * @param of whose keymap: the desktop's, or else that of what has the focus
+   */
+  public boolean exists(Layer.Kind of, Binding binding) {
+    if (of == Layer.Kind.DESKTOP) {
+      return binding.when().holds(version, options);
+    }
+    return switch (focus) {
+      case Bare _ -> false;
+      case Running r -> binding.when().holds(r.version(), r.options());
+      case Session s -> binding.when().holds(s.version(), Set.of());
+    };
+  }
+
+  /** Whether it exists, and was not switched off. */
+  public boolean isOn(Layer.Kind of, Binding binding) {
+    return exists(of, binding) && !isSwitchedOff(of, binding);
+  }
+
+  /** Whether a built-in binding of the desktop's was switched off. */
+  public boolean isSwitchedOff(Layer.Kind of, Binding binding) {
+    return of == Layer.Kind.DESKTOP && switchedOff.contains(binding.id());
+  }
+
   /** The same under another name. */
   public Machine titled(String other) {
     return new Machine(other, platform, version, layout, remaps, own, switchedOff, options, focus);

@@ -191,7 +191,7 @@ public final class Reach {
     List<List<Made>> all = new ArrayList<>();
     all.add(List.of());
     for (Made press : wanted) {
-      Set<Physical> sources = Undo.toFingers(stations, depth, press.what());
+      Set<Physical> sources = InverseRemaps.toFingers(stations, depth, press.what());
       List<List<Made>> more = new ArrayList<>();
       for (List<Made> done : all) {
         for (Physical source : sources) {

@@ -63,7 +63,7 @@ final class Remapping {
     Set<Physical> found = new LinkedHashSet<>();
     for (Stroke stroke : strokes) {
       if (plain.contains(stroke.to().eitherSide())) {
-        found.addAll(Undo.withSides(stroke.from()));
+        found.addAll(InverseRemaps.withSides(stroke.from()));
       }
     }
     return found;

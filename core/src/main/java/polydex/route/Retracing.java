@@ -234,15 +234,11 @@ public record Retracing(
     }
 
     private boolean exists(TracedBinding like, Binding binding) {
-      Machine machine = before.setup().machines().get(like.layer().depth());
-      if (like.layer().kind() == Layer.Kind.DESKTOP) {
-        return binding.when().holds(machine.version(), machine.options());
-      }
-      return switch (machine.focus()) {
-        case Machine.Bare _ -> false;
-        case Machine.Running r -> binding.when().holds(r.version(), r.options());
-        case Machine.Session s -> binding.when().holds(s.version(), Set.of());
-      };
+      return machine(like).exists(like.layer().kind(), binding);
+    }
+
+    private Machine machine(TracedBinding like) {
+      return before.setup().machines().get(like.layer().depth());
     }
 
     /** Puts new bindings behind the last of their keymap, wherever it stands in the setup. */
@@ -293,9 +289,7 @@ public record Retracing(
     }
 
     private boolean isSwitchedOff(TracedBinding last, Binding binding) {
-      Machine machine = before.setup().machines().get(last.layer().depth());
-      return last.layer().kind() == Layer.Kind.DESKTOP
-          && machine.switchedOff().contains(binding.id());
+      return machine(last).isSwitchedOff(last.layer().kind(), binding);
     }
   }
 }

@@ -18,7 +18,6 @@ import polydex.boards.Presses;
 import polydex.catalog.Binding;
 import polydex.catalog.Environment;
 import polydex.catalog.MenuKeys;
-import polydex.catalog.Version;
 import polydex.keys.Gesture;
 import polydex.keys.Held;
 import polydex.keys.Step;
@@ -119,15 +118,9 @@ public final class SetupTraces {
       }
       List<Binding> on =
           world.catalog().bindings(machine.platform()).stream()
-              .filter(b -> !machine.switchedOff().contains(b.id()))
+              .filter(b -> !machine.isSwitchedOff(desktop.kind(), b))
               .toList();
-      addKeymap(
-          _ -> Optional.empty(),
-          desktop,
-          machine.platform(),
-          on,
-          machine.version(),
-          machine.options());
+      addKeymap(_ -> Optional.empty(), desktop, machine, machine.platform(), on);
       addFocused(depth, machine);
     }
   }
@@ -203,10 +196,9 @@ public final class SetupTraces {
         addKeymap(
             Optional::of,
             layer,
+            machine,
             r.application(),
-            world.catalog().bindings(r.application()),
-            r.version(),
-            r.options());
+            world.catalog().bindings(r.application()));
         Environment application = world.catalog().environment(r.application()).orElseThrow();
         for (Binding key : MenuKeys.of(application, tracer.stations().get(depth).platform)) {
           add(all, Optional.empty(), layer, r.application(), key, false);
@@ -216,24 +208,22 @@ public final class SetupTraces {
           addKeymap(
               _ -> Optional.empty(),
               layer(depth, Layer.Kind.SESSION),
+              machine,
               s.application(),
-              world.catalog().bindings(s.application()),
-              s.version(),
-              Set.of());
+              world.catalog().bindings(s.application()));
     }
   }
 
   private void addKeymap(
       Function<String, Optional<String>> active,
       Layer layer,
+      Machine machine,
       String environmentId,
-      List<Binding> bindings,
-      Version version,
-      Set<String> options) {
+      List<Binding> bindings) {
     Environment environment = world.catalog().environment(environmentId).orElseThrow();
     Map<String, Binding> openers = new LinkedHashMap<>();
     for (Binding binding : bindings) {
-      if (binding.heldContext().isPresent() && binding.when().holds(version, options)) {
+      if (binding.heldContext().isPresent() && machine.exists(layer.kind(), binding)) {
         openers.putIfAbsent(binding.heldContext().get(), binding);
       }
       if (binding.heldContext().isPresent()) {
@@ -241,7 +231,7 @@ public final class SetupTraces {
       }
     }
     for (Binding binding : bindings) {
-      List<TracedBinding> into = binding.when().holds(version, options) ? all : absent;
+      List<TracedBinding> into = machine.exists(layer.kind(), binding) ? all : absent;
       Binding opener = openers.get(binding.context());
       if (opener == null) {
         add(into, active.apply(binding.context()), layer, environmentId, binding, false);

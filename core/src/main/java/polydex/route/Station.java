@@ -20,9 +20,7 @@ import polydex.catalog.Environment;
 import polydex.catalog.Environment.Platform;
 import polydex.catalog.Environment.Reserved;
 import polydex.catalog.MenuKeys;
-import polydex.catalog.Version;
 import polydex.keys.Gesture;
-import polydex.keys.Modifier;
 import polydex.keys.Modifiers;
 import polydex.keys.Physical;
 import polydex.route.Layer.Kind;
@@ -89,10 +87,7 @@ final class Station {
                 application(
                     layer(Kind.APPLICATION, title(r.application())),
                     r.application(),
-                    r.version(),
-                    r.options(),
-                    r.contexts(),
-                    true));
+                    r.contexts()));
         translation = Optional.empty();
       }
       case Machine.Session s -> {
@@ -101,10 +96,7 @@ final class Station {
                 application(
                     layer(Kind.SESSION, title(s.application())),
                     s.application(),
-                    s.version(),
-                    Set.of(),
-                    List.of(Context.ANYWHERE.id()),
-                    false));
+                    List.of(Context.ANYWHERE.id())));
         translation = s.translation().map(t -> new Remapping(t, layout));
         s.kept().forEach(g -> single(g).ifPresent(kept::add));
         s.sent().forEach(g -> single(g).ifPresent(sent::add));
@@ -152,10 +144,9 @@ final class Station {
 
   /** The press as keymaps of this platform see it: AltGr may be Ctrl and Alt to them. */
   Physical matched(Physical press) {
-    Modifiers modifiers = press.held().modifiers();
-    return platform.altGrIsCtrlAlt() && modifiers.has(Modifier.ALTGR)
-        ? press.with(modifiers.without(Modifier.ALTGR).and(Modifier.CTRL, Modifier.ALT))
-        : press;
+    Modifiers held = press.held().modifiers();
+    Modifiers seen = platform.asMatched(held);
+    return seen.equals(held) ? press : press.with(seen);
   }
 
   /** What the layout types for a press that nobody took. */
@@ -163,17 +154,7 @@ final class Station {
     if (!(press instanceof Physical.Press p) || !p.held().keys().isEmpty()) {
       return Optional.empty();
     }
-    Modifiers modifiers = p.held().modifiers();
-    for (Modifier m : platform.typing()) {
-      if (modifiers.has(m)) {
-        modifiers = modifiers.without(m).and(Modifier.ALTGR);
-      }
-    }
-    Modifiers ctrlAlt = Modifiers.of(Modifier.CTRL, Modifier.ALT);
-    if (platform.altGrIsCtrlAlt() && modifiers.hasAll(ctrlAlt)) {
-      modifiers = modifiers.without(Modifier.CTRL).without(Modifier.ALT).and(Modifier.ALTGR);
-    }
-    return layout.typed(p.key(), modifiers);
+    return layout.typed(p.key(), platform.asTyped(p.held().modifiers()));
   }
 
   private Taker desktop(Environment environment) {
@@ -181,11 +162,7 @@ final class Station {
     for (Binding binding : machine.own()) {
       index(own, environment, binding, true);
     }
-    Predicate<Binding> isOn =
-        b ->
-            !machine.switchedOff().contains(b.id())
-                && b.when().holds(machine.version(), machine.options());
-    Map<String, Scope> scopes = scopes(environment, isOn);
+    Map<String, Scope> scopes = scopes(environment, b -> machine.isOn(Kind.DESKTOP, b));
     List<Scope> active =
         Stream.concat(Stream.of(own), Stream.ofNullable(scopes.get(Context.ANYWHERE.id())))
             .toList();
@@ -193,17 +170,11 @@ final class Station {
         layer(Kind.DESKTOP, environment.title()), active, scopes, environment.whenBroken());
   }
 
-  private Taker application(
-      Layer layer,
-      String id,
-      Version version,
-      Set<String> options,
-      List<String> contexts,
-      boolean withMenus) {
+  private Taker application(Layer layer, String id, List<String> contexts) {
     Environment environment = catalog.environment(id).orElseThrow();
-    Map<String, Scope> scopes = scopes(environment, b -> b.when().holds(version, options));
+    Map<String, Scope> scopes = scopes(environment, b -> machine.isOn(layer.kind(), b));
     List<Scope> asked = asked(environment, scopes, contexts);
-    menus = withMenus ? menus(environment) : Optional.empty();
+    menus = layer.kind() == Kind.APPLICATION ? menus(environment) : Optional.empty();
     return new Taker(
         layer,
         Stream.concat(asked.stream(), menus.stream()).toList(),
@@ -302,8 +273,10 @@ final class Station {
   }
 
   private Optional<Taker> after(Taker taker, KeymapDiff.Edit edit, boolean onDesktop) {
-    Optional<Binding> was = edit.was().filter(b -> isOn(b, onDesktop));
-    Optional<Binding> now = edit.now().filter(b -> isOn(b, onDesktop));
+    Optional<Binding> was =
+        edit.was().filter(b -> machine.isOn(onDesktop ? Kind.DESKTOP : Kind.APPLICATION, b));
+    Optional<Binding> now =
+        edit.now().filter(b -> machine.isOn(onDesktop ? Kind.DESKTOP : Kind.APPLICATION, b));
     boolean moved =
         was.isPresent() && now.isPresent() && !was.get().context().equals(now.get().context());
     boolean cameOn = edit.was().isPresent() && was.isEmpty() && now.isPresent();
@@ -324,18 +297,6 @@ final class Station {
     return Optional.of(
         taker.with(
             context, scope.replacing(was, matched(gone), edit.environment(), now, matched(come))));
-  }
-
-  private boolean isOn(Binding b, boolean onDesktop) {
-    if (onDesktop) {
-      return !machine.switchedOff().contains(b.id())
-          && b.when().holds(machine.version(), machine.options());
-    }
-    return switch (machine.focus()) {
-      case Machine.Bare _ -> false;
-      case Machine.Running r -> b.when().holds(r.version(), r.options());
-      case Machine.Session s -> b.when().holds(s.version(), Set.of());
-    };
   }
 
   /** The presses of each member of a binding that can be typed here. */

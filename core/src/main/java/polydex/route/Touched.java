@@ -57,7 +57,7 @@ final class Touched {
 
   private void touch(List<Station> stations, int depth, Physical first) {
     presses.add(plain(first));
-    for (Physical source : Undo.toFingers(stations, depth, first)) {
+    for (Physical source : InverseRemaps.toFingers(stations, depth, first)) {
       presses.add(plain(source));
       // What else the same press of the fingers is, on its way through every machine.
       Optional<Physical> arriving = Optional.of(source);

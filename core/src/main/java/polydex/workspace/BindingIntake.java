@@ -1,6 +1,8 @@
 package polydex.workspace;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -41,7 +43,7 @@ public final class BindingIntake {
   private final Map<String, Here> heres = new HashMap<>();
   private final Map<String, Here> heresById = new LinkedHashMap<>();
   private final Map<String, Set<String>> listedBefore = new HashMap<>();
-  private final Map<GestureReader, Map<String, Object>> cells = new HashMap<>();
+  private final Map<GestureReader, Map<String, Cell>> cells = new HashMap<>();
   private final Optional<Remembered.Source> earlier;
   private final List<Taken> taken = new ArrayList<>();
   private final List<NewRow> fresh = new ArrayList<>();
@@ -49,8 +51,13 @@ public final class BindingIntake {
   private final List<Row> known = new ArrayList<>();
   private final List<Refused> refused;
 
-  /** A cell with its gestures as they are written in ids. */
-  private record ReadCell(GestureCell cell, List<String> written) {}
+  /** What came of reading a cell. */
+  private sealed interface Cell {
+    /** Its gestures, also as they are written in ids. */
+    record Read(GestureCell cell, List<String> written) implements Cell {}
+
+    record Unreadable(String why) implements Cell {}
+  }
 
   private record NewRow(Row row, String environment, Binding binding) {}
 
@@ -80,14 +87,14 @@ public final class BindingIntake {
     final Set<String> present;
     final Map<String, Binding> added = new LinkedHashMap<>();
     final Map<String, Context> contexts;
-    final Map<String, Object> cells;
+    final Map<String, Cell> cells;
     final GestureReader reader;
 
     Here(
         Environment environment,
         Set<String> present,
         GestureReader reader,
-        Map<String, Object> cells) {
+        Map<String, Cell> cells) {
       this.environment = environment;
       this.present = present;
       this.contexts = IntakeNames.contextsByName(environment);
@@ -111,9 +118,8 @@ public final class BindingIntake {
       }
       Here here = here(row);
       switch (here.cells.computeIfAbsent(row.gesture(), t -> cell(t, here.reader))) {
-        case ReadCell cell -> take(row, here, cell);
-        case GestureSyntaxException e -> refuse(row, e.getMessage());
-        default -> throw new IllegalStateException("Neither read nor refused");
+        case Cell.Read cell -> take(row, here, cell);
+        case Cell.Unreadable(String why) -> refuse(row, why);
       }
     }
   }
@@ -140,12 +146,12 @@ public final class BindingIntake {
   }
 
   /** Lists repeat themselves: what was read once is not read again. */
-  private static Object cell(String text, GestureReader reader) {
+  private static Cell cell(String text, GestureReader reader) {
     try {
       GestureCell cell = GestureCell.read(text, reader);
-      return new ReadCell(cell, cell.gestures().stream().map(Gesture::toString).toList());
+      return new Cell.Read(cell, cell.gestures().stream().map(Gesture::toString).toList());
     } catch (GestureSyntaxException e) {
-      return e;
+      return new Cell.Unreadable(e.getMessage());
     }
   }
 
@@ -175,7 +181,7 @@ public final class BindingIntake {
     refused.add(new Refused(row.line(), row.action() + ": " + row.gesture(), reason));
   }
 
-  private void take(Row row, Here here, ReadCell read) {
+  private void take(Row row, Here here, Cell.Read read) {
     Context context = names.context(here.environment, here.contexts, row.context());
     Action action = names.action(row.action());
     for (int i = 0; i < read.written().size(); i++) {
@@ -246,22 +252,24 @@ public final class BindingIntake {
   }
 
   private IntakePlan plan() {
-    List<Gone> gone = new ArrayList<>(gone());
+    // Of one action in one context the first that went is what the first new one was before.
+    Map<ActionThere, Deque<Gone>> left = new LinkedHashMap<>();
+    List<Gone> earlierOnes = gone();
+    earlierOnes.forEach(g -> left.computeIfAbsent(there(g), _ -> new ArrayDeque<>()).add(g));
+    Set<Gone> replaced = new HashSet<>();
     List<Changed> changed = new ArrayList<>();
     Map<String, Set<String>> dropped = new LinkedHashMap<>();
     for (NewRow row : fresh) {
-      Optional<Gone> was =
-          gone.isEmpty()
-              ? Optional.empty()
-              : gone.stream().filter(g -> isEarlier(g, row)).findFirst();
+      Optional<Gone> was = Optional.ofNullable(left.get(there(row))).map(Deque::poll);
       if (was.isPresent()) {
         changed.add(new Changed(row.row(), was.get().binding().gesture(), row.binding().gesture()));
-        gone.remove(was.get());
         drop(dropped, was.get());
+        replaced.add(was.get());
       } else {
         taken.add(new Taken(row.row(), row.binding().gesture()));
       }
     }
+    List<Gone> gone = earlierOnes.stream().filter(g -> !replaced.contains(g)).toList();
     if (request.dropGone()) {
       gone.forEach(g -> drop(dropped, g));
     }
@@ -279,10 +287,15 @@ public final class BindingIntake {
             after));
   }
 
-  private static boolean isEarlier(Gone gone, NewRow row) {
-    return gone.environment().equals(row.environment())
-        && gone.binding().action().equals(row.binding().action())
-        && gone.binding().context().equals(row.binding().context());
+  /** An action in a context of an environment, whichever gesture does it. */
+  private record ActionThere(String environment, String action, String context) {}
+
+  private static ActionThere there(Gone gone) {
+    return new ActionThere(gone.environment(), gone.binding().action(), gone.binding().context());
+  }
+
+  private static ActionThere there(NewRow row) {
+    return new ActionThere(row.environment(), row.binding().action(), row.binding().context());
   }
 
   private static void drop(Map<String, Set<String>> dropped, Gone gone) {

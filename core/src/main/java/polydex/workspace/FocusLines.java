@@ -75,7 +75,7 @@ final class FocusLines {
       options.add(
           new Option(
               application.kind() instanceof Application a && a.holdsMachine()
-                  ? application.title() + ", holding no part.machine()"
+                  ? application.title() + ", holding no machine"
                   : application.title(),
               new Edit.Done(
                   put(
@@ -88,9 +88,7 @@ final class FocusLines {
     return new Edit.Choice(() -> options);
   }
 
-  /**
-   * A window keeps the part.machine() that it held; for a new one the part.machine() is asked for.
-   */
+  /** A window keeps the machine that it held; for a new one the machine is asked for. */
   private Edit held(Environment window) {
     if (part.machine().focus() instanceof Session s) {
       return new Edit.Done(put(HeldMachines.window(window, s.inner())));

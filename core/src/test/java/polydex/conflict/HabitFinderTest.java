@@ -64,7 +64,7 @@ class HabitFinderTest {
     for (String one : environments) {
       for (String other : environments) {
         if (one.compareTo(other) < 0 && !onOneMachine(c.setup(), one, other)) {
-          pairs(c.world(), one, other, expected);
+          pairs(doing(c, one), doing(c, other), expected);
         }
       }
     }
@@ -94,19 +94,25 @@ class HabitFinderTest {
 
   private record Doing(Gesture gesture, String action) {}
 
-  private static List<Doing> doing(World world, String environment) {
+  private static List<Doing> doing(RandomSetups.Case c, String environment) {
     List<Doing> all = new ArrayList<>();
-    for (Binding b : world.catalog().bindings(environment)) {
-      if (b.context().equals("anywhere") && b.when().holds(Worlds.ONE, Set.of())) {
+    // Switched off on every machine that has it, a binding is nobody's habit.
+    List<Machine> with =
+        c.setup().machines().stream().filter(m -> m.platform().equals(environment)).toList();
+    boolean isFocused =
+        c.setup().machines().stream()
+            .anyMatch(m -> m.application().filter(environment::equals).isPresent());
+    for (Binding b : c.world().catalog().bindings(environment)) {
+      if (b.context().equals("anywhere")
+          && b.when().holds(Worlds.ONE, Set.of())
+          && (isFocused || with.stream().anyMatch(m -> !m.switchedOff().contains(b.id())))) {
         b.gesture().expand().forEach(g -> all.add(new Doing(g, b.action())));
       }
     }
     return all;
   }
 
-  private static void pairs(World world, String one, String other, Set<String> into) {
-    List<Doing> here = doing(world, one);
-    List<Doing> there = doing(world, other);
+  private static void pairs(List<Doing> here, List<Doing> there, Set<String> into) {
     Set<Gesture> seen = new LinkedHashSet<>();
     for (Doing d : here) {
       if (seen.add(d.gesture())) {

@@ -16,6 +16,7 @@ import polydex.files.FileProblem;
 public final class Main extends Application {
   private static final Logger LOG = LoggerFactory.getLogger(Main.class);
   private static final int REFUSED = 3;
+  private static final int NO_DISPLAY = 5;
   private static final double WIDTH = 1280;
   private static final double HEIGHT = 800;
   private static final double LEAST_WIDTH = 900;
@@ -26,7 +27,18 @@ public final class Main extends Application {
   /** Starts the program. */
   public static void main(String[] args) {
     Thread.setDefaultUncaughtExceptionHandler(Main::noted);
-    Application.launch(Main.class, args);
+    try {
+      Application.launch(Main.class, args);
+    } catch (UnsupportedOperationException e) {
+      LOG.debug("Starting the toolkit", e);
+      String display = System.getenv("DISPLAY");
+      System.err.println(
+          display == null
+              ? "There is no display here, and a window needs one."
+              : "The display %s can't be opened. Is it running, and may you use it?"
+                  .formatted(display));
+      System.exit(NO_DISPLAY);
+    }
   }
 
   /** What nobody caught is noted, and said in every window. */

@@ -418,6 +418,7 @@ public final class Shell implements Navigation {
     desk.recording().stop();
     desk.auditor().close();
     desk.analyst().close();
+    desk.index().close();
     session.close();
   }
 }

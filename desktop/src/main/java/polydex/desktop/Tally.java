@@ -16,7 +16,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import polydex.catalog.Action;
-import polydex.catalog.ActionSearch;
 import polydex.catalog.Catalog;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
@@ -41,7 +40,6 @@ final class Tally {
   private final Catalog catalog;
   private final List<Action> last;
   private final TwoLetters letters;
-  private final ActionSearch search;
   private final TextField typed = new TextField();
   private final ListView<Row> list;
 
@@ -54,7 +52,6 @@ final class Tally {
             .limit(BY_DIGIT)
             .toList();
     letters = new TwoLetters(actions());
-    search = ActionSearch.of(catalog.actions());
     list =
         Lists.of(
             "What the mouse was used for",
@@ -118,7 +115,7 @@ final class Tally {
           .limit(SHOWN - rows.size())
           .forEach(a -> rows.add(new Row(a, key(a))));
     } else if (text.startsWith(" ")) {
-      search.find(text.strip(), SHOWN).forEach(a -> rows.add(new Row(a, key(a))));
+      desk.index().find(text.strip(), SHOWN).forEach(a -> rows.add(new Row(a, key(a))));
     } else {
       letters.beginning(text.strip()).forEach(a -> rows.add(new Row(a, key(a))));
     }

@@ -1,6 +1,7 @@
 package polydex.desktop.desk;
 
 import javafx.beans.property.ReadOnlyBooleanProperty;
+import polydex.desktop.state.ActionIndex;
 import polydex.desktop.state.Analyst;
 import polydex.desktop.state.Auditor;
 import polydex.desktop.state.Drills;
@@ -12,6 +13,7 @@ import polydex.desktop.state.Session;
  *
  * @param session what is open
  * @param analyst what is found out about it
+ * @param index finds actions by words
  * @param drills what is asked about drills
  * @param auditor finds out what the mouse log says
  * @param recording the recorder that is at work, if one is
@@ -23,6 +25,7 @@ import polydex.desktop.state.Session;
 public record Desk(
     Session session,
     Analyst analyst,
+    ActionIndex index,
     Drills drills,
     Auditor auditor,
     Recording recording,
@@ -34,15 +37,17 @@ public record Desk(
   /** For an open file in a window. */
   public static Desk of(Session session, Navigation keys, ReadOnlyBooleanProperty narrow) {
     Analyst analyst = new Analyst(session);
+    ActionIndex index = new ActionIndex(session);
     return new Desk(
         session,
         analyst,
+        index,
         new Drills(session, analyst),
         new Auditor(session),
         new Recording(session),
         keys,
         new Titles(session),
-        new Dialogs(session, keys),
+        new Dialogs(session, index, keys),
         narrow);
   }
 }

@@ -12,11 +12,11 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import polydex.catalog.Action;
-import polydex.catalog.ActionSearch;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.NumberedChoices;
 import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
+import polydex.desktop.state.ActionIndex;
 import polydex.desktop.state.Session;
 import polydex.keys.Gesture;
 import polydex.keys.Modifier;
@@ -31,11 +31,13 @@ public final class Dialogs {
   private static final int MOST_FOUND = 9;
 
   private final Session session;
+  private final ActionIndex index;
   private final Navigation keys;
 
   /** For what is open, shown by whoever shows what lies over the place. */
-  public Dialogs(Session session, Navigation keys) {
+  public Dialogs(Session session, ActionIndex index, Navigation keys) {
     this.session = session;
+    this.index = index;
     this.keys = keys;
   }
 
@@ -69,13 +71,12 @@ public final class Dialogs {
   /** Lets any action be chosen, by words in whatever order. */
   public void chooseAction(String heading, Consumer<Action> chosen) {
     List<Action> all = session.workspace().get().catalog().actions();
-    ActionSearch search = ActionSearch.of(all);
     open(
         heading,
         new NumberedChoices<>(
             heading,
             Action::title,
-            words -> words.isBlank() ? all : search.find(words, MOST_FOUND),
+            words -> words.isBlank() ? all : index.find(words, MOST_FOUND),
             closing(chosen)),
         all.size());
   }

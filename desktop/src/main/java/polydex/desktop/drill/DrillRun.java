@@ -25,6 +25,7 @@ import polydex.keys.Gesture;
 import polydex.keys.Held;
 import polydex.keys.Modifiers;
 import polydex.keys.Physical;
+import polydex.keys.PointerAct;
 import polydex.recall.Answer;
 import polydex.recall.Answer.Kind;
 import polydex.recall.Answer.Verdict;
@@ -244,7 +245,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
   }
 
   private static boolean wantsDoubleClick(Prompt prompt) {
-    return prompt.gestures().stream().anyMatch(g -> g.toString().contains("DoubleClick"));
+    return prompt.gestures().stream().anyMatch(g -> g.uses(PointerAct.DOUBLE_CLICK));
   }
 
   private void askWhatItDoes() {

@@ -277,10 +277,7 @@ final class ActionDetail extends VBox {
     }
     Optional<Analysis> analysis = desk.analyst().found().get();
     List<TracedBinding> here =
-        analysis.stream()
-            .flatMap(a -> a.traces().all().stream())
-            .filter(t -> t.environment().equals(environment.id()) && t.binding().equals(binding))
-            .toList();
+        analysis.map(a -> a.traced(environment.id(), binding)).orElse(List.of());
     if (here.isEmpty()) {
       return Optional.empty();
     }

@@ -19,7 +19,6 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import polydex.catalog.Action;
-import polydex.catalog.ActionSearch;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.GestureSearch.Hit;
@@ -56,7 +55,6 @@ public final class LookUpPlace implements Place {
   private final KeyboardPanel keys;
   private final CompareView comparing;
   private final Label nothing = Texts.quiet("");
-  private ActionSearch search = ActionSearch.of(List.of());
   private String query = "";
 
   /** The place. */
@@ -90,6 +88,7 @@ public final class LookUpPlace implements Place {
     root.getChildren().addAll(top, byWords);
     show(byWords);
     desk.session().workspace().addListener((_, _, _) -> refresh());
+    desk.index().made().addListener((_, _, _) -> refresh());
     desk.analyst().found().addListener((_, _, _) -> analysed());
     refresh();
   }
@@ -189,8 +188,8 @@ public final class LookUpPlace implements Place {
         desk.analyst().found().get().flatMap(a -> a.gestures().find(words, reader()));
     List<Found> all = hits.isPresent() ? byGesture(hits.get()) : byWords(words);
     nothing.setText(
-        filter.isWaiting()
-            ? "Looking up what was changed …"
+        filter.isWaiting() || desk.index().made().get().isEmpty()
+            ? "Looking them up …"
             : "Nothing has these words. Try fewer, or only their beginnings; or look everywhere.");
     found.setText(filter.isWaiting() ? "" : counted(all.size()));
     results.getItems().setAll(all);
@@ -222,7 +221,7 @@ public final class LookUpPlace implements Place {
     List<Action> all =
         words.isBlank()
             ? catalog.actions()
-            : filter.isOpen() ? search.find(words, MOST_SHOWN) : search.find(words);
+            : desk.index().find(words, filter.isOpen() ? MOST_SHOWN : Integer.MAX_VALUE);
     return narrowed(all.stream().map(a -> new Found(a, Optional.empty())).toList());
   }
 
@@ -262,8 +261,6 @@ public final class LookUpPlace implements Place {
 
   private void refresh() {
     filter.fill();
-    Catalog catalog = desk.session().workspace().get().catalog();
-    search = ActionSearch.of(catalog.actions());
     Found was = results.getSelectionModel().getSelectedItem();
     Node before = view();
     search(query);

@@ -47,21 +47,7 @@ public final class NamesView {
 
   /** Opens it over the place. */
   public void open() {
-    List<Action> actions = desk.session().workspace().get().catalog().actions();
-    TitleMatcher likeness = new TitleMatcher(actions);
-    list.getItems()
-        .setAll(
-            desk.session().standing().unknown().stream()
-                .map(
-                    u ->
-                        new Row(
-                            u,
-                            likeness.match(last(u.deed())).stream()
-                                .map(TitleMatcher.Match::action)
-                                .findFirst()))
-                .toList());
-    list.getSelectionModel().selectFirst();
-    tell();
+    Lists.waiting(list, "Comparing the names with all titles …");
     VBox box =
         OverlayBox.wide(
             Texts.heading("What are these?"),
@@ -80,6 +66,31 @@ public final class NamesView {
                 KeyCommand.of(
                     "F4", "It is no action", () -> decide(new Decision(Optional.empty()))),
                 KeyCommand.of("Enter", "Take what is decided", this::take)));
+    List<Unknown> unknown = desk.session().standing().unknown();
+    desk.index()
+        .made()
+        .get()
+        .ifPresentOrElse(
+            index ->
+                desk.analyst()
+                    .look(
+                        "names",
+                        _ -> unknown.stream().map(u -> row(u, index.likeness())).toList(),
+                        this::show,
+                        why -> Lists.failed(list, why)),
+            () -> show(unknown.stream().map(u -> new Row(u, Optional.empty())).toList()));
+  }
+
+  private static Row row(Unknown unknown, TitleMatcher likeness) {
+    return new Row(
+        unknown,
+        likeness.match(last(unknown.deed())).stream().map(TitleMatcher.Match::action).findFirst());
+  }
+
+  private void show(List<Row> rows) {
+    Lists.found(list, rows);
+    list.getSelectionModel().selectFirst();
+    tell();
   }
 
   private static String last(Deed deed) {

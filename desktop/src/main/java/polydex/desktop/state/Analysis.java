@@ -2,6 +2,8 @@ package polydex.desktop.state;
 
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
+import polydex.catalog.Binding;
 import polydex.catalog.GestureIndex;
 import polydex.catalog.GestureSearch;
 import polydex.catalog.Hooks;
@@ -23,6 +25,7 @@ import polydex.workspace.Workspace;
  * @param hooks what bindings can be remembered by
  * @param material what can be drilled
  * @param owners whose a gesture is, in any environment, on the layout under the fingers
+ * @param traced every traced binding, by its environment and its id
  */
 public record Analysis(
     Workspace workspace,
@@ -32,7 +35,23 @@ public record Analysis(
     GestureSearch gestures,
     Hooks hooks,
     Material material,
-    GestureIndex owners) {
+    GestureIndex owners,
+    Map<String, Map<String, List<TracedBinding>>> traced) {
+
+  /** By environment and id, in the order of the traces. */
+  static Map<String, Map<String, List<TracedBinding>>> traced(SetupTraces traces) {
+    return traces.all().stream()
+        .collect(
+            Collectors.groupingBy(
+                TracedBinding::environment, Collectors.groupingBy(t -> t.binding().id())));
+  }
+
+  /** The ways of a binding through the setup, one for each place in which it can be met. */
+  public List<TracedBinding> traced(String environment, Binding binding) {
+    return traced.getOrDefault(environment, Map.of()).getOrDefault(binding.id(), List.of()).stream()
+        .filter(t -> t.binding().equals(binding))
+        .toList();
+  }
 
   /** Follows gestures as they are pressed where a side of a conflict holds. */
   public Tracer tracer(Conflict.Party party) {

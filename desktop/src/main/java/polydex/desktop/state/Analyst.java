@@ -185,7 +185,8 @@ public final class Analyst implements AutoCloseable {
             GestureSearch.of(workspace.catalog(), traces.tracer().layout()),
             new Hooks(workspace.catalog(), workspace.environmentsInUse()),
             Material.of(workspace.world(), traces, workspace.setups().values()),
-            GestureIndex.of(workspace.catalog(), traces.tracer().layout()));
+            GestureIndex.of(workspace.catalog(), traces.tracer().layout()),
+            Analysis.traced(traces));
     last.set(Optional.of(new Last(found, person)));
     return found;
   }

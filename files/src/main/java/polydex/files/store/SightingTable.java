@@ -1,6 +1,9 @@
 package polydex.files.store;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -23,20 +26,30 @@ final class SightingTable {
   }
 
   ConflictHistory read() {
-    return new ConflictHistory(
-        h.createQuery("SELECT * FROM sighting ORDER BY since, conflict")
-            .map(
-                (row, _) ->
-                    new Sighting(
-                        row.getString("conflict"),
-                        row.getString("setup"),
-                        Conflict.Kind.valueOf(row.getString("kind")),
-                        row.getString("environment"),
-                        Gesture.parse(row.getString("gesture")),
-                        row.getString("words"),
-                        LocalDate.parse(row.getString("since")),
-                        Optional.ofNullable(row.getString("gone")).map(LocalDate::parse)))
-            .list());
+    List<Sighting> found = new ArrayList<>();
+    h.createQuery("SELECT * FROM sighting ORDER BY since, conflict")
+        .map(
+            (row, _) ->
+                // A kind that only a newer program knows is passed over, and stays where it is.
+                kind(row).isPresent() && found.add(sighting(row)))
+        .list();
+    return new ConflictHistory(found);
+  }
+
+  private static Optional<Conflict.Kind> kind(ResultSet row) throws SQLException {
+    return Conflict.Kind.of(row.getString("kind"));
+  }
+
+  private static Sighting sighting(ResultSet row) throws SQLException {
+    return new Sighting(
+        row.getString("conflict"),
+        row.getString("setup"),
+        kind(row).orElseThrow(),
+        row.getString("environment"),
+        Gesture.parse(row.getString("gesture")),
+        row.getString("words"),
+        LocalDate.parse(row.getString("since")),
+        Optional.ofNullable(row.getString("gone")).map(LocalDate::parse));
   }
 
   void write(ConflictHistory before, ConflictHistory after) {

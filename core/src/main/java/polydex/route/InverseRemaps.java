@@ -22,14 +22,14 @@ import polydex.route.Remap.Part;
  * have no source or several. What is found may be too much, since of rules that compete only the
  * first applies, so whoever asks follows each forward again.
  */
-final class Undo {
+final class InverseRemaps {
   /** The most that is looked at for one press; with ordinary remaps there are one to four. */
   private static final int MOST = 1024;
 
   /** The most that is tried to be held without effect. */
   private static final int MOST_IDLE = 6;
 
-  private Undo() {}
+  private InverseRemaps() {}
 
   /** What can have come to the first machine for a press to arrive after the last one's remaps. */
   static Set<Physical> toFingers(List<Station> stations, int depth, Physical wanted) {
@@ -60,7 +60,7 @@ final class Undo {
           i < depth
               && s.machine.focus() instanceof Machine.Session window
               && window.translation().isPresent();
-      if (!s.remappings.isEmpty() || translated || s.tellsSides() || s.platform.altGrIsCtrlAlt()) {
+      if (!s.remappings.isEmpty() || translated || s.tellsSides() || !s.platform.tellsAllApart()) {
         return false;
       }
     }
@@ -72,15 +72,9 @@ final class Undo {
    * on either side where none is asked for, since further out the sides may matter.
    */
   private static Set<Physical> sameTo(Station station, Physical wanted) {
-    Modifiers m = wanted.held().modifiers();
-    Modifiers ctrlAlt = Modifiers.of(Modifier.CTRL, Modifier.ALT);
     Set<Physical> all = new LinkedHashSet<>(withSides(wanted));
-    if (station.platform.altGrIsCtrlAlt() && (m.has(Modifier.ALTGR) || m.hasAll(ctrlAlt))) {
-      Modifiers rest = m.without(Modifier.ALTGR).without(Modifier.CTRL).without(Modifier.ALT);
-      all.addAll(withSides(wanted.with(rest.and(ctrlAlt))));
-      all.addAll(withSides(wanted.with(rest.and(Modifier.ALTGR))));
-      all.addAll(withSides(wanted.with(rest.and(Modifier.ALTGR, Modifier.CTRL))));
-      all.addAll(withSides(wanted.with(rest.and(Modifier.ALTGR, Modifier.ALT))));
+    for (Modifiers same : station.platform.sameAs(wanted.held().modifiers())) {
+      all.addAll(withSides(wanted.with(same)));
     }
     return all;
   }
