@@ -23,9 +23,9 @@ import polydex.files.Shipped;
 import polydex.files.lists.Intake;
 import polydex.files.lists.ListReader;
 import polydex.files.store.Store;
+import polydex.intake.BindingIntake;
 import polydex.keys.Gesture;
 import polydex.route.World;
-import polydex.workspace.BindingIntake;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
 

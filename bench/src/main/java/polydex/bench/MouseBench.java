@@ -27,15 +27,15 @@ import polydex.files.Shipped;
 import polydex.files.log.LogImport;
 import polydex.files.store.Store;
 import polydex.files.store.StoreLine;
-import polydex.mouse.Audit;
-import polydex.mouse.Recogniser;
 import polydex.mouse.Remaining;
 import polydex.mouse.Slips;
-import polydex.mouse.Standing;
 import polydex.mouse.WeeklyReview;
 import polydex.mouse.Weeks;
 import polydex.person.Knowledge;
+import polydex.recognition.Recogniser;
 import polydex.route.Setup;
+import polydex.totals.Audit;
+import polydex.totals.Standing;
 import polydex.workspace.Workspace;
 
 /** Taking in a long mouse log, and asking it. */

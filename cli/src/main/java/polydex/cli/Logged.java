@@ -3,13 +3,13 @@ package polydex.cli;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.Optional;
-import polydex.mouse.Audit;
-import polydex.mouse.LogEvent;
+import polydex.log.LogEvent;
 import polydex.person.Knowledge;
 import polydex.recall.Answer;
 import polydex.recall.DrillItem;
 import polydex.recall.ItemState;
 import polydex.recall.Progress;
+import polydex.totals.Audit;
 import polydex.workspace.Workspace;
 
 /** The two logs of a file on their way in: the answers first, then the events. */

@@ -2,7 +2,7 @@ package polydex.cli;
 
 import java.util.Locale;
 import picocli.CommandLine.Command;
-import polydex.mouse.Place;
+import polydex.recognition.Place;
 import polydex.workspace.Workspace;
 
 @Command(

@@ -15,14 +15,14 @@ import picocli.CommandLine.Spec;
 import polydex.effort.TheilSen;
 import polydex.files.json.ModelJson;
 import polydex.mouse.DrillEffect;
-import polydex.mouse.Place;
 import polydex.mouse.Remaining;
 import polydex.mouse.Saved;
 import polydex.mouse.Slips;
-import polydex.mouse.Standing;
 import polydex.mouse.Weeks;
 import polydex.person.Findings;
 import polydex.person.Knowledge;
+import polydex.recognition.Place;
+import polydex.totals.Standing;
 import polydex.workspace.Workspace;
 
 @Command(

@@ -12,10 +12,10 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Spec;
 import polydex.files.json.ModelJson;
-import polydex.mouse.Place;
 import polydex.mouse.Remaining;
 import polydex.mouse.WeeklyReview;
 import polydex.person.Knowledge;
+import polydex.recognition.Place;
 import polydex.workspace.Workspace;
 
 @Command(

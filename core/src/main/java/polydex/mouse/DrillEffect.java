@@ -10,6 +10,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.function.Function;
+import polydex.recognition.Place;
+import polydex.totals.Standing;
 
 /**
  * What drills have changed: the share of uses by keys in the {@value Standing#LATELY_DAYS} days

@@ -4,6 +4,8 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import polydex.recognition.LearntName;
+import polydex.recognition.Place;
 
 /**
  * What a person has said about what the mouse still does.

@@ -16,13 +16,17 @@ import polydex.catalog.Environment.PointerRoute;
 import polydex.effort.KeystrokeLevel;
 import polydex.effort.YearlyCost;
 import polydex.keys.Gesture;
-import polydex.mouse.Habit.State;
+import polydex.recognition.Place;
+import polydex.recognition.Whereabouts;
 import polydex.route.Machine;
 import polydex.route.Reach;
 import polydex.route.Setup;
 import polydex.route.SetupTraces;
 import polydex.route.TracedBinding;
 import polydex.route.World;
+import polydex.totals.Habit.State;
+import polydex.totals.Lately;
+import polydex.totals.Standing;
 
 /**
  * What is still done with the pointer in the setups of a person: for each action its class, what it

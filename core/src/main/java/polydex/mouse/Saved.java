@@ -6,6 +6,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import polydex.mouse.Remaining.Row;
+import polydex.recognition.Place;
+import polydex.totals.Standing;
 
 /**
  * What keys have saved so far: for every action that was ever done with the pointer, its uses by

@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Predicate;
 import org.threeten.extra.LocalDateRange;
+import polydex.recognition.Place;
+import polydex.totals.Standing;
 
 /**
  * Uses of the pointer for actions whose gesture the person knows or is learning. O(entries + their

@@ -11,6 +11,8 @@ import java.util.stream.Collectors;
 import org.threeten.extra.LocalDateRange;
 import polydex.mouse.Remaining.Kind;
 import polydex.mouse.Remaining.Row;
+import polydex.recognition.Place;
+import polydex.totals.Standing;
 
 /**
  * A week in one page.

@@ -14,6 +14,9 @@ import java.util.function.ToDoubleFunction;
 import polydex.effort.KeystrokeLevel;
 import polydex.effort.TheilSen;
 import polydex.effort.YearlyCost;
+import polydex.recognition.Place;
+import polydex.totals.Habit;
+import polydex.totals.Standing;
 
 /**
  * The log by weeks, and how it goes on. O(entries · weeks + their days).

@@ -2,6 +2,7 @@ package polydex.mouse;
 
 import java.time.LocalDate;
 import polydex.keys.Gesture;
+import polydex.recognition.Place;
 
 /**
  * A binding that a person would like to have.

@@ -5,9 +5,9 @@ import polydex.mouse.DrillEffect;
 import polydex.mouse.Remaining;
 import polydex.mouse.Saved;
 import polydex.mouse.Slips;
-import polydex.mouse.Standing;
 import polydex.mouse.WeeklyReview;
 import polydex.mouse.Weeks;
+import polydex.totals.Standing;
 
 /**
  * What the mouse log says.

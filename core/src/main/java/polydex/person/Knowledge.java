@@ -10,21 +10,21 @@ import java.util.Optional;
 import java.util.function.Function;
 import polydex.catalog.Hooks;
 import polydex.effort.KeystrokeLevel;
-import polydex.mouse.Audit;
 import polydex.mouse.DrillEffect;
-import polydex.mouse.Lately;
-import polydex.mouse.Place;
-import polydex.mouse.Recogniser;
 import polydex.mouse.Remaining;
 import polydex.mouse.Saved;
 import polydex.mouse.Slips;
-import polydex.mouse.Standing;
 import polydex.mouse.WeeklyReview;
 import polydex.mouse.Weeks;
 import polydex.recall.DrillHistory;
 import polydex.recall.DrillItem;
 import polydex.recall.NextToLearn;
+import polydex.recognition.Place;
+import polydex.recognition.Recogniser;
 import polydex.route.Setup;
+import polydex.totals.Audit;
+import polydex.totals.Lately;
+import polydex.totals.Standing;
 import polydex.workspace.Workspace;
 
 /**

@@ -1,6 +1,6 @@
 package polydex.workspace;
 
-import polydex.mouse.LogEvent;
+import polydex.log.LogEvent;
 
 /** Something that was done by name, and can be undone and done again. */
 public sealed interface Change {

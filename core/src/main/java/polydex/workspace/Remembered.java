@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import polydex.intake.ColumnRoles;
 
 /**
  * What was learnt while lists were brought in, so that it need not be said twice.

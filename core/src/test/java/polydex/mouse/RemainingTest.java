@@ -26,11 +26,16 @@ import polydex.catalog.Environment;
 import polydex.catalog.Environment.MenuItem;
 import polydex.catalog.Version;
 import polydex.effort.KeystrokeLevel;
+import polydex.log.Deed;
+import polydex.log.LogEvent;
 import polydex.mouse.Remaining.Kind;
+import polydex.recognition.Recogniser;
 import polydex.route.RandomSetups;
 import polydex.route.SetupTraces;
 import polydex.route.TracedBinding;
 import polydex.route.World;
+import polydex.totals.Audit;
+import polydex.totals.Standing;
 
 /** What remains, its classes against plain definitions and its costs against sums by hand. */
 class RemainingTest {

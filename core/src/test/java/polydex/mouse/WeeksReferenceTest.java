@@ -21,11 +21,18 @@ import net.jqwik.api.EdgeCasesMode;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import polydex.effort.KeystrokeLevel;
+import polydex.log.Deed;
+import polydex.log.LogEvent;
 import polydex.mouse.Remaining.Row;
 import polydex.mouse.Weeks.Week;
+import polydex.recognition.Place;
+import polydex.recognition.Recogniser;
 import polydex.route.Setup;
 import polydex.route.World;
 import polydex.route.Worlds;
+import polydex.totals.Audit;
+import polydex.totals.Lately;
+import polydex.totals.Standing;
 
 /** Weeks, slips and the review, against definitions that go through the whole list each time. */
 class WeeksReferenceTest {

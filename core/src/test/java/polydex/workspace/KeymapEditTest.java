@@ -14,13 +14,16 @@ import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
 import polydex.boards.Keyboards;
 import polydex.catalog.Binding;
+import polydex.intake.BindingIntake;
+import polydex.intake.IntakePlan;
+import polydex.intake.IntakeRequest;
+import polydex.intake.IntakeRequest.Row;
 import polydex.keys.Gesture;
 import polydex.route.Machine;
 import polydex.route.Setup;
 import polydex.route.SetupTraces;
 import polydex.route.World;
 import polydex.route.Worlds;
-import polydex.workspace.IntakeRequest.Row;
 
 /** Keymaps changed by hand and by lists. */
 class KeymapEditTest {

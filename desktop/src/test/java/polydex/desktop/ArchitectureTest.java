@@ -35,8 +35,13 @@ class ArchitectureTest {
     "polydex.conflict..",
     "polydex.effort..",
     "polydex.recall..",
+    "polydex.log..",
+    "polydex.recognition..",
+    "polydex.totals..",
     "polydex.mouse..",
     "polydex.workspace..",
+    "polydex.intake..",
+    "polydex.setups..",
     "polydex.person.."
   };
 
@@ -109,7 +114,7 @@ class ArchitectureTest {
   static final ArchRule packagesOfTheCoreHaveNoCycles =
       slices()
           .matching(
-              "polydex.(keys|boards|catalog|route|conflict|effort|recall|mouse|workspace|person)..")
+              "polydex.(keys|boards|catalog|route|conflict|effort|recall|log|recognition|totals|mouse|workspace|intake|setups|person)..")
           .should()
           .beFreeOfCycles();
 

@@ -24,12 +24,12 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import polydex.desktop.state.Stored;
-import polydex.mouse.Habit;
-import polydex.mouse.LogEvent;
-import polydex.mouse.Place;
+import polydex.log.LogEvent;
 import polydex.mouse.Slips;
-import polydex.mouse.Standing;
+import polydex.recognition.Place;
 import polydex.route.Setup;
+import polydex.totals.Habit;
+import polydex.totals.Standing;
 
 /** Today and the mouse, by keys alone. */
 @ExtendWith(ApplicationExtension.class)

@@ -13,8 +13,8 @@ import javafx.scene.input.KeyEvent;
 import javafx.util.Duration;
 import polydex.desktop.Shell;
 import polydex.desktop.state.Session;
-import polydex.mouse.LogLine;
-import polydex.mouse.Recorder;
+import polydex.log.LogLine;
+import polydex.log.Recorder;
 
 /**
  * Measures how long a recorded event takes until it has been painted in the list of what was

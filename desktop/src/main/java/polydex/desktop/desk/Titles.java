@@ -8,7 +8,7 @@ import polydex.catalog.Environment;
 import polydex.catalog.Environment.Application;
 import polydex.desktop.state.Session;
 import polydex.keys.Modifier;
-import polydex.mouse.Place;
+import polydex.recognition.Place;
 import polydex.route.Setup;
 
 /** What things are called whose ids are known, and how their keys are written and drawn. */

@@ -23,11 +23,11 @@ import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.state.Recording;
 import polydex.files.demo.SimulatedRecorder;
 import polydex.keys.Gesture;
-import polydex.mouse.Deed;
-import polydex.mouse.LogEvent;
-import polydex.mouse.Place;
-import polydex.mouse.Recogniser;
+import polydex.log.Deed;
+import polydex.log.LogEvent;
 import polydex.person.Knowledge;
+import polydex.recognition.Place;
+import polydex.recognition.Recogniser;
 
 /** What a recorder sees, as it happens; and how one is started and ended. */
 public final class LiveView extends VBox {

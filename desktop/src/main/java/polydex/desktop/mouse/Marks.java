@@ -5,8 +5,8 @@ import javafx.geometry.Pos;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import polydex.desktop.controls.Texts;
-import polydex.mouse.Habit.State;
 import polydex.mouse.Remaining.Kind;
+import polydex.totals.Habit.State;
 
 /** States and classes as they are shown: a mark that differs in shape, and the word. */
 public final class Marks {

@@ -17,9 +17,9 @@ import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
-import polydex.mouse.Deed;
-import polydex.mouse.LearntName;
-import polydex.mouse.Standing.Unknown;
+import polydex.log.Deed;
+import polydex.recognition.LearntName;
+import polydex.totals.Standing.Unknown;
 
 /** The names in the log that no keymap knows: each is explained once, many at a time. */
 public final class NamesView {

@@ -8,8 +8,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import polydex.desktop.desk.Desk;
-import polydex.mouse.Place;
 import polydex.mouse.Remaining.Row;
+import polydex.recognition.Place;
 import polydex.route.Setup;
 
 /**

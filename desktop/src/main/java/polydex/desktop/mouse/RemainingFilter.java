@@ -5,9 +5,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.function.Predicate;
 import polydex.desktop.desk.Desk;
-import polydex.mouse.Habit.State;
 import polydex.mouse.Remaining.Kind;
 import polydex.mouse.Remaining.Row;
+import polydex.totals.Habit.State;
 
 /**
  * Which of the actions that were done with the mouse are shown.

@@ -18,10 +18,10 @@ import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
 import polydex.effort.SpokenTime;
-import polydex.mouse.Place;
 import polydex.mouse.Remaining.Row;
 import polydex.mouse.WeeklyReview;
 import polydex.person.Findings;
+import polydex.recognition.Place;
 
 /** The week in one page. */
 public final class ReviewView {

@@ -2,7 +2,7 @@ package polydex.desktop.mouse;
 
 import java.util.Locale;
 import polydex.effort.TheilSen;
-import polydex.mouse.Deed;
+import polydex.log.Deed;
 import polydex.mouse.Remaining.Kind;
 import polydex.mouse.Walk;
 

@@ -24,10 +24,10 @@ import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
 import polydex.effort.TheilSen;
 import polydex.mouse.Slips;
-import polydex.mouse.Standing;
 import polydex.mouse.Weeks;
 import polydex.mouse.Weeks.Week;
 import polydex.person.Findings;
+import polydex.totals.Standing;
 
 /** How it went, week by week, with its trends; and the slips of the last weeks. */
 public final class WeeksView extends VBox {

@@ -17,7 +17,7 @@ import polydex.desktop.desk.Desk;
 import polydex.keys.Gesture;
 import polydex.route.Setup;
 import polydex.route.SetupTraces;
-import polydex.workspace.SetupComparison;
+import polydex.setups.SetupComparison;
 import polydex.workspace.Workspace;
 
 /** Two setups beside each other: the parts that differ, and what works in one of them only. */

@@ -18,11 +18,11 @@ import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
 import polydex.route.Setup;
+import polydex.setups.SetupLine;
+import polydex.setups.SetupLine.Edit;
+import polydex.setups.SetupLine.Option;
+import polydex.setups.SetupOutline;
 import polydex.workspace.Change;
-import polydex.workspace.SetupLine;
-import polydex.workspace.SetupLine.Edit;
-import polydex.workspace.SetupLine.Option;
-import polydex.workspace.SetupOutline;
 import polydex.workspace.Workspace;
 
 /**

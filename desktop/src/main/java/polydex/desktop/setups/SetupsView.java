@@ -14,8 +14,8 @@ import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
 import polydex.route.Setup;
 import polydex.route.SetupCheck;
+import polydex.setups.SetupList;
 import polydex.workspace.Change;
-import polydex.workspace.SetupList;
 import polydex.workspace.Workspace;
 
 /** All setups: which one the program is to speak of, and what becomes of the list. */

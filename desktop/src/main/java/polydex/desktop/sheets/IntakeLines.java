@@ -18,9 +18,9 @@ import polydex.catalog.TitleMatcher.Match;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
+import polydex.intake.IntakePlan;
+import polydex.intake.IntakePlan.Proposal;
 import polydex.keys.Gesture;
-import polydex.workspace.IntakePlan;
-import polydex.workspace.IntakePlan.Proposal;
 
 /** The lines of a preview: what would become of each line of a list, what needs eyes first. */
 final class IntakeLines {

@@ -38,10 +38,10 @@ import polydex.files.lists.ForeignList;
 import polydex.files.lists.Intake;
 import polydex.files.lists.ListReader;
 import polydex.files.xkb.XkbLayouts;
-import polydex.workspace.BindingIntake;
+import polydex.intake.BindingIntake;
+import polydex.intake.ColumnRoles.Target;
+import polydex.intake.IntakePlan;
 import polydex.workspace.Change;
-import polydex.workspace.ColumnRoles.Target;
-import polydex.workspace.IntakePlan;
 import polydex.workspace.Workspace;
 
 /** Bringing lists of bindings in: first what would happen, line by line, then one change. */

@@ -22,11 +22,11 @@ import polydex.files.FileProblem;
 import polydex.files.log.LogFile;
 import polydex.files.log.LogImport;
 import polydex.files.store.StoreLine;
-import polydex.mouse.Audit;
-import polydex.mouse.LogEvent;
-import polydex.mouse.Standing;
+import polydex.log.LogEvent;
 import polydex.person.Knowledge;
 import polydex.recall.DrillItem;
+import polydex.totals.Audit;
+import polydex.totals.Standing;
 import polydex.workspace.Workspace;
 
 /**

@@ -10,10 +10,10 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import polydex.mouse.LogEvent;
-import polydex.mouse.LogIntake;
-import polydex.mouse.LogLine;
-import polydex.mouse.Recorder;
+import polydex.log.LogEvent;
+import polydex.log.LogIntake;
+import polydex.log.LogLine;
+import polydex.log.Recorder;
 import polydex.person.Knowledge;
 import polydex.workspace.Change;
 

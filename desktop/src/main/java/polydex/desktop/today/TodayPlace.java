@@ -35,10 +35,10 @@ import polydex.desktop.mouse.ReviewView;
 import polydex.desktop.mouse.Spoken;
 import polydex.effort.SpokenTime;
 import polydex.mouse.Remaining.Row;
-import polydex.mouse.Standing;
 import polydex.mouse.Weeks.Week;
 import polydex.person.Findings;
 import polydex.recall.DrillHistory;
+import polydex.totals.Standing;
 
 /** What to do in the next minutes, and why; everything on it acts with one key. */
 public final class TodayPlace implements Place {

@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import polydex.files.demo.DemoTasks.Task;
-import polydex.mouse.Place;
+import polydex.recognition.Place;
 
 /**
  * How the show producer's actions move from the pointer to the keys. Some were by keys all along.

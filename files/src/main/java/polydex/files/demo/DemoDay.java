@@ -10,7 +10,7 @@ import java.util.Random;
 import java.util.function.ToDoubleFunction;
 import polydex.effort.KeystrokeLevel;
 import polydex.files.demo.DemoTasks.Task;
-import polydex.mouse.LogLine;
+import polydex.log.LogLine;
 
 /**
  * A working day as a recorder would see it: stints in one setup after the other with pauses

@@ -12,8 +12,6 @@ import java.util.Random;
 import polydex.catalog.Catalog;
 import polydex.catalog.Hooks;
 import polydex.keys.Gesture;
-import polydex.mouse.Place;
-import polydex.mouse.Standing;
 import polydex.person.Knowledge;
 import polydex.recall.Answer;
 import polydex.recall.DrillItem;
@@ -26,7 +24,9 @@ import polydex.recall.Pace;
 import polydex.recall.Progress;
 import polydex.recall.Question;
 import polydex.recall.SessionPlan;
+import polydex.recognition.Place;
 import polydex.route.SetupTraces;
+import polydex.totals.Standing;
 import polydex.workspace.Workspace;
 
 /**

@@ -13,11 +13,11 @@ import java.util.Random;
 import polydex.files.demo.DemoDay.Stint;
 import polydex.files.demo.DemoDay.Timed;
 import polydex.files.demo.DemoTasks.Task;
-import polydex.mouse.Audit;
-import polydex.mouse.LogEvent;
-import polydex.mouse.LogIntake;
+import polydex.log.LogEvent;
+import polydex.log.LogIntake;
 import polydex.person.Knowledge;
 import polydex.recall.Answer;
+import polydex.totals.Audit;
 import polydex.workspace.Workspace;
 
 /**

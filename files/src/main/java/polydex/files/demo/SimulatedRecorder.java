@@ -10,8 +10,8 @@ import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Consumer;
 import polydex.files.demo.DemoDay.Stint;
 import polydex.files.demo.DemoDay.Timed;
-import polydex.mouse.LogLine;
-import polydex.mouse.Recorder;
+import polydex.log.LogLine;
+import polydex.log.Recorder;
 import polydex.workspace.Workspace;
 
 /**

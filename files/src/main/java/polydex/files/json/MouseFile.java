@@ -4,9 +4,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import polydex.mouse.LearntName;
 import polydex.mouse.MouseChoices;
-import polydex.mouse.Place;
+import polydex.recognition.LearntName;
+import polydex.recognition.Place;
 
 /**
  * What was said about what the mouse still does, as a file.

@@ -2,9 +2,9 @@ package polydex.files.lists;
 
 import java.util.List;
 import java.util.Optional;
-import polydex.workspace.ColumnRoles;
-import polydex.workspace.IntakeRequest.Refused;
-import polydex.workspace.ListTable;
+import polydex.intake.ColumnRoles;
+import polydex.intake.IntakeRequest.Refused;
+import polydex.intake.ListTable;
 
 /**
  * A list of bindings from outside, read but not understood.

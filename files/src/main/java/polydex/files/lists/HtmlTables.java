@@ -12,7 +12,7 @@ import org.jsoup.nodes.Node;
 import org.jsoup.nodes.TextNode;
 import org.jsoup.parser.Parser;
 import polydex.files.FileProblem;
-import polydex.workspace.ListTable;
+import polydex.intake.ListTable;
 
 /**
  * The tables of a saved page: merged cells spread out, keys in {@code kbd} put together, footnotes

@@ -5,11 +5,11 @@ import java.util.List;
 import java.util.Optional;
 import polydex.catalog.Environment;
 import polydex.files.FileProblem;
-import polydex.workspace.ColumnRoles;
-import polydex.workspace.ColumnRoles.Target;
-import polydex.workspace.IntakeRequest;
-import polydex.workspace.IntakeRequest.Row;
-import polydex.workspace.ListTable;
+import polydex.intake.ColumnRoles;
+import polydex.intake.ColumnRoles.Target;
+import polydex.intake.IntakeRequest;
+import polydex.intake.IntakeRequest.Row;
+import polydex.intake.ListTable;
 import polydex.workspace.Remembered;
 import polydex.workspace.Workspace;
 

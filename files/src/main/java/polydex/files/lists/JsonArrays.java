@@ -12,8 +12,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import polydex.files.FileProblem;
-import polydex.workspace.IntakeRequest.Refused;
-import polydex.workspace.ListTable;
+import polydex.intake.IntakeRequest.Refused;
+import polydex.intake.ListTable;
 
 /**
  * Arrays of objects such as {@code [{"key": ..., "command": ..., "when": ...}]}, with comments

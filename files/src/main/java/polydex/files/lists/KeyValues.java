@@ -6,12 +6,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import polydex.files.FileProblem;
+import polydex.intake.ColumnRoles;
+import polydex.intake.ColumnRoles.Role;
+import polydex.intake.IntakeRequest.Refused;
+import polydex.intake.ListTable;
 import polydex.keys.GestureReader;
 import polydex.keys.GestureSyntaxException;
-import polydex.workspace.ColumnRoles;
-import polydex.workspace.ColumnRoles.Role;
-import polydex.workspace.IntakeRequest.Refused;
-import polydex.workspace.ListTable;
 
 /**
  * {@code key = value} files with sections in square brackets, dconf's key files among them. Which

@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import polydex.files.FileProblem;
-import polydex.workspace.IntakeRequest.Refused;
-import polydex.workspace.ListTable;
+import polydex.intake.IntakeRequest.Refused;
+import polydex.intake.ListTable;
 
 /** Tables of bars and dashes, as in the GitHub Flavored Markdown specification. */
 final class MarkdownTables {

@@ -15,8 +15,8 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import polydex.files.FileProblem;
-import polydex.workspace.IntakeRequest.Refused;
-import polydex.workspace.ListTable;
+import polydex.intake.IntakeRequest.Refused;
+import polydex.intake.ListTable;
 
 /** A header line, then a line for each binding, with commas, semicolons, tabs or bars between. */
 final class SeparatedValues {

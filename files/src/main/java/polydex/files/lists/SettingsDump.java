@@ -7,10 +7,10 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import polydex.files.FileProblem;
-import polydex.workspace.ColumnRoles;
-import polydex.workspace.ColumnRoles.Role;
-import polydex.workspace.IntakeRequest.Refused;
-import polydex.workspace.ListTable;
+import polydex.intake.ColumnRoles;
+import polydex.intake.ColumnRoles.Role;
+import polydex.intake.IntakeRequest.Refused;
+import polydex.intake.ListTable;
 
 /** What {@code gsettings list-recursively} prints: schema, key and value on each line. */
 final class SettingsDump {

@@ -8,7 +8,7 @@ import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.jsoup.parser.Parser;
 import polydex.files.FileProblem;
-import polydex.workspace.ListTable;
+import polydex.intake.ListTable;
 
 /**
  * A GSettings schema: each key whose default is a gesture, with its summary as the title. The

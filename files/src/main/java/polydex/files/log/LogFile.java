@@ -23,7 +23,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import polydex.files.FileProblem;
-import polydex.mouse.LogLine;
+import polydex.log.LogLine;
 
 /**
  * Reads a mouse log line by line, in memory that does not grow with the file: comma-separated

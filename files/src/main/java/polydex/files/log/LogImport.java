@@ -12,11 +12,11 @@ import java.util.function.Consumer;
 import java.util.function.LongPredicate;
 import polydex.files.FileProblem;
 import polydex.files.store.StoreLine;
-import polydex.mouse.LogEvent;
-import polydex.mouse.LogIntake;
-import polydex.mouse.LogLine;
-import polydex.mouse.Recognised.How;
-import polydex.mouse.Recogniser;
+import polydex.log.LogEvent;
+import polydex.log.LogIntake;
+import polydex.log.LogLine;
+import polydex.recognition.Recognised.How;
+import polydex.recognition.Recogniser;
 
 /**
  * A mouse log on its way in: looked at first, and then taken whole or not at all. What a line means

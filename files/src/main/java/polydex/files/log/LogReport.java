@@ -4,8 +4,8 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import polydex.mouse.Recognised;
-import polydex.mouse.Recognised.How;
+import polydex.recognition.Recognised;
+import polydex.recognition.Recognised.How;
 
 /**
  * What is in a mouse log, before it is taken.

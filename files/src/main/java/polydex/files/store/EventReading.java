@@ -11,8 +11,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
-import polydex.mouse.Deed;
-import polydex.mouse.LogEvent;
+import polydex.log.Deed;
+import polydex.log.LogEvent;
 
 /**
  * The mouse log as it was when this began, the oldest first, some rows at a time: what is written

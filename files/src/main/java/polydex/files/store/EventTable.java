@@ -11,9 +11,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import polydex.mouse.Deed;
-import polydex.mouse.Device;
-import polydex.mouse.LogEvent;
+import polydex.log.Deed;
+import polydex.log.Device;
+import polydex.log.LogEvent;
 
 /**
  * The mouse log as rows. Plain JDBC, since millions of rows go in and out. Deeds are few and are

@@ -8,10 +8,10 @@ import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.result.RowView;
 import org.jdbi.v3.core.statement.PreparedBatch;
 import polydex.keys.Gesture;
-import polydex.mouse.LearntName;
 import polydex.mouse.MouseChoices;
-import polydex.mouse.Place;
 import polydex.mouse.Wish;
+import polydex.recognition.LearntName;
+import polydex.recognition.Place;
 
 /** What was said about what the mouse still does, as rows; written as the difference of two. */
 final class MouseTables {

@@ -24,7 +24,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import polydex.conflict.ConflictHistory;
 import polydex.files.FileProblem;
-import polydex.mouse.LogEvent;
+import polydex.log.LogEvent;
 import polydex.recall.Answer;
 import polydex.recall.DrillItem;
 import polydex.workspace.Change;

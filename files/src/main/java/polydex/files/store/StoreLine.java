@@ -18,7 +18,7 @@ import java.util.function.Consumer;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import polydex.files.FileProblem;
-import polydex.mouse.LogEvent;
+import polydex.log.LogEvent;
 import polydex.workspace.Change;
 
 /**

@@ -23,13 +23,9 @@ import polydex.conflict.HabitFinder;
 import polydex.conflict.Person;
 import polydex.files.Shipped;
 import polydex.files.store.Store;
-import polydex.mouse.Audit;
-import polydex.mouse.Deed;
-import polydex.mouse.Habit;
-import polydex.mouse.LogEvent;
-import polydex.mouse.Recognised.How;
+import polydex.log.Deed;
+import polydex.log.LogEvent;
 import polydex.mouse.Remaining;
-import polydex.mouse.Standing;
 import polydex.mouse.Weeks;
 import polydex.person.Knowledge;
 import polydex.recall.Answer;
@@ -37,8 +33,12 @@ import polydex.recall.DrillItem;
 import polydex.recall.ItemState;
 import polydex.recall.Pace;
 import polydex.recall.Progress;
+import polydex.recognition.Recognised.How;
 import polydex.route.Setup;
 import polydex.route.SetupTraces;
+import polydex.totals.Audit;
+import polydex.totals.Habit;
+import polydex.totals.Standing;
 import polydex.workspace.Workspace;
 
 class DemoFileTest {

@@ -9,8 +9,8 @@ import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
 import polydex.files.Shipped;
-import polydex.mouse.LogIntake;
-import polydex.mouse.LogLine;
+import polydex.log.LogIntake;
+import polydex.log.LogLine;
 import polydex.person.Knowledge;
 import polydex.workspace.Workspace;
 

@@ -15,11 +15,11 @@ import net.jqwik.api.Provide;
 import org.junit.jupiter.api.Test;
 import polydex.files.FileProblem;
 import polydex.files.Shipped;
-import polydex.workspace.BindingIntake;
-import polydex.workspace.ColumnRoles;
-import polydex.workspace.ColumnRoles.Target;
-import polydex.workspace.IntakePlan;
-import polydex.workspace.IntakeRequest.Row;
+import polydex.intake.BindingIntake;
+import polydex.intake.ColumnRoles;
+import polydex.intake.ColumnRoles.Target;
+import polydex.intake.IntakePlan;
+import polydex.intake.IntakeRequest.Row;
 import polydex.workspace.Workspace;
 
 /** Lists as people find them, read to rows. */

@@ -15,9 +15,9 @@ import net.jqwik.api.Property;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import polydex.files.FileProblem;
-import polydex.workspace.BindingIntake;
-import polydex.workspace.ColumnRoles.Target;
-import polydex.workspace.IntakePlan;
+import polydex.intake.BindingIntake;
+import polydex.intake.ColumnRoles.Target;
+import polydex.intake.IntakePlan;
 import polydex.workspace.Workspace;
 
 /** One list, written in each form apart from what reads it, says the same in all of them. */

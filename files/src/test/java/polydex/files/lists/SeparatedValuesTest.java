@@ -18,9 +18,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import polydex.files.FileProblem;
-import polydex.workspace.IntakeRequest;
-import polydex.workspace.IntakeRequest.Refused;
-import polydex.workspace.IntakeRequest.Row;
+import polydex.intake.IntakeRequest;
+import polydex.intake.IntakeRequest.Refused;
+import polydex.intake.IntakeRequest.Row;
 import polydex.workspace.Workspace;
 
 class SeparatedValuesTest {

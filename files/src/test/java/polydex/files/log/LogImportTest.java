@@ -22,11 +22,11 @@ import polydex.files.FileProblem;
 import polydex.files.Shipped;
 import polydex.files.store.Store;
 import polydex.files.store.StoreLine;
-import polydex.mouse.Deed;
-import polydex.mouse.Device;
-import polydex.mouse.LogEvent;
-import polydex.mouse.Recognised.How;
+import polydex.log.Deed;
+import polydex.log.Device;
+import polydex.log.LogEvent;
 import polydex.person.Knowledge;
+import polydex.recognition.Recognised.How;
 import polydex.workspace.Workspace;
 
 /** Logs as files: good ones, bad ones, and what is left of them in the store. */

@@ -18,13 +18,13 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import polydex.files.FileProblem;
 import polydex.keys.Gesture;
-import polydex.mouse.Deed;
-import polydex.mouse.Device;
-import polydex.mouse.LearntName;
-import polydex.mouse.LogEvent;
+import polydex.log.Deed;
+import polydex.log.Device;
+import polydex.log.LogEvent;
 import polydex.mouse.MouseChoices;
-import polydex.mouse.Place;
 import polydex.mouse.Wish;
+import polydex.recognition.LearntName;
+import polydex.recognition.Place;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
 

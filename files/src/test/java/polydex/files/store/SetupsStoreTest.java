@@ -22,10 +22,10 @@ import polydex.conflict.Person;
 import polydex.files.Shipped;
 import polydex.route.Setup;
 import polydex.route.SetupTraces;
+import polydex.setups.SetupLine;
+import polydex.setups.SetupList;
+import polydex.setups.SetupOutline;
 import polydex.workspace.Change;
-import polydex.workspace.SetupLine;
-import polydex.workspace.SetupList;
-import polydex.workspace.SetupOutline;
 import polydex.workspace.Workspace;
 
 /** Setups as they are edited, and the days of their conflicts, in a real file. */

@@ -1,0 +1,368 @@
+package polydex.intake;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import polydex.catalog.Action;
+import polydex.catalog.Binding;
+import polydex.catalog.Catalog;
+import polydex.catalog.Context;
+import polydex.catalog.Environment;
+import polydex.intake.IntakePlan.Changed;
+import polydex.intake.IntakePlan.Gone;
+import polydex.intake.IntakePlan.Taken;
+import polydex.intake.IntakeRequest.Refused;
+import polydex.intake.IntakeRequest.Row;
+import polydex.keys.Gesture;
+import polydex.keys.GestureReader;
+import polydex.keys.GestureSyntaxException;
+import polydex.route.Setup;
+import polydex.workspace.Change;
+import polydex.workspace.Remembered;
+import polydex.workspace.Workspace;
+
+/**
+ * Works out what a list of bindings from outside would change, without changing anything. Names are
+ * compared without regard to case and surrounding space; titles that only resemble a known action
+ * are proposed, and made anew until the user has said that they mean it. Gestures are read in any
+ * written form, several to a cell. What came from an earlier version of the same list is compared
+ * with this one. O(rows + bindings), and a title matched by meaning costs its postings.
+ */
+public final class BindingIntake {
+
+  private static final int LONGEST_NAME = 200;
+
+  private final Workspace before;
+  private final IntakeRequest request;
+  private final Map<String, Here> heres = new HashMap<>();
+  private final Map<String, Here> heresById = new LinkedHashMap<>();
+  private final Map<String, Set<String>> listedBefore = new HashMap<>();
+  private final Map<GestureReader, Map<String, Cell>> cells = new HashMap<>();
+  private final Optional<Remembered.Source> earlier;
+  private final List<Taken> taken = new ArrayList<>();
+  private final List<NewRow> fresh = new ArrayList<>();
+  private final IntakeNames names;
+  private final List<Row> known = new ArrayList<>();
+  private final List<Refused> refused;
+
+  /** What came of reading a cell. */
+  private sealed interface Cell {
+    /** Its gestures, also as they are written in ids. */
+    record Read(GestureCell cell, List<String> written) implements Cell {}
+
+    record Unreadable(String why) implements Cell {}
+  }
+
+  private record NewRow(Row row, String environment, Binding binding) {}
+
+  private BindingIntake(Workspace before, IntakeRequest request) {
+    this.before = before;
+    this.request = request;
+    refused = new ArrayList<>(request.refused());
+    earlier = request.list().map(before.remembered().lists()::get);
+    names = new IntakeNames(before, request);
+  }
+
+  /** The plan for a list. */
+  public static IntakePlan plan(Workspace before, IntakeRequest request) {
+    BindingIntake intake = new BindingIntake(before, request);
+    request.rows().forEach(intake::add);
+    return intake.plan();
+  }
+
+  /** The plan for a list that is not remembered. */
+  public static IntakePlan plan(Workspace before, List<Row> rows, List<Refused> refused) {
+    return plan(before, IntakeRequest.of(Optional.empty(), rows, refused));
+  }
+
+  /** What a row needs of its environment, found once for all the rows that name it so. */
+  private static final class Here {
+    final Environment environment;
+    final Set<String> present;
+    final Map<String, Binding> added = new LinkedHashMap<>();
+    final Map<String, Context> contexts;
+    final Map<String, Cell> cells;
+    final GestureReader reader;
+
+    Here(
+        Environment environment,
+        Set<String> present,
+        GestureReader reader,
+        Map<String, Cell> cells) {
+      this.environment = environment;
+      this.present = present;
+      this.contexts = IntakeNames.contextsByName(environment);
+      this.reader = reader;
+      this.cells = cells;
+    }
+  }
+
+  private void add(Row row) {
+    if (row.environment().isBlank()) {
+      refuse(row, "No platform or application is named.");
+    } else if (row.action().isBlank()) {
+      refuse(row, "No action is named.");
+    } else if (row.gesture().isBlank()) {
+      refuse(row, "No gesture is given.");
+    } else {
+      Optional<String> problem = problem(row);
+      if (problem.isPresent()) {
+        refuse(row, problem.get());
+        return;
+      }
+      Here here = here(row);
+      switch (here.cells.computeIfAbsent(row.gesture(), t -> cell(t, here.reader))) {
+        case Cell.Read cell -> take(row, here, cell);
+        case Cell.Unreadable(String why) -> refuse(row, why);
+      }
+    }
+  }
+
+  private Here here(Row row) {
+    Here last = heres.get(row.environment());
+    if (last != null) {
+      return last;
+    }
+    Environment environment = names.environment(row);
+    Here here = heresById.get(environment.id());
+    if (here == null) {
+      GestureReader reader = environment.reader();
+      here =
+          new Here(
+              environment,
+              presentIn(environment.id()),
+              reader,
+              cells.computeIfAbsent(reader, _ -> new HashMap<>()));
+      heresById.put(environment.id(), here);
+    }
+    heres.put(row.environment(), here);
+    return here;
+  }
+
+  /** Lists repeat themselves: what was read once is not read again. */
+  private static Cell cell(String text, GestureReader reader) {
+    try {
+      GestureCell cell = GestureCell.read(text, reader);
+      return new Cell.Read(cell, cell.gestures().stream().map(Gesture::toString).toList());
+    } catch (GestureSyntaxException e) {
+      return new Cell.Unreadable(e.getMessage());
+    }
+  }
+
+  /** What is wrong with its names; those that were seen before are known to be right. */
+  private Optional<String> problem(Row row) {
+    Optional<String> found =
+        heres.containsKey(row.environment()) ? Optional.empty() : problem(row.environment());
+    if (found.isEmpty() && !row.context().isEmpty()) {
+      found = problem(row.context());
+    }
+    return found.isEmpty() && !names.knowsAction(row.action()) ? problem(row.action()) : found;
+  }
+
+  private static Optional<String> problem(String name) {
+    if (name.length() > LONGEST_NAME) {
+      return Optional.of("A name is longer than " + LONGEST_NAME + " characters.");
+    }
+    for (int i = 0; i < name.length(); i++) {
+      if (Character.isISOControl(name.charAt(i))) {
+        return Optional.of("A name has control characters in it.");
+      }
+    }
+    return Optional.empty();
+  }
+
+  private void refuse(Row row, String reason) {
+    refused.add(new Refused(row.line(), row.action() + ": " + row.gesture(), reason));
+  }
+
+  private void take(Row row, Here here, Cell.Read read) {
+    Context context = names.context(here.environment, here.contexts, row.context());
+    Action action = names.action(row.action());
+    for (int i = 0; i < read.written().size(); i++) {
+      String key = context.id() + ":" + action.id() + ":" + read.written().get(i);
+      boolean wasThere = !here.present.isEmpty() && here.present.contains(key);
+      if (wasThere) {
+        listedBefore.computeIfAbsent(here.environment.id(), _ -> new HashSet<>()).add(key);
+      }
+      @Nullable Binding binding =
+          wasThere
+              ? null
+              : binding(key, action, read.cell().gestures().get(i), context, row, read.cell());
+      if (binding == null || here.added.putIfAbsent(key, binding) != null) {
+        known.add(row);
+      } else if (earlier.isEmpty()) {
+        taken.add(new Taken(row, binding.gesture()));
+      } else {
+        fresh.add(new NewRow(row, here.environment.id(), binding));
+      }
+    }
+  }
+
+  private static Binding binding(
+      String id, Action action, Gesture gesture, Context context, Row row, GestureCell cell) {
+    String note =
+        row.note().isEmpty()
+            ? cell.note()
+            : cell.note().isEmpty() ? row.note() : cell.note() + "; " + row.note();
+    boolean always = cell.since().isEmpty() && cell.until().isEmpty();
+    return new Binding(
+        id,
+        action.id(),
+        gesture,
+        context.id(),
+        always
+            ? Binding.Condition.ALWAYS
+            : new Binding.Condition(cell.since(), cell.until(), Optional.empty(), Optional.empty()),
+        Optional.empty(),
+        note.isEmpty() ? Binding.Remarks.NONE : new Binding.Remarks(note, "", "", false));
+  }
+
+  /** The ids that the program makes of context, action and gesture, whatever ids files gave. */
+  private Set<String> presentIn(String environment) {
+    Set<String> keys = new HashSet<>();
+    before
+        .catalog()
+        .bindings(environment)
+        .forEach(b -> keys.add(b.context() + ":" + b.action() + ":" + b.gesture()));
+    return keys;
+  }
+
+  // ---- the earlier version of the same list
+
+  private List<Gone> gone() {
+    List<Gone> gone = new ArrayList<>();
+    earlier.ifPresent(
+        source ->
+            source
+                .bindings()
+                .forEach(
+                    (environment, bindingIds) -> {
+                      Set<String> still = listedBefore.getOrDefault(environment, Set.of());
+                      before.catalog().bindings(environment).stream()
+                          .filter(b -> bindingIds.contains(b.id()) && !still.contains(b.id()))
+                          .forEach(b -> gone.add(new Gone(environment, b)));
+                    }));
+    return gone;
+  }
+
+  private IntakePlan plan() {
+    // Of one action in one context the first that went is what the first new one was before.
+    Map<ActionThere, Deque<Gone>> left = new LinkedHashMap<>();
+    List<Gone> earlierOnes = gone();
+    earlierOnes.forEach(g -> left.computeIfAbsent(there(g), _ -> new ArrayDeque<>()).add(g));
+    Set<Gone> replaced = new HashSet<>();
+    List<Changed> changed = new ArrayList<>();
+    Map<String, Set<String>> dropped = new LinkedHashMap<>();
+    for (NewRow row : fresh) {
+      Optional<Gone> was = Optional.ofNullable(left.get(there(row))).map(Deque::poll);
+      if (was.isPresent()) {
+        changed.add(new Changed(row.row(), was.get().binding().gesture(), row.binding().gesture()));
+        drop(dropped, was.get());
+        replaced.add(was.get());
+      } else {
+        taken.add(new Taken(row.row(), row.binding().gesture()));
+      }
+    }
+    List<Gone> gone = earlierOnes.stream().filter(g -> !replaced.contains(g)).toList();
+    if (request.dropGone()) {
+      gone.forEach(g -> drop(dropped, g));
+    }
+    Workspace after = after(dropped);
+    return new IntakePlan(
+        taken,
+        changed,
+        known,
+        gone,
+        refused,
+        names.proposals(),
+        new Change.Edit(
+            title(taken.size(), changed.size(), request.dropGone() ? gone.size() : 0),
+            before,
+            after));
+  }
+
+  /** An action in a context of an environment, whichever gesture does it. */
+  private record ActionThere(String environment, String action, String context) {}
+
+  private static ActionThere there(Gone gone) {
+    return new ActionThere(gone.environment(), gone.binding().action(), gone.binding().context());
+  }
+
+  private static ActionThere there(NewRow row) {
+    return new ActionThere(row.environment(), row.binding().action(), row.binding().context());
+  }
+
+  private static void drop(Map<String, Set<String>> dropped, Gone gone) {
+    dropped
+        .computeIfAbsent(gone.environment(), _ -> new LinkedHashSet<>())
+        .add(gone.binding().id());
+  }
+
+  private Workspace after(Map<String, Set<String>> dropped) {
+    // An environment none of whose lines was taken is not made.
+    Map<String, Map<String, Binding>> newBindings = new LinkedHashMap<>();
+    heresById.forEach(
+        (id, here) -> {
+          if (!here.added.isEmpty()) {
+            newBindings.put(id, here.added);
+          }
+        });
+    names.keep(newBindings.keySet());
+    Catalog catalog = before.catalog();
+    for (Map.Entry<String, Set<String>> d : dropped.entrySet()) {
+      catalog = catalog.without(d.getKey(), d.getValue());
+    }
+    Map<String, List<Binding>> added = new LinkedHashMap<>();
+    newBindings.forEach((e, list) -> added.put(e, List.copyOf(list.values())));
+    catalog = catalog.with(names.newActions(), names.changedEnvironments(), added);
+    Remembered remembered = before.remembered().withTitles(names.learnt());
+    if (request.list().isPresent() && !(newBindings.isEmpty() && listedBefore.isEmpty())) {
+      remembered = remembered.withList(request.list().get(), source(catalog, newBindings));
+    }
+    Workspace after = before.with(catalog).with(remembered);
+    for (Environment made : names.newEnvironments()) {
+      Optional<Setup> setup = TrialSetup.of(after, made);
+      if (setup.isPresent()) {
+        after = after.with(setup.get());
+      }
+    }
+    return after;
+  }
+
+  /** What came from this list: what it has now, and what stays of what it had. */
+  private Remembered.Source source(Catalog catalog, Map<String, Map<String, Binding>> newBindings) {
+    Map<String, Set<String>> all = new HashMap<>();
+    earlier.ifPresent(s -> s.bindings().forEach((e, old) -> all.put(e, new HashSet<>(old))));
+    listedBefore.forEach((e, now) -> all.computeIfAbsent(e, _ -> new HashSet<>()).addAll(now));
+    all.forEach(
+        (environment, kept) -> {
+          Set<String> there = new HashSet<>();
+          catalog.bindings(environment).forEach(b -> there.add(b.id()));
+          kept.retainAll(there);
+        });
+    newBindings.forEach((e, now) -> all.merge(e, now.keySet(), BindingIntake::both));
+    return new Remembered.Source(all);
+  }
+
+  private static Set<String> both(Set<String> some, Set<String> more) {
+    Set<String> all = new HashSet<>(some);
+    all.addAll(more);
+    return all;
+  }
+
+  private static String title(int taken, int changed, int dropped) {
+    if (changed == 0 && dropped == 0) {
+      return taken == 1 ? "Bring in 1 binding" : "Bring in %,d bindings".formatted(taken);
+    }
+    return "Bring in %,d new, %,d changed, %,d gone".formatted(taken, changed, dropped);
+  }
+}

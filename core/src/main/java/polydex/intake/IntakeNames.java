@@ -1,0 +1,242 @@
+package polydex.intake;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import polydex.catalog.Action;
+import polydex.catalog.Catalog;
+import polydex.catalog.Context;
+import polydex.catalog.Environment;
+import polydex.catalog.Environment.Application;
+import polydex.catalog.Environment.Platform;
+import polydex.catalog.Environment.WhenBroken;
+import polydex.catalog.TitleMatcher;
+import polydex.catalog.TitleMatcher.Match;
+import polydex.catalog.Version;
+import polydex.intake.IntakePlan.Proposal;
+import polydex.intake.IntakeRequest.Row;
+import polydex.workspace.Workspace;
+
+/**
+ * What the names in a list mean: actions, environments and contexts that are known, compared
+ * without regard to case and space, or that are made for it. Each name is worked out once.
+ */
+final class IntakeNames {
+  private static final int MOST_MATCHED = 1000;
+
+  private final Workspace before;
+  private final IntakeRequest request;
+  private final Map<String, Action> actionsByTitle = new HashMap<>();
+  private final Map<String, Environment> environmentsByTitle = new HashMap<>();
+  private final Set<String> ids = new HashSet<>();
+  private final Map<String, Action> newActions = new LinkedHashMap<>();
+  private final Map<String, Environment> changedEnvironments = new LinkedHashMap<>();
+  private final List<Environment> newEnvironments = new ArrayList<>();
+  private final Map<String, String> learnt = new HashMap<>();
+  private final Map<String, Proposal> proposals = new LinkedHashMap<>();
+  private final TitleMatcher matcher;
+  private int matched;
+
+  IntakeNames(Workspace before, IntakeRequest request) {
+    this.before = before;
+    this.request = request;
+    Catalog catalog = before.catalog();
+    matcher = new TitleMatcher(catalog.actions());
+    for (Action action : catalog.actions()) {
+      actionsByTitle.putIfAbsent(fold(action.title()), action);
+      ids.add(action.id());
+    }
+    for (Environment environment : catalog.environments()) {
+      environmentsByTitle.putIfAbsent(fold(environment.title()), environment);
+      environmentsByTitle.putIfAbsent(fold(environment.id()), environment);
+      ids.add(environment.id());
+    }
+    before.remembered().titles().forEach(this::means);
+    request.meant().forEach((title, action) -> learnt.put(fold(title), action));
+    learnt.forEach(this::means);
+  }
+
+  private void means(String folded, String action) {
+    before.catalog().action(action).ifPresent(a -> actionsByTitle.put(folded, a));
+  }
+
+  /** Whether a title was met before, written in the same way. */
+  boolean knowsAction(String title) {
+    return actionsByTitle.containsKey(title);
+  }
+
+  /** Titles that may mean an action that is known. */
+  List<Proposal> proposals() {
+    return List.copyOf(proposals.values());
+  }
+
+  /** Titles whose meaning was said or beyond doubt, with the id of the action. */
+  Map<String, String> learnt() {
+    return learnt;
+  }
+
+  List<Action> newActions() {
+    return List.copyOf(newActions.values());
+  }
+
+  List<Environment> changedEnvironments() {
+    return List.copyOf(changedEnvironments.values());
+  }
+
+  List<Environment> newEnvironments() {
+    return newEnvironments;
+  }
+
+  /** Forgets environments that were made for lines none of which was taken. */
+  void keep(Set<String> taken) {
+    changedEnvironments.keySet().retainAll(taken);
+    newEnvironments.removeIf(e -> !taken.contains(e.id()));
+  }
+
+  /** The action that a title means; made where none does. */
+  Action action(String title) {
+    Action match = actionsByTitle.get(title);
+    if (match != null) {
+      return match;
+    }
+    Action found =
+        actionsByTitle.computeIfAbsent(
+            fold(title),
+            folded -> {
+              List<Match> matches = matches(title);
+              if (!matches.isEmpty() && matches.getFirst().score() >= request.sureFrom()) {
+                learnt.put(folded, matches.getFirst().action().id());
+                return matches.getFirst().action();
+              }
+              if (!matches.isEmpty()) {
+                proposals.put(folded, new Proposal(title.strip(), matches));
+              }
+              Action made = Action.of(unused("own." + slug(folded)), title.strip(), "Brought in");
+              newActions.put(made.id(), made);
+              return made;
+            });
+    actionsByTitle.put(title, found);
+    return found;
+  }
+
+  /** Nobody looks through more proposals than this, so no more are made. */
+  private List<Match> matches(String title) {
+    boolean wanted = matched++ < MOST_MATCHED || request.sureFrom() <= 1;
+    return wanted ? matcher.match(title) : List.of();
+  }
+
+  /** The environment that a row names; made where there is none. */
+  Environment environment(Row row) {
+    return environmentsByTitle.computeIfAbsent(
+        fold(row.environment()),
+        folded -> {
+          Environment made =
+              new Environment(
+                  unused("own-" + slug(folded)),
+                  row.environment().strip(),
+                  new Version("1"),
+                  List.of(Context.ANYWHERE),
+                  WhenBroken.SWALLOW,
+                  row.isPlatform() ? Platform.PLAIN : new Application(List.of(), false));
+          newEnvironments.add(made);
+          changedEnvironments.put(made.id(), made);
+          return made;
+        });
+  }
+
+  /** The context of a name in an environment; made where there is none. */
+  Context context(Environment environment, Map<String, Context> known, String title) {
+    if (title.isEmpty()) {
+      return Context.ANYWHERE;
+    }
+    Context seen = known.get(title);
+    if (seen != null) {
+      return seen;
+    }
+    String folded = fold(title);
+    if (folded.isEmpty()) {
+      return Context.ANYWHERE;
+    }
+    Context match = known.get(folded);
+    if (match == null) {
+      match = makeContext(environment, known, title, folded);
+    }
+    known.put(title, match);
+    return match;
+  }
+
+  /** The contexts of an environment by title and id, folded. */
+  static Map<String, Context> contextsByName(Environment environment) {
+    Map<String, Context> byName = new HashMap<>();
+    for (Context context : environment.contexts()) {
+      byName.putIfAbsent(fold(context.title()), context);
+    }
+    for (Context context : environment.contexts()) {
+      byName.putIfAbsent(fold(context.id()), context);
+    }
+    return byName;
+  }
+
+  private Context makeContext(
+      Environment environment, Map<String, Context> known, String title, String folded) {
+    Environment now = changedEnvironments.getOrDefault(environment.id(), environment);
+    String id = slug(folded);
+    for (int i = 2; now.context(id).isPresent(); i++) {
+      id = slug(folded) + "-" + i;
+    }
+    Context made = new Context(id, title.strip(), Optional.of(Context.ANYWHERE.id()));
+    known.put(folded, made);
+    List<Context> all = new ArrayList<>(now.contexts());
+    all.add(made);
+    changedEnvironments.put(now.id(), now.withContexts(all));
+    return made;
+  }
+
+  private String unused(String wanted) {
+    String id = wanted;
+    for (int i = 2; !ids.add(id); i++) {
+      id = wanted + "-" + i;
+    }
+    return id;
+  }
+
+  static String fold(String name) {
+    return isFolded(name) ? name : name.strip().replaceAll("\\s+", " ").toLowerCase(Locale.ROOT);
+  }
+
+  /** Most names of a long list have been seen before, and many are folded as they stand. */
+  private static boolean isFolded(String name) {
+    char before = ' ';
+    for (int i = 0; i < name.length(); i++) {
+      char c = name.charAt(i);
+      boolean plain = (c >= 'a' && c <= 'z') || (c >= '0' && c <= '9') || c == '-' || c == '.';
+      if (!plain && (c != ' ' || before == ' ')) {
+        return false;
+      }
+      before = c;
+    }
+    return before != ' ';
+  }
+
+  private static String slug(String folded) {
+    StringBuilder slug = new StringBuilder(folded.length());
+    for (int i = 0; i < folded.length(); i++) {
+      char c = folded.charAt(i);
+      if (Character.isLetterOrDigit(c) || Character.isSurrogate(c)) {
+        slug.append(c);
+      } else if (!slug.isEmpty() && slug.charAt(slug.length() - 1) != '-') {
+        slug.append('-');
+      }
+    }
+    if (!slug.isEmpty() && slug.charAt(slug.length() - 1) == '-') {
+      slug.setLength(slug.length() - 1);
+    }
+    return slug.isEmpty() ? "unnamed" : slug.toString();
+  }
+}

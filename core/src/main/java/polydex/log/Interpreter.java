@@ -1,0 +1,13 @@
+package polydex.log;
+
+import java.util.Optional;
+import polydex.keys.Gesture;
+
+/** Knows what keys mean where a deed was done, so that the door can tell commands from writing. */
+public interface Interpreter {
+  /** Whether keys would write, in the setup that is in use there, and do nothing else. */
+  boolean writes(Deed where, Gesture gesture);
+
+  /** The action of a gesture that ends in plain characters, such as a walk through the menus. */
+  Optional<String> does(Deed where, Gesture gesture);
+}

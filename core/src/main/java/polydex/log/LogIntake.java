@@ -1,0 +1,261 @@
+package polydex.log;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.HashMap;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
+import polydex.keys.Gesture;
+import polydex.keys.GestureReader;
+import polydex.keys.GestureSyntaxException;
+
+/**
+ * The one door by which events come into the log, from recorders and files alike: it makes events
+ * of lines, and lets nothing pass that was typed. Characters are counted; of keys only what is held
+ * with more than Shift and AltGr is kept; a key has no target. A reason for a refusal never says
+ * what stood in the line. Memory grows with the number of different deeds, at most {@value
+ * #MOST_DEEDS}. Not thread-safe.
+ */
+public final class LogIntake {
+  /** The most different deeds of one log. */
+  public static final int MOST_DEEDS = 200_000;
+
+  /** The longest name of a target, in characters; what is longer is no name. */
+  public static final int LONGEST_NAME = 200;
+
+  /** Time that goes back further than this is a clock that jumped rather than disorder. */
+  public static final Duration CLOCK_JUMP = Duration.ofHours(1);
+
+  private static final Instant EARLIEST = Instant.parse("1980-01-01T00:00:00Z");
+  private static final Duration AHEAD = Duration.ofDays(1);
+  private static final double LONGEST_SECONDS = 3600;
+  private static final Pattern TYPED = Pattern.compile("typed\\s+(\\d{1,6})");
+  private static final Pattern STEP = Pattern.compile("\\s*(?:>|\\u203a|\\u2192)\\s*");
+  private static final Map<String, String> TOUCHES =
+      Map.of("swipe", "Drag", "pinch", "Wheel", "scroll", "Wheel", "press", "Click");
+
+  /** What came of a line. */
+  public sealed interface Taken {}
+
+  /** An event. */
+  public record Event(LogEvent event) implements Taken {}
+
+  /**
+   * It can't be used.
+   *
+   * @param reason a sentence
+   */
+  public record Refused(String reason) implements Taken {}
+
+  /** The names of a line, which tell deeds apart before anything is done about them. */
+  private record Raw(
+      String machine,
+      String application,
+      String device,
+      String input,
+      String target,
+      String path) {}
+
+  /** What a line's names come to, worked out once. */
+  private record Known(@Nullable Deed deed, int characters, String problem) {}
+
+  private final LogTime times;
+  private final Instant latest;
+  private final Interpreter interpreter;
+  private final Map<Raw, Known> known = new HashMap<>();
+  private Instant last = Instant.MIN;
+  private long backward;
+  private long jumps;
+
+  /**
+   * An open door.
+   *
+   * @param zone of times that have no offset
+   * @param now nothing can have happened long after it
+   * @param interpreter tells keys that write from keys that do something
+   */
+  public LogIntake(ZoneId zone, Instant now, Interpreter interpreter) {
+    this.times = new LogTime(zone);
+    this.latest = now.plus(AHEAD);
+    this.interpreter = interpreter;
+  }
+
+  /** How many lines were earlier than the one before. */
+  public long backward() {
+    return backward;
+  }
+
+  /** How many of them were so by more than {@link #CLOCK_JUMP}. */
+  public long jumps() {
+    return jumps;
+  }
+
+  /** Takes in a line; O(its length). */
+  public Taken take(LogLine line) {
+    LogTime.Read time = times.read(line.time());
+    if (time.at().isEmpty()) {
+      return new Refused(time.problem());
+    }
+    Instant at = time.at().get();
+    if (at.isBefore(EARLIEST) || at.isAfter(latest)) {
+      return new Refused("The time is before 1980 or in the future: the clock was not set.");
+    }
+    Known names = known(line);
+    if (names.deed() == null) {
+      return new Refused(names.problem());
+    }
+    double distance = number(line.distance());
+    double width = number(line.width());
+    double seconds = number(line.duration());
+    if (distance < 0 || width < 0 || seconds < 0 || seconds > LONGEST_SECONDS) {
+      return new Refused(
+          "Distance, width and duration are numbers from 0 on, a duration in seconds up to 3600.");
+    }
+    order(at);
+    return new Event(new LogEvent(at, names.deed(), names.characters(), distance, width, seconds));
+  }
+
+  private void order(Instant at) {
+    if (at.isBefore(last)) {
+      backward++;
+      jumps += Duration.between(at, last).compareTo(CLOCK_JUMP) > 0 ? 1 : 0;
+    }
+    last = at;
+  }
+
+  /** Not a number where nothing is written, below 0 where it is no number that can be. */
+  private static double number(String text) {
+    if (text.isBlank()) {
+      return Double.NaN;
+    }
+    try {
+      double value = Double.parseDouble(text.strip());
+      return Double.isFinite(value) && value >= 0 ? value : -1;
+    } catch (NumberFormatException _) {
+      return -1;
+    }
+  }
+
+  private Known known(LogLine line) {
+    Raw raw =
+        new Raw(
+            line.machine(),
+            line.application(),
+            line.device(),
+            line.input(),
+            line.target(),
+            line.path());
+    Known found = known.get(raw);
+    if (found != null) {
+      return found;
+    }
+    Known made = make(raw);
+    boolean words =
+        made.deed() != null
+            && made.deed().isTyping()
+            && made.characters() > 1
+            && !raw.input().startsWith("typed");
+    if (made.deed() == null || words) {
+      return made; // what was typed is not kept in mind either
+    }
+    if (known.size() >= MOST_DEEDS) {
+      return refused(
+          "The log names more than %,d different things, so something in it is no name."
+              .formatted(MOST_DEEDS));
+    }
+    known.put(raw, made);
+    return made;
+  }
+
+  private static Known refused(String reason) {
+    return new Known(null, 0, reason);
+  }
+
+  private Known make(Raw raw) {
+    if (raw.machine().length() > LONGEST_NAME
+        || raw.application().length() > LONGEST_NAME
+        || raw.target().length() > LONGEST_NAME
+        || raw.path().length() > 3 * LONGEST_NAME) {
+      return refused("A name is longer than %d characters.".formatted(LONGEST_NAME));
+    }
+    return switch (raw.device().strip().toLowerCase(Locale.ROOT)) {
+      case "keyboard", "keys" -> keys(raw);
+      case "mouse" -> pointer(raw, Device.MOUSE);
+      case "trackpad", "touchpad" -> pointer(raw, Device.TRACKPAD);
+      case "touch", "touchscreen" -> pointer(raw, Device.TOUCH);
+      case "pen" -> pointer(raw, Device.PEN);
+      default -> refused("The device is none of keyboard, mouse, trackpad, touch, pen.");
+    };
+  }
+
+  private Known keys(Raw raw) {
+    Deed typing = Deed.typing(raw.machine().strip(), raw.application().strip());
+    Matcher typed = TYPED.matcher(raw.input().strip().toLowerCase(Locale.ROOT));
+    if (typed.matches()) {
+      return new Known(typing, Integer.parseInt(typed.group(1)), "");
+    }
+    Gesture gesture;
+    try {
+      gesture = GestureReader.PLAIN.read(raw.input()).gesture();
+    } catch (GestureSyntaxException _) {
+      String written = raw.input().strip();
+      if (written.length() > 2 && written.startsWith("\"") && written.endsWith("\"")) {
+        return new Known(typing, written.codePointCount(1, written.length() - 1), "");
+      }
+      return refused("The keys can't be read; they are written as Ctrl+Shift+S or typed 12.");
+    }
+    if (gesture.usesPointer() || gesture.isFamily()) {
+      return refused("The input of a keyboard is one gesture of keys.");
+    }
+    Typing found = Typing.in(gesture);
+    if (found.characters() > 0) {
+      // Commands that end in a plain key are kept as what they did, never as what was pressed.
+      Optional<String> action =
+          found.kept().isPresent() ? interpreter.does(typing, gesture) : Optional.empty();
+      return action
+          .map(a -> new Known(keyed(typing, found.kept().orElseThrow().toString(), a), 0, ""))
+          .orElseGet(() -> new Known(typing, found.characters(), ""));
+    }
+    if (interpreter.writes(typing, gesture)) {
+      return new Known(typing, gesture.presses(), "");
+    }
+    return new Known(keyed(typing, gesture.toString(), ""), 0, "");
+  }
+
+  private static Deed keyed(Deed where, String input, String action) {
+    return new Deed(where.machine(), where.application(), Device.KEYBOARD, input, "", "", action);
+  }
+
+  private Known pointer(Raw raw, Device device) {
+    String input = raw.input().strip();
+    if (!input.isEmpty()) {
+      try {
+        String usual = TOUCHES.getOrDefault(input.toLowerCase(Locale.ROOT), input);
+        Gesture gesture = Gesture.parse(usual);
+        if (gesture.steps().size() != 1 || !gesture.usesPointer()) {
+          return refused("The input of a pointer is one gesture such as Click or Ctrl+Drag.");
+        }
+        input = gesture.toString();
+      } catch (GestureSyntaxException _) {
+        return refused("The input of a pointer is one gesture such as Click or Ctrl+Drag.");
+      }
+    }
+    String path = STEP.matcher(raw.path().strip()).replaceAll(Deed.STEP);
+    return new Known(
+        new Deed(
+            raw.machine().strip(),
+            raw.application().strip(),
+            device,
+            input,
+            raw.target().strip(),
+            path,
+            ""),
+        0,
+        "");
+  }
+}

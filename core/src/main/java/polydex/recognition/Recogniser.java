@@ -1,0 +1,231 @@
+package polydex.recognition;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import polydex.catalog.Catalog;
+import polydex.catalog.Context;
+import polydex.catalog.Environment;
+import polydex.keys.Gesture;
+import polydex.log.Deed;
+import polydex.log.Interpreter;
+import polydex.recognition.Recognised.How;
+import polydex.recognition.Whereabouts.Where;
+import polydex.route.Machine;
+import polydex.route.Setup;
+import polydex.route.Trace;
+import polydex.route.Tracer;
+import polydex.route.World;
+
+/**
+ * Finds out what deeds of the log were. What a pointer did is looked up in the pointer routes and
+ * menus of the keymaps, the focused application's first and then outward: as it is written, then by
+ * plain names, then by what the person has said of the name. Keys, and pointers with modifiers
+ * held, are traced in the setup that was in use, in the contexts of the application one after the
+ * other, since a log does not say which was active. Each deed is looked into once. Not thread-safe.
+ */
+public final class Recogniser implements Interpreter {
+  private record Here(Setup setup, List<String> contexts) {}
+
+  private final World world;
+  private final Map<LearntName, Optional<String>> names;
+  private final Whereabouts whereabouts;
+  private final Map<String, PointerRoutes> routes = new HashMap<>();
+  private final Map<Here, Tracer> tracers = new HashMap<>();
+  private final Map<Deed, Recognised> known = new HashMap<>();
+
+  /**
+   * Ready to look.
+   *
+   * @param setups those that are likelier to be meant first
+   * @param names what the person has said of names
+   */
+  public Recogniser(
+      World world, Collection<Setup> setups, Map<LearntName, Optional<String>> names) {
+    this.world = world;
+    this.names = names;
+    this.whereabouts = new Whereabouts(world, setups);
+  }
+
+  /** What a deed was. */
+  public Recognised of(Deed deed) {
+    // Not computeIfAbsent, which must not be entered again while a deed is traced.
+    Recognised found = known.get(deed);
+    if (found == null) {
+      found = find(deed);
+      known.put(deed, found);
+    }
+    return found;
+  }
+
+  private Recognised find(Deed deed) {
+    Where where = whereabouts.of(deed);
+    if (!deed.action().isEmpty()) {
+      return at(deed.isNoted() ? How.NOTED : How.TRACED, where, deed.action());
+    }
+    if (deed.isTyping()) {
+      return new Recognised(How.TYPING, Optional.empty());
+    }
+    if (!deed.device().isPointer()) {
+      return acted(deed, where)
+          .map(a -> at(How.TRACED, where, a))
+          .orElseGet(() -> new Recognised(How.TYPING, Optional.empty()));
+    }
+    if (deed.target().isEmpty() && deed.path().isEmpty()) {
+      return acted(deed, where)
+          .map(a -> at(How.TRACED, where, a))
+          .orElseGet(() -> new Recognised(How.UNKNOWN, Optional.empty()));
+    }
+    return pointed(deed, where);
+  }
+
+  private Recognised pointed(Deed deed, Where where) {
+    List<String> path = path(deed);
+    for (Environment e : around(where)) {
+      Optional<String> exact = routes(e).exact(path);
+      if (exact.isPresent()) {
+        return at(How.EXACT, where, exact.get());
+      }
+    }
+    for (Environment e : around(where)) {
+      Optional<String> normalised = routes(e).normalised(path);
+      if (normalised.isPresent()) {
+        return at(How.NORMALISED, where, normalised.get());
+      }
+    }
+    LearntName name = name(deed);
+    if (names.containsKey(name)) {
+      return names
+          .get(name)
+          .map(a -> at(How.LEARNT, where, a))
+          .orElseGet(() -> new Recognised(How.NO_ACTION, Optional.empty()));
+    }
+    return acted(deed, where)
+        .map(a -> at(How.TRACED, where, a))
+        .orElseGet(
+            () ->
+                new Recognised(
+                    How.UNKNOWN,
+                    Optional.of(
+                        new Place(
+                            where.setupId(), where.application(), Place.UNKNOWN + name.name()))));
+  }
+
+  /** The way there, the target at its end if it is not there already. */
+  private static List<String> path(Deed deed) {
+    List<String> path = new ArrayList<>();
+    if (!deed.path().isEmpty()) {
+      path.addAll(List.of(deed.path().split(Deed.STEP, -1)));
+    }
+    if (!deed.target().isEmpty() && (path.isEmpty() || !path.getLast().equals(deed.target()))) {
+      path.add(deed.target());
+    }
+    return path;
+  }
+
+  /** What a person is asked to explain for a deed that no keymap knows. */
+  public LearntName name(Deed deed) {
+    return new LearntName(
+        whereabouts.of(deed).application(),
+        String.join(Deed.STEP, path(deed).stream().map(PlainName::of).toList()));
+  }
+
+  private List<Environment> around(Where where) {
+    return where.setup().map(s -> Whereabouts.outward(s, world.catalog())).orElse(List.of());
+  }
+
+  private PointerRoutes routes(Environment environment) {
+    return routes.computeIfAbsent(environment.id(), _ -> new PointerRoutes(environment));
+  }
+
+  /** An action is of the innermost environment that knows it, however it was done. */
+  private Recognised at(How how, Where where, String action) {
+    Catalog catalog = world.catalog();
+    String environment =
+        around(where).stream()
+            .filter(
+                e ->
+                    routes(e).actions().contains(action)
+                        || !catalog.bindings(e.id(), action).isEmpty())
+            .map(Environment::id)
+            .findFirst()
+            .orElseGet(
+                () ->
+                    where.application().isEmpty()
+                        ? where.setup().map(s -> s.innermost().platform()).orElse("")
+                        : where.application());
+    return new Recognised(how, Optional.of(new Place(where.setupId(), environment, action)));
+  }
+
+  private Optional<String> acted(Deed deed, Where where) {
+    if (deed.input().isEmpty()) {
+      return Optional.empty();
+    }
+    return acted(Gesture.parse(deed.input()), where);
+  }
+
+  /** The first action that a gesture causes there, in one of the contexts that there are. */
+  private Optional<String> acted(Gesture gesture, Where where) {
+    if (where.setup().isEmpty()) {
+      return Optional.empty();
+    }
+    Setup setup = where.setup().get();
+    for (List<String> contexts : contexts(setup)) {
+      for (Trace.Outcome outcome : tracer(setup, contexts).results(gesture)) {
+        if (outcome instanceof Trace.Acted a) {
+          return Optional.of(a.action());
+        }
+      }
+    }
+    return Optional.empty();
+  }
+
+  @Override
+  public boolean writes(Deed deed, Gesture gesture) {
+    Where where = whereabouts.of(deed);
+    return where.setup().isPresent()
+        && acted(gesture, where).isEmpty()
+        && tracer(where.setup().get()).results(gesture).stream()
+            .anyMatch(Trace.Typed.class::isInstance);
+  }
+
+  @Override
+  public Optional<String> does(Deed deed, Gesture gesture) {
+    Where where = whereabouts.of(deed);
+    return where
+        .setup()
+        .map(s -> tracer(s).results(gesture))
+        .filter(r -> r.size() == 1 && r.getFirst() instanceof Trace.Acted)
+        .map(r -> ((Trace.Acted) r.getFirst()).action());
+  }
+
+  /** As the setup stands, its own contexts active. */
+  private Tracer tracer(Setup setup) {
+    return tracer(setup, contexts(setup).getFirst());
+  }
+
+  private Tracer tracer(Setup setup, List<String> contexts) {
+    return tracers.computeIfAbsent(
+        new Here(setup, contexts), h -> Tracer.of(h.setup().withContexts(h.contexts()), world));
+  }
+
+  private List<List<String>> contexts(Setup setup) {
+    Set<List<String>> found = new LinkedHashSet<>();
+    if (setup.innermost().focus() instanceof Machine.Running r) {
+      found.add(r.contexts());
+      world
+          .catalog()
+          .environment(r.application())
+          .ifPresent(
+              e -> e.contexts().stream().map(Context::id).forEach(c -> found.add(List.of(c))));
+    } else {
+      found.add(List.of());
+    }
+    return List.copyOf(found);
+  }
+}

@@ -1,0 +1,161 @@
+package polydex.recognition;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import polydex.catalog.Catalog;
+import polydex.catalog.Context;
+import polydex.catalog.Environment;
+import polydex.catalog.Environment.Application;
+import polydex.log.Deed;
+import polydex.route.Machine;
+import polydex.route.Setup;
+import polydex.route.World;
+
+/**
+ * Finds the setup that was in use from the names that a log gives machines and applications: one of
+ * that name, or else one whose innermost machine or platform has it; of several the one whose
+ * focused application is meant, and otherwise one whose platform has that application, which then
+ * has the focus. O(setups) for each new pair of names.
+ */
+public final class Whereabouts {
+  private record Names(String machine, String application) {}
+
+  /**
+   * Where something was done.
+   *
+   * @param setup with the application in focus; none where no setup fits
+   * @param application the id of it, the log's name where no keymap has it, empty for the desktop
+   */
+  public record Where(Optional<Setup> setup, String application) {
+    /** The id of the setup, or nothing. */
+    String setupId() {
+      return setup.map(Setup::id).orElse("");
+    }
+  }
+
+  private final World world;
+  private final List<Setup> setups;
+  private final Map<Names, Where> known = new HashMap<>();
+
+  /**
+   * Among these setups.
+   *
+   * @param setups those that are likelier first
+   */
+  public Whereabouts(World world, Collection<Setup> setups) {
+    this.world = world;
+    this.setups = setups.stream().filter(s -> world.problem(s).isEmpty()).toList();
+  }
+
+  /** Where a deed was done. */
+  public Where of(Deed deed) {
+    return known.computeIfAbsent(new Names(deed.machine(), deed.application()), this::find);
+  }
+
+  private Where find(Names names) {
+    Setup best = null;
+    int most = 0;
+    for (Setup setup : setups) {
+      int machine = likeness(setup, names.machine());
+      int fit = machine == 0 ? 0 : 10 * machine + likenessOfFocus(setup, names.application());
+      if (fit > most) {
+        best = setup;
+        most = fit;
+      }
+    }
+    if (best == null) {
+      return new Where(Optional.empty(), names.application());
+    }
+    Setup found = best;
+    return applications(found, names.application())
+        .findFirst()
+        .map(a -> new Where(Optional.of(focusing(found, a)), a.id()))
+        .orElseGet(
+            () ->
+                new Where(
+                    Optional.of(found),
+                    names.application().isEmpty()
+                        ? found.innermost().application().orElse("")
+                        : names.application()));
+  }
+
+  private int likeness(Setup setup, String machine) {
+    if (machine.isEmpty()) {
+      return 1;
+    }
+    if (isNamed(machine, setup.id(), setup.title())) {
+      return 3;
+    }
+    Machine inner = setup.innermost();
+    return isNamed(machine, inner.title(), inner.platform())
+            || world
+                .catalog()
+                .environment(inner.platform())
+                .filter(p -> isNamed(machine, p.title()))
+                .isPresent()
+        ? 2
+        : 0;
+  }
+
+  private int likenessOfFocus(Setup setup, String application) {
+    if (application.isEmpty()) {
+      return 1;
+    }
+    boolean focused =
+        applications(setup, application)
+            .anyMatch(a -> setup.innermost().application().filter(a.id()::equals).isPresent());
+    return focused ? 3 : applications(setup, application).findAny().isPresent() ? 2 : 0;
+  }
+
+  /** The applications of the innermost platform that have this name. */
+  private Stream<Environment> applications(Setup setup, String name) {
+    Machine inner = setup.innermost();
+    return world.catalog().environments().stream()
+        .filter(e -> e.kind() instanceof Application)
+        .filter(e -> isNamed(name, e.id(), e.title()))
+        .filter(
+            e ->
+                inner.application().filter(e.id()::equals).isPresent()
+                    || ((Application) e.kind()).platforms().contains(inner.platform()));
+  }
+
+  private static boolean isNamed(String name, String... names) {
+    return Stream.of(names).anyMatch(name::equalsIgnoreCase);
+  }
+
+  /** The setup with an application in focus, as it is when it was just opened. */
+  public static Setup focusing(Setup setup, Environment application) {
+    Machine inner = setup.innermost();
+    if (inner.application().filter(application.id()::equals).isPresent()) {
+      return setup;
+    }
+    List<String> contexts = application.contexts().stream().map(Context::id).limit(1).toList();
+    return setup.with(
+        setup.machines().size() - 1,
+        inner.with(
+            new Machine.Running(application.id(), application.version(), Set.of(), contexts)));
+  }
+
+  /** The same with the application of a place in focus. */
+  public static Setup focusing(Setup setup, String environment, Catalog catalog) {
+    return catalog
+        .environment(environment)
+        .filter(e -> e.kind() instanceof Application)
+        .filter(e -> !setup.environments().contains(environment))
+        .map(e -> focusing(setup, e))
+        .orElse(setup);
+  }
+
+  /** What is around, the focused application first, then its platform, and so on outward. */
+  public static List<Environment> outward(Setup setup, Catalog catalog) {
+    List<Environment> found = new ArrayList<>();
+    setup.environments().reversed().forEach(e -> catalog.environment(e).ifPresent(found::add));
+    return found;
+  }
+}

@@ -1,0 +1,285 @@
+package polydex.setups;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import polydex.catalog.Context;
+import polydex.catalog.Environment;
+import polydex.catalog.Environment.Application;
+import polydex.catalog.Environment.Platform;
+import polydex.keys.Gesture;
+import polydex.route.Machine;
+import polydex.route.Machine.Bare;
+import polydex.route.Machine.Capture;
+import polydex.route.Machine.Running;
+import polydex.route.Machine.Session;
+import polydex.route.Remap;
+import polydex.route.Remap.KeyRule;
+import polydex.route.Setup;
+import polydex.route.SetupCheck.Kind;
+import polydex.setups.SetupLine.Edit;
+import polydex.setups.SetupLine.Option;
+
+/** What has the focus on a machine, written out: an application, or a window with a machine. */
+final class FocusLines {
+  private static final int LONGEST_DELAY = 10_000;
+
+  private final SetupOutline.Part part;
+  private final List<SetupLine> lines = new ArrayList<>();
+
+  FocusLines(SetupOutline.Part part) {
+    this.part = part;
+  }
+
+  List<SetupLine> lines() {
+    lines.add(
+        SetupLine.of(
+                part.depth(),
+                "In focus",
+                part.machine()
+                    .application()
+                    .map(
+                        a ->
+                            part.workspace()
+                                .catalog()
+                                .environment(a)
+                                .map(Environment::title)
+                                .orElse(a))
+                    .orElse("the desktop itself"))
+            .wrong(part.wrong().at(part.depth(), Kind.FOCUS, ""))
+            .changedBy(focus()));
+    switch (part.machine().focus()) {
+      case Bare _ -> {}
+      case Running r -> running(r);
+      case Session s -> session(s);
+    }
+    return lines;
+  }
+
+  private Setup put(Machine.Focus focus) {
+    return part.put().apply(part.machine().with(focus));
+  }
+
+  private Edit focus() {
+    List<Option> options = new ArrayList<>();
+    options.add(new Option("the desktop itself", new Edit.Done(put(new Bare()))));
+    for (Environment application :
+        HeldMachines.on(part.workspace().catalog(), part.machine().platform())) {
+      if (application.kind() instanceof Application a && a.holdsMachine()) {
+        options.add(new Option(application.title(), held(application)));
+      }
+      options.add(
+          new Option(
+              application.kind() instanceof Application a && a.holdsMachine()
+                  ? application.title() + ", holding no machine"
+                  : application.title(),
+              new Edit.Done(
+                  put(
+                      new Running(
+                          application.id(),
+                          application.version(),
+                          Set.of(),
+                          List.of(Context.ANYWHERE.id()))))));
+    }
+    return new Edit.Choice(() -> options);
+  }
+
+  /** A window keeps the machine that it held; for a new one the machine is asked for. */
+  private Edit held(Environment window) {
+    if (part.machine().focus() instanceof Session s) {
+      return new Edit.Done(put(HeldMachines.window(window, s.inner())));
+    }
+    return new Edit.Choice(
+        () ->
+            part.workspace().catalog().environments().stream()
+                .filter(e -> e.kind() instanceof Platform)
+                .map(
+                    p ->
+                        new Option(
+                            "holding " + p.title(),
+                            new Edit.Done(
+                                put(
+                                    HeldMachines.window(
+                                        window, SetupList.bare(p, part.machine().layout()))))))
+                .toList());
+  }
+
+  private void running(Running running) {
+    lines.add(
+        SetupOutline.versionLine(
+                part.depth(),
+                "Its version",
+                running.version(),
+                v ->
+                    put(
+                        new Running(
+                            running.application(), v, running.options(), running.contexts())))
+            .wrong(part.wrong().at(part.depth(), Kind.FOCUS_VERSION, "")));
+    for (SetupLine line :
+        SetupOutline.optionLines(
+            part.workspace().catalog(),
+            part.depth(),
+            running.application(),
+            running.options(),
+            on ->
+                put(
+                    new Running(
+                        running.application(), running.version(), on, running.contexts())))) {
+      lines.add(line.wrong(part.wrong().at(part.depth(), Kind.FOCUS_OPTION, line.label())));
+    }
+    List<Context> known =
+        part.workspace()
+            .catalog()
+            .environment(running.application())
+            .map(Environment::contexts)
+            .orElse(List.of());
+    Function<List<String>, Setup> at =
+        contexts ->
+            put(new Running(running.application(), running.version(), running.options(), contexts));
+    lines.add(
+        SetupLine.of(part.depth(), "Active contexts", SetupOutline.count(running.contexts().size()))
+            .addingBy(
+                new Edit.Choice(
+                    () ->
+                        known.stream()
+                            .filter(c -> !running.contexts().contains(c.id()))
+                            .map(
+                                c ->
+                                    new Option(
+                                        c.title(),
+                                        new Edit.Done(
+                                            at.apply(Members.with(running.contexts(), c.id())))))
+                            .toList())));
+    for (int i = 0; i < running.contexts().size(); i++) {
+      String id = running.contexts().get(i);
+      lines.add(
+          SetupLine.of(
+                  part.depth() + 1,
+                  "Context",
+                  known.stream()
+                      .filter(c -> c.id().equals(id))
+                      .map(Context::title)
+                      .findFirst()
+                      .orElse(id))
+              .wrong(part.wrong().at(part.depth(), Kind.CONTEXT, id))
+              .memberOf(running.contexts(), i, at));
+    }
+  }
+
+  private void session(Session session) {
+    lines.add(
+        SetupOutline.versionLine(
+                part.depth(), "Its version", session.version(), v -> put(session.at(v)))
+            .wrong(part.wrong().at(part.depth(), Kind.FOCUS_VERSION, "")));
+    lines.add(
+        SetupLine.of(part.depth(), "Captures strokes", words(session.capture()))
+            .changedBy(
+                new Edit.Choice(
+                    () ->
+                        List.of(Capture.values()).stream()
+                            .map(
+                                c -> new Option(words(c), new Edit.Done(put(session.capturing(c)))))
+                            .toList())));
+    lines.add(
+        toggle(
+            "Full screen", session.fullScreen(), put(session.inFullScreen(!session.fullScreen()))));
+    lines.add(
+        toggle(
+            "Hands strokes on", session.forwards(), put(session.forwarding(!session.forwards()))));
+    strokes(
+        "Kept by the host",
+        session.kept(),
+        Kind.KEPT,
+        (_, l) -> session.directing(l, session.sent()));
+    strokes(
+        "Sent in all the same",
+        session.sent(),
+        Kind.SENT,
+        (_, l) -> session.directing(session.kept(), l));
+    translation(session);
+    lines.add(
+        SetupLine.of(part.depth(), "Holds taps back", session.tapDelayMillis() + " ms")
+            .changedBy(
+                new Edit.Words(
+                    String.valueOf(session.tapDelayMillis()),
+                    "Milliseconds, 0 to 10000",
+                    t -> put(session.delayingTaps(millis(t))))));
+  }
+
+  private SetupLine toggle(String label, boolean on, Setup other) {
+    return SetupLine.of(part.depth(), label, on ? "yes" : "no").changedBy(new Edit.Done(other));
+  }
+
+  private static int millis(String text) {
+    String digits = text.strip();
+    if (!digits.matches("\\d{1,5}") || Integer.parseInt(digits) > LONGEST_DELAY) {
+      throw new IllegalArgumentException(
+          "A whole number of milliseconds from 0 to %d is expected.".formatted(LONGEST_DELAY));
+    }
+    return Integer.parseInt(digits);
+  }
+
+  private static String words(Capture capture) {
+    return capture.name().toLowerCase(Locale.ROOT).replace('_', ' ')
+        + (capture == Capture.FULL_SCREEN ? " only" : "");
+  }
+
+  private void strokes(
+      String label,
+      List<Gesture> strokes,
+      Kind kind,
+      BiFunction<Session, List<Gesture>, Session> with) {
+    Session session = (Session) part.machine().focus();
+    Function<List<Gesture>, Setup> to = l -> put(with.apply(session, l));
+    lines.add(
+        SetupLine.of(part.depth(), label, SetupOutline.count(strokes.size()))
+            .addingBy(
+                new Edit.Words(
+                    "",
+                    "One stroke, as in Meta+L",
+                    t -> to.apply(Members.with(strokes, RuleText.stroke(t))))));
+    for (int i = 0; i < strokes.size(); i++) {
+      lines.add(
+          SetupLine.of(part.depth() + 1, "Stroke", "")
+              .about(strokes.get(i))
+              .wrong(part.wrong().at(part.depth(), kind, String.valueOf(i)))
+              .memberOf(strokes, i, to));
+    }
+  }
+
+  private void translation(Session session) {
+    List<KeyRule> rules = session.translation().map(Remap::keyRules).orElse(List.of());
+    Function<List<KeyRule>, Setup> to =
+        list ->
+            put(
+                session.translating(
+                    list.isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(
+                            new Remap(
+                                session.translation().map(Remap::title).orElse("translation"),
+                                Optional.empty(),
+                                List.of(),
+                                list))));
+    lines.add(
+        SetupLine.of(part.depth(), "Translates keys", SetupOutline.count(rules.size()))
+            .addingBy(
+                new Edit.Words(
+                    "",
+                    "What becomes what inside, as in Meta -> Ctrl",
+                    t -> to.apply(Members.with(rules, RuleText.keyRule(t))))));
+    for (int i = 0; i < rules.size(); i++) {
+      lines.add(
+          RemapLines.keyRule(
+              part.depth() + 1,
+              rules,
+              i,
+              to,
+              part.wrong().at(part.depth(), Kind.TRANSLATION, String.valueOf(i))));
+    }
+  }
+}

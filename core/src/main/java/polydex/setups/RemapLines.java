@@ -1,0 +1,142 @@
+package polydex.setups;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import polydex.catalog.Environment;
+import polydex.route.Remap;
+import polydex.route.Remap.KeyRule;
+import polydex.route.Remap.StrokeRule;
+import polydex.route.Setup;
+import polydex.route.SetupCheck.Kind;
+import polydex.setups.SetupLine.Edit;
+import polydex.setups.SetupLine.Option;
+
+/** The remaps of a machine and their rules, written out. */
+final class RemapLines {
+  static final String HINT = "What becomes what, as in CapsLock -> Ctrl or Meta+S -> Ctrl+S";
+
+  private final SetupOutline.Part part;
+
+  RemapLines(SetupOutline.Part part) {
+    this.part = part;
+  }
+
+  List<SetupLine> lines() {
+    List<SetupLine> lines = new ArrayList<>();
+    List<Remap> remaps = part.machine().remaps();
+    lines.add(
+        SetupLine.of(part.depth(), "Remaps", SetupOutline.count(remaps.size()))
+            .addingBy(
+                new Edit.Words(
+                    "",
+                    HINT,
+                    t ->
+                        put(
+                            Members.with(
+                                remaps,
+                                RuleText.adding(
+                                    new Remap(t.strip(), Optional.empty(), List.of(), List.of()),
+                                    t))))));
+    for (int i = 0; i < remaps.size(); i++) {
+      remap(i, lines);
+    }
+    return lines;
+  }
+
+  private Setup put(List<Remap> remaps) {
+    return part.put().apply(part.machine().withRemaps(remaps));
+  }
+
+  private Setup put(int at, Remap remap) {
+    return put(Members.replaced(part.machine().remaps(), at, remap));
+  }
+
+  private void remap(int i, List<SetupLine> lines) {
+    Remap remap = part.machine().remaps().get(i);
+    lines.add(
+        SetupLine.of(part.depth() + 1, "Remap", remap.title())
+            .changedBy(
+                new Edit.Words(
+                    remap.title(),
+                    "What you call it",
+                    t ->
+                        put(
+                            i,
+                            new Remap(
+                                t.strip(), remap.onlyIn(), remap.strokeRules(), remap.keyRules()))))
+            .addingBy(new Edit.Words("", HINT, t -> put(i, RuleText.adding(remap, t))))
+            .memberOf(part.machine().remaps(), i, this::put));
+    lines.add(
+        SetupLine.of(
+                part.depth() + 1,
+                "Only in",
+                remap.onlyIn().map(this::title).orElse("any application"))
+            .wrong(part.wrong().at(part.depth(), Kind.REMAP, String.valueOf(i)))
+            .changedBy(onlyIn(i, remap)));
+    for (int r = 0; r < remap.strokeRules().size(); r++) {
+      StrokeRule rule = remap.strokeRules().get(r);
+      int at = r;
+      Function<List<StrokeRule>, Setup> rules =
+          list -> put(i, new Remap(remap.title(), remap.onlyIn(), list, remap.keyRules()));
+      lines.add(
+          SetupLine.of(part.depth() + 2, "Stroke", RuleText.of(rule))
+              .wrong(part.wrong().at(part.depth(), Kind.STROKE_RULE, i + "." + r))
+              .changedBy(
+                  new Edit.Words(
+                      RuleText.of(rule), HINT, t -> put(i, RuleText.replacing(remap, at, t))))
+              .memberOf(remap.strokeRules(), r, rules));
+    }
+    for (int r = 0; r < remap.keyRules().size(); r++) {
+      lines.add(
+          keyRule(
+              part.depth() + 2,
+              remap.keyRules(),
+              r,
+              list -> put(i, new Remap(remap.title(), remap.onlyIn(), remap.strokeRules(), list)),
+              part.wrong().at(part.depth(), Kind.KEY_RULE, i + "." + r)));
+    }
+  }
+
+  /** A rule for keys among others. */
+  static SetupLine keyRule(
+      int depth,
+      List<KeyRule> rules,
+      int at,
+      Function<List<KeyRule>, Setup> put,
+      List<String> mistakes) {
+    return SetupLine.of(depth, "Key", RuleText.of(rules.get(at)))
+        .wrong(mistakes)
+        .changedBy(
+            new Edit.Words(
+                RuleText.of(rules.get(at)),
+                "What becomes what, as in CapsLock -> Ctrl",
+                t -> put.apply(Members.replaced(rules, at, RuleText.keyRule(t)))))
+        .memberOf(rules, at, put);
+  }
+
+  private String title(String application) {
+    return part.workspace()
+        .catalog()
+        .environment(application)
+        .map(Environment::title)
+        .orElse(application);
+  }
+
+  private Edit onlyIn(int i, Remap remap) {
+    List<Option> options = new ArrayList<>();
+    options.add(new Option("any application", limited(i, remap, Optional.empty())));
+    for (Environment application :
+        HeldMachines.on(part.workspace().catalog(), part.machine().platform())) {
+      options.add(
+          new Option(application.title(), limited(i, remap, Optional.of(application.id()))));
+    }
+    return new Edit.Choice(() -> options);
+  }
+
+  private Edit limited(int i, Remap remap, Optional<String> to) {
+    return new Edit.Done(
+        put(i, new Remap(remap.title(), to, remap.strokeRules(), remap.keyRules())));
+  }
+}

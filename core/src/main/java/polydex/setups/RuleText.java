@@ -1,0 +1,113 @@
+package polydex.setups;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Pattern;
+import polydex.keys.Gesture;
+import polydex.keys.Step;
+import polydex.route.Remap;
+import polydex.route.Remap.KeyRule;
+import polydex.route.Remap.Part;
+import polydex.route.Remap.StrokeRule;
+
+/**
+ * Rules of remaps as a person writes them: {@code CapsLock -> Ctrl} for a key, {@code Meta+S ->
+ * Ctrl+S} for a stroke, {@code CapsLock -> nothing} for a key that is switched off. A single key or
+ * modifier is meant as one, by the code of its place.
+ */
+public final class RuleText {
+  private static final Pattern ARROW = Pattern.compile("\\s*(?:->|→)\\s*");
+  private static final String NOTHING = "nothing";
+
+  private RuleText() {}
+
+  /** A rule for keys in words. */
+  public static String of(KeyRule rule) {
+    return rule.from() + " → " + rule.to().map(Part::toString).orElse(NOTHING);
+  }
+
+  /** A rule for strokes in words. */
+  public static String of(StrokeRule rule) {
+    return rule.from() + " → " + rule.to();
+  }
+
+  /**
+   * A rule for keys.
+   *
+   * @throws IllegalArgumentException that says what was expected
+   */
+  public static KeyRule keyRule(String text) {
+    String[] sides = sides(text);
+    return new KeyRule(
+        Part.parse(sides[0]),
+        sides[1].equals(NOTHING) ? Optional.empty() : Optional.of(Part.parse(sides[1])));
+  }
+
+  /**
+   * A remap with one more rule.
+   *
+   * @throws IllegalArgumentException that says what was expected
+   */
+  public static Remap adding(Remap remap, String text) {
+    String[] sides = sides(text);
+    if (isPart(sides[0]) && (sides[1].equals(NOTHING) || isPart(sides[1]))) {
+      List<KeyRule> rules = new ArrayList<>(remap.keyRules());
+      rules.add(keyRule(text));
+      return new Remap(remap.title(), remap.onlyIn(), remap.strokeRules(), rules);
+    }
+    List<StrokeRule> rules = new ArrayList<>(remap.strokeRules());
+    rules.add(new StrokeRule(stroke(sides[0]), stroke(sides[1])));
+    return new Remap(remap.title(), remap.onlyIn(), rules, remap.keyRules());
+  }
+
+  /**
+   * A remap with another rule for strokes in the place of one; both sides are meant as strokes.
+   *
+   * @throws IllegalArgumentException that says what was expected
+   */
+  static Remap replacing(Remap remap, int at, String text) {
+    String[] sides = sides(text);
+    return new Remap(
+        remap.title(),
+        remap.onlyIn(),
+        Members.replaced(
+            remap.strokeRules(), at, new StrokeRule(stroke(sides[0]), stroke(sides[1]))),
+        remap.keyRules());
+  }
+
+  /**
+   * A gesture of one stroke.
+   *
+   * @throws IllegalArgumentException for anything else
+   */
+  public static Gesture stroke(String text) {
+    Gesture gesture = Gesture.parse(text.strip());
+    if (gesture.steps().size() != 1
+        || gesture.isFamily()
+        || !(gesture.steps().getFirst() instanceof Step.Stroke
+            || gesture.steps().getFirst() instanceof Step.Tap)) {
+      throw new IllegalArgumentException(
+          "“%s” is not one stroke, such as Ctrl+S.".formatted(text.strip()));
+    }
+    return gesture;
+  }
+
+  private static boolean isPart(String text) {
+    try {
+      Part.parse(text);
+      return true;
+    } catch (IllegalArgumentException e) {
+      return false;
+    }
+  }
+
+  private static String[] sides(String text) {
+    String[] sides = ARROW.split(text.strip(), -1);
+    if (sides.length != 2 || sides[0].isEmpty() || sides[1].isEmpty()) {
+      throw new IllegalArgumentException(
+          "A rule says what becomes what, such as CapsLock -> Ctrl or Meta+S -> Ctrl+S.");
+    }
+    return sides;
+  }
+}

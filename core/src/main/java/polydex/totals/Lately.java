@@ -1,0 +1,41 @@
+package polydex.totals;
+
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.Map;
+import org.threeten.extra.LocalDateRange;
+import polydex.recognition.Place;
+
+/**
+ * How often actions were done with the pointer in the last {@value Standing#LATELY_DAYS} days, a
+ * working day: what still has to be replaced, whatever was common once. O(entries + their days).
+ */
+public final class Lately {
+  private record InSetup(String setup, String action) {}
+
+  private final Map<Place, Integer> byPlace = new HashMap<>();
+  private final Map<InSetup, Integer> bySetup = new HashMap<>();
+  private final double days;
+
+  Lately(Standing standing, LocalDate today) {
+    LocalDateRange lately = Standing.latelyUpTo(today);
+    days = Math.max(1, standing.workingDays(lately));
+    for (Standing.Entry e : standing.entries()) {
+      int uses = e.during(lately).pointer();
+      if (uses > 0) {
+        byPlace.put(e.place(), uses);
+        bySetup.merge(new InSetup(e.place().setup(), e.place().action()), uses, Integer::sum);
+      }
+    }
+  }
+
+  /** Uses by pointer in a place, a working day. */
+  public double pointerADay(Place place) {
+    return byPlace.getOrDefault(place, 0) / days;
+  }
+
+  /** Uses by pointer of an action in a setup, a working day. */
+  public double pointerADay(String setup, String action) {
+    return bySetup.getOrDefault(new InSetup(setup, action), 0) / days;
+  }
+}

@@ -1,0 +1,102 @@
+package polydex.totals;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import polydex.log.LogEvent;
+
+/**
+ * Working days, sessions and trips of the hand, found in the order of events; O(1) an event.
+ *
+ * <p>A session ends with a gap of more than {@link #SESSION_GAP}; a working day with one of more
+ * than {@link #NIGHT}, so that work past midnight belongs to the day on which it began. A trip is a
+ * run of events of pointers between events of the keyboard; a session's end ends it. What a person
+ * noted by hand makes no trip, since what came between is not known. Not thread-safe.
+ */
+final class Rhythm {
+  /** A pause this long ends a session. */
+  static final Duration SESSION_GAP = Duration.ofMinutes(15);
+
+  /** A pause this long ends a working day. */
+  static final Duration NIGHT = Duration.ofHours(5);
+
+  private static final long LONGEST_DAY_MILLIS = Duration.ofHours(24).toMillis();
+
+  private final ZoneId zone;
+  private final List<Standing.Day> days = new ArrayList<>();
+  private long last = Long.MIN_VALUE;
+  private long dayBegan;
+  private LocalDate date = LocalDate.MIN;
+  private int events;
+  private int sessions;
+  private int trips;
+  private long characters;
+  private long activeMillis;
+  private boolean onATrip;
+
+  Rhythm(ZoneId zone) {
+    this.zone = zone;
+  }
+
+  /** Takes in an event that is not much older than those before; the working day it belongs to. */
+  LocalDate add(LogEvent event) {
+    long at = event.at().toEpochMilli();
+    boolean first = last == Long.MIN_VALUE;
+    long gap = first ? Long.MAX_VALUE : at - last;
+    if (gap > NIGHT.toMillis() || at - dayBegan > LONGEST_DAY_MILLIS) {
+      turnTo(event.at().atZone(zone).toLocalDate(), at);
+    }
+    if (gap > SESSION_GAP.toMillis()) {
+      sessions++;
+      onATrip = false;
+    } else if (gap > 0) {
+      activeMillis += gap;
+    }
+    last = first ? at : Math.max(at, last);
+    events++;
+    characters += event.characters();
+    if (!event.deed().isNoted()) {
+      boolean pointer = event.deed().device().isPointer();
+      trips += pointer && !onATrip ? 1 : 0;
+      onATrip = pointer;
+    }
+    return date;
+  }
+
+  private void turnTo(LocalDate next, long at) {
+    dayBegan = at;
+    if (next.equals(date)) {
+      return; // a long pause within one day
+    }
+    days.addAll(running());
+    date = next;
+    events = 0;
+    sessions = 0;
+    trips = 0;
+    characters = 0;
+    activeMillis = 0;
+  }
+
+  private List<Standing.Day> running() {
+    return events == 0
+        ? List.of()
+        : List.of(
+            new Standing.Day(
+                date, events, sessions, trips, characters, Duration.ofMillis(activeMillis)));
+  }
+
+  /** Every working day, the oldest first. */
+  List<Standing.Day> days() {
+    List<Standing.Day> all = new ArrayList<>(days);
+    all.addAll(running());
+    return List.copyOf(all);
+  }
+
+  /** When the last event was. */
+  Instant last() {
+    return last == Long.MIN_VALUE ? Instant.EPOCH : Instant.ofEpochMilli(last);
+  }
+}

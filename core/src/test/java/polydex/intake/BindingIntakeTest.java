@@ -1,0 +1,263 @@
+package polydex.intake;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import net.jqwik.api.Arbitraries;
+import net.jqwik.api.Arbitrary;
+import net.jqwik.api.Combinators;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.From;
+import net.jqwik.api.Property;
+import net.jqwik.api.Provide;
+import org.junit.jupiter.api.Test;
+import polydex.boards.Keyboards;
+import polydex.catalog.Environment;
+import polydex.intake.IntakeRequest.Refused;
+import polydex.intake.IntakeRequest.Row;
+import polydex.route.Setup;
+import polydex.route.SetupTraces;
+import polydex.route.World;
+import polydex.route.Worlds;
+import polydex.workspace.Change;
+import polydex.workspace.History;
+import polydex.workspace.Remembered;
+import polydex.workspace.Workspace;
+
+class BindingIntakeTest {
+  private static final Workspace HERE = here();
+
+  private static Workspace here() {
+    World world =
+        new Worlds()
+            .platform("Desk", Worlds.plain(), "Meta+L = Lock")
+            .app("Editor", "Ctrl+S = Save", "text: Ctrl+J = Join lines")
+            .build();
+    Setup setup = Worlds.setup(Worlds.machine("Desk", Worlds.in("Editor")));
+    return Workspace.of(
+        world.catalog(),
+        List.copyOf(world.boards().values()),
+        List.of(Keyboards.US),
+        List.of(setup));
+  }
+
+  private static Row row(int line, String environment, String context, String action, String keys) {
+    return new Row(line, environment, false, context, action, keys);
+  }
+
+  private static IntakePlan plan(Row... rows) {
+    return BindingIntake.plan(HERE, List.of(rows), List.of());
+  }
+
+  @Test
+  void whatIsKnownIsMatchedWithoutRegardToCaseAndSpace() {
+    IntakePlan plan =
+        plan(
+            row(2, " editor ", "", "SAVE", "ctrl+s"),
+            row(3, "Editor", "Text", "join  lines", "Ctrl+Shift+J"));
+    assertThat(plan.known()).extracting(Row::line).containsExactly(2);
+    assertThat(plan.taken())
+        .singleElement()
+        .satisfies(t -> assertThat(t.row().line()).isEqualTo(3));
+    assertThat(plan.change().after().catalog().actions()).isEqualTo(HERE.catalog().actions());
+    assertThat(plan.change().after().catalog().bindings("Editor").getLast().context())
+        .isEqualTo("text");
+  }
+
+  @Test
+  void whatIsNewIsMadeWithASetupToTryItIn() {
+    IntakePlan plan =
+        plan(
+            row(2, "Star chart", "a cell", "Fill down", "Ctrl+D"),
+            new Row(3, "Other desk", true, "", "Show all", "F9"));
+    Workspace after = plan.change().after();
+    Environment made = after.catalog().environments().get(2);
+    assertThat(made.title()).isEqualTo("Star chart");
+    assertThat(made.contexts()).hasSize(2);
+    assertThat(after.catalog().environments().get(3).platform()).isPresent();
+    assertThat(after.setups()).hasSize(3);
+    for (Setup setup : after.setups().values()) {
+      assertThat(after.world().problem(setup)).isEmpty();
+    }
+    Setup toTry = after.setups().get("setup-" + made.id());
+    assertThat(SetupTraces.of(toTry, after.world()).reach()).containsKey("own.fill-down");
+    assertThat(after.current()).isEqualTo(HERE.current());
+  }
+
+  @Test
+  void eachRefusalSaysItsLineAndReason() {
+    IntakePlan plan =
+        BindingIntake.plan(
+            HERE,
+            List.of(
+                row(2, "", "", "Save", "F2"),
+                row(3, "Editor", "", "", "F2"),
+                row(4, "Editor", "", "Save", ""),
+                row(5, "Editor", "", "Save", "Ctrl+Foo"),
+                row(6, "New\u0007one", "", "Save", "F2"),
+                row(7, "Newer", "", "Save", "Ctrl+"),
+                row(8, "x".repeat(500), "", "Save", "F2")),
+            List.of(new Refused(9, "a,b", "The line has 2 fields, the header 4.")));
+    assertThat(plan.taken()).isEmpty();
+    assertThat(plan.refused())
+        .extracting(Refused::line)
+        .containsExactlyInAnyOrder(2, 3, 4, 5, 6, 7, 8, 9);
+    assertThat(plan.refused())
+        .filteredOn(r -> r.line() == 5)
+        .singleElement()
+        .satisfies(r -> assertThat(r.reason()).contains("Column 6", "Foo"));
+    // Nothing is left behind of what was refused: no empty environment, no action.
+    assertThat(plan.change().after().catalog().environments())
+        .isEqualTo(HERE.catalog().environments());
+    assertThat(plan.change().after().setups()).isEqualTo(HERE.setups());
+  }
+
+  @Test
+  void theTitleSaysHowMany() {
+    assertThat(plan(row(2, "Editor", "", "Save", "F12")).change().title())
+        .isEqualTo("Bring in 1 binding");
+    assertThat(
+            plan(row(2, "Editor", "", "Save", "F12"), row(3, "Editor", "", "Save", "F11"))
+                .change()
+                .title())
+        .isEqualTo("Bring in 2 bindings");
+  }
+
+  @Provide
+  Arbitrary<Row> rows() {
+    Arbitrary<String> names =
+        Arbitraries.of("Editor", "New", "desk", "", " New ", "Ünï", "a-b", "a b");
+    Arbitrary<String> gestures = Arbitraries.of("Ctrl+S", "F2", "Ctrl+", "A B", "Meta+{1..3}", "");
+    return Combinators.combine(
+            Arbitraries.integers().between(2, 999),
+            names,
+            Arbitraries.of(true, false),
+            names,
+            names,
+            gestures)
+        .as(Row::new);
+  }
+
+  @Property
+  void everyLineHasOneFateAndBringingInTwiceChangesNothing(@ForAll List<@From("rows") Row> rows) {
+    IntakePlan first = BindingIntake.plan(HERE, rows, List.of());
+    assertThat(first.taken().size() + first.known().size() + first.refused().size())
+        .isEqualTo(rows.size());
+    assertThat(first.change().after().catalog().size())
+        .isEqualTo(HERE.catalog().size() + first.taken().size());
+    IntakePlan second = BindingIntake.plan(first.change().after(), rows, List.of());
+    assertThat(second.taken()).isEmpty();
+    assertThat(second.refused()).hasSameSizeAs(first.refused());
+  }
+
+  @Test
+  void historyUndoesAndRedoesInOrder() {
+    History history = new History();
+    Change one = new Change.Edit("one", Workspace.EMPTY, HERE);
+    Change two = plan(row(2, "Editor", "", "Save", "F12")).change();
+    history.made(one);
+    history.made(two);
+    assertThat(history.toUndo()).contains(two);
+    history.undid();
+    assertThat(history.toUndo()).contains(one);
+    assertThat(history.toRedo()).contains(two);
+    history.redid();
+    history.undid();
+    history.made(one);
+    assertThat(history.toRedo()).isEmpty();
+    for (int i = 0; i < 2 * History.KEPT; i++) {
+      history.made(one);
+    }
+    int undone = 0;
+    while (history.toUndo().isPresent()) {
+      history.undid();
+      undone++;
+    }
+    assertThat(undone).isEqualTo(History.KEPT);
+    assertThat(((Change.Edit) two).reversed().after()).isEqualTo(HERE);
+  }
+
+  @Test
+  void aChoiceThatIsGoneFallsBackToTheFirstSetup() {
+    Workspace gone = HERE.using(Optional.of("nowhere"));
+    assertThat(gone.current()).contains("setup");
+    assertThat(Workspace.EMPTY.setup()).isEmpty();
+    assertThat(
+            new Workspace(
+                    HERE.world(),
+                    Map.of(),
+                    HERE.current(),
+                    Remembered.NOTHING,
+                    HERE.learning(),
+                    HERE.accepted(),
+                    HERE.mouse())
+                .current())
+        .isEmpty();
+  }
+
+  @Test
+  void aNewerVersionOfAListIsComparedWithTheOneBefore() {
+    Row save = row(2, "Editor", "", "Save twice", "F5 or Ctrl+F5 (since 2)");
+    Row count = row(3, "Editor", "", "Count the props", "F6");
+    Row old = row(4, "Editor", "", "Light the lamp", "F7");
+    IntakeRequest first =
+        IntakeRequest.of(Optional.of("list.csv"), List.of(save, count, old), List.of());
+    Workspace with = BindingIntake.plan(HERE, first).change().after();
+    assertThat(with.catalog().bindings("Editor"))
+        .filteredOn(b -> b.gesture().toString().equals("Ctrl+F5"))
+        .singleElement()
+        .satisfies(b -> assertThat(b.when().since()).isPresent());
+    Row moved = row(3, "Editor", "", "Count the props", "Shift+F6");
+    IntakeRequest second =
+        IntakeRequest.of(Optional.of("list.csv"), List.of(save, moved), List.of());
+    IntakePlan plan = BindingIntake.plan(with, second);
+    assertThat(plan.taken()).isEmpty();
+    assertThat(plan.changed())
+        .singleElement()
+        .satisfies(
+            c -> {
+              assertThat(c.before().toString()).isEqualTo("F6");
+              assertThat(c.gesture().toString()).isEqualTo("Shift+F6");
+            });
+    assertThat(plan.gone())
+        .singleElement()
+        .satisfies(g -> assertThat(g.binding().gesture().toString()).isEqualTo("F7"));
+    assertThat(gestures(plan)).contains("F7", "Shift+F6").doesNotContain("F6");
+    assertThat(gestures(BindingIntake.plan(with, second.dropGone(true)))).doesNotContain("F7");
+    IntakePlan other =
+        BindingIntake.plan(with, IntakeRequest.of(Optional.of("b"), List.of(moved), List.of()));
+    assertThat(other.gone()).as("another list says nothing of this one").isEmpty();
+    assertThat(other.taken()).hasSize(1);
+  }
+
+  private static List<String> gestures(IntakePlan plan) {
+    return plan.change().after().catalog().bindings("Editor").stream()
+        .map(b -> b.gesture().toString())
+        .toList();
+  }
+
+  @Test
+  void titlesThatResembleAKnownOneAreProposedConfirmedAndRemembered() {
+    Row row = row(2, "Editor", "text", "Joining of lines", "F9");
+    IntakeRequest request = IntakeRequest.of(Optional.empty(), List.of(row), List.of());
+    IntakePlan asked = BindingIntake.plan(HERE, request);
+    assertThat(asked.proposals())
+        .singleElement()
+        .satisfies(p -> assertThat(p.matches().getFirst().action().id()).isEqualTo("Join lines"));
+    assertThat(asked.change().after().catalog().actions())
+        .hasSize(HERE.catalog().actions().size() + 1);
+    IntakePlan meant =
+        BindingIntake.plan(HERE, request.meaning(Map.of("Joining of lines", "Join lines")));
+    assertThat(meant.proposals()).isEmpty();
+    Workspace after = meant.change().after();
+    assertThat(after.catalog().actions()).isEqualTo(HERE.catalog().actions());
+    IntakePlan again =
+        BindingIntake.plan(
+            after, List.of(row(2, "Editor", "text", "joining  of lines", "F10")), List.of());
+    assertThat(again.proposals()).as("it was said once").isEmpty();
+    assertThat(again.change().after().catalog().bindings("Editor", "Join lines")).hasSize(3);
+    assertThat(BindingIntake.plan(HERE, request.sureFrom(0.8)).proposals()).isEmpty();
+  }
+}

@@ -1,0 +1,194 @@
+package polydex.recognition;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import polydex.catalog.Catalog;
+import polydex.catalog.Environment;
+import polydex.catalog.Environment.Application;
+import polydex.catalog.Environment.MenuItem;
+import polydex.catalog.Environment.PointerRoute;
+import polydex.log.Deed;
+import polydex.log.Device;
+import polydex.recognition.Recognised.How;
+import polydex.route.Machine;
+import polydex.route.Setup;
+import polydex.route.World;
+import polydex.route.Worlds;
+
+class RecogniserTest {
+  private static final World WORLD = world();
+  private static final Setup EDIT =
+      new Setup("cues", "Cues", "full", Worlds.machine("desk", Worlds.in("edit", "text")));
+  private static final Setup FAR =
+      new Setup(
+          "far",
+          "Far",
+          "full",
+          Worlds.machine(
+              "desk",
+              Worlds.session(
+                  "remote", Machine.Capture.ALWAYS, Worlds.machine("dome", Worlds.in("stars")))));
+  private static final Map<LearntName, Optional<String>> NAMES =
+      Map.of(
+          new LearntName("edit", "stamp"), Optional.of("sort"),
+          new LearntName("edit", "grey space"), Optional.empty());
+  private static final Recogniser RECOGNISER = new Recogniser(WORLD, List.of(EDIT, FAR), NAMES);
+
+  private static World world() {
+    World plain =
+        new Worlds()
+            .platform("desk", Worlds.plain(), "Ctrl+L = lock")
+            .platform("dome", Worlds.plain(), "Ctrl+B = black")
+            .app("edit", "text: Ctrl+S = save", "list: Ctrl+D = drop", "Alt+Click = add-here")
+            .app("reader", "Ctrl+R = again")
+            .app("stars", "Ctrl+F = freeze")
+            .app("remote", "Ctrl+Q = leave")
+            .build();
+    Map<String, Environment> changed = new LinkedHashMap<>();
+    changed.put(
+        "edit",
+        with(
+            plain,
+            "edit",
+            List.of("desk"),
+            List.of(
+                new PointerRoute("save", List.of("File", "Save"), ""),
+                new PointerRoute("sort", List.of("Edit", "Sort lines..."), ""),
+                new PointerRoute("sort", List.of("Bearbeiten", "Zeilen ordnen"), ""),
+                new PointerRoute("up", List.of("Edit", "Move up"), ""),
+                new PointerRoute("top", List.of("View", "Move up"), "")),
+            List.of(
+                new MenuItem(
+                    "File",
+                    Optional.empty(),
+                    Optional.empty(),
+                    List.of(
+                        new MenuItem(
+                            "Print", Optional.empty(), Optional.of("print"), List.of()))))));
+    changed.put("reader", with(plain, "reader", List.of("desk"), List.of(), List.of()));
+    changed.put(
+        "desk",
+        new Environment(
+            "desk",
+            "Desk",
+            Worlds.ONE,
+            plain.catalog().environment("desk").orElseThrow().contexts(),
+            Environment.WhenBroken.SWALLOW,
+            plain.catalog().environment("desk").orElseThrow().kind(),
+            List.of(new PointerRoute("lock", List.of("Corner", "Lock"), "")),
+            List.of(),
+            ""));
+    Catalog catalog = plain.catalog().with(List.of(), List.copyOf(changed.values()), Map.of());
+    return new World(catalog, plain.boards(), plain.layouts());
+  }
+
+  private static Environment with(
+      World world,
+      String id,
+      List<String> platforms,
+      List<PointerRoute> routes,
+      List<MenuItem> menus) {
+    Environment e = world.catalog().environment(id).orElseThrow();
+    return new Environment(
+        id,
+        "The " + id,
+        e.version(),
+        e.contexts(),
+        e.whenBroken(),
+        new Application(platforms, false),
+        routes,
+        menus,
+        "");
+  }
+
+  private static Recognised of(
+      String machine, String application, Device device, String input, String path, String target) {
+    return RECOGNISER.of(new Deed(machine, application, device, input, target, path, ""));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "File, Save, EXACT, save, edit",
+    "'', Save, EXACT, save, edit",
+    "File, Print, EXACT, print, edit",
+    "'File > Save', Save, EXACT, save, edit",
+    "Corner, Lock, EXACT, lock, desk",
+    "Bearbeiten, Zeilen ordnen, EXACT, sort, edit",
+    "&File, SAVE..., NORMALISED, save, edit",
+    "_File, 'Sa&ve (S)', NORMALISED, save, edit",
+    "Edit, Sort lines\u2026, NORMALISED, sort, edit",
+    "'', sort lines, NORMALISED, sort, edit",
+    "'', Stamp, LEARNT, sort, edit",
+    "Edit, Move up, EXACT, up, edit",
+    "'', Move up, UNKNOWN, ?move up, edit",
+    "Edit, Save, UNKNOWN, ?edit > save, edit",
+    "'', Fly, UNKNOWN, ?fly, edit",
+  })
+  void whatWasPointedAt(String path, String target, How how, String action, String environment) {
+    Recognised found = of("Desk", "The edit", Device.MOUSE, "Click", path, target);
+    assertThat(found)
+        .isEqualTo(new Recognised(how, Optional.of(new Place("cues", environment, action))));
+  }
+
+  @Test
+  void aNameThatIsNoActionIsKnownAndIsNone() {
+    Recognised none = of("Desk", "The edit", Device.MOUSE, "Click", "", "Grey space");
+    assertThat(none).isEqualTo(new Recognised(How.NO_ACTION, Optional.empty()));
+    assertThat(none.isKnown()).isTrue();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "Ctrl+S, TRACED, save, edit",
+    "Ctrl+D, TRACED, drop, edit",
+    "Ctrl+L, TRACED, lock, desk",
+    "Ctrl+Y, TYPING, '', ''",
+  })
+  void keysAreFollowedInTheSetupInAnyOfItsContexts(
+      String input, How how, String action, String environment) {
+    Recognised found = of("desk", "edit", Device.KEYBOARD, input, "", "");
+    assertThat(found.how()).isEqualTo(how);
+    assertThat(found.place())
+        .isEqualTo(
+            action.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Place("cues", environment, action)));
+  }
+
+  @Test
+  void aPointerWithModifiersHeldIsTracedWhereItsTargetSaysNothing() {
+    assertThat(of("desk", "edit", Device.MOUSE, "Alt+Click", "", "text"))
+        .isEqualTo(new Recognised(How.TRACED, Optional.of(new Place("cues", "edit", "add-here"))));
+  }
+
+  @Test
+  void theSetupIsTheOneWhoseMachineAndApplicationAreMeant() {
+    Whereabouts where = new Whereabouts(WORLD, List.of(EDIT, FAR));
+    assertThat(where(where, "", "")).isEqualTo("cues edit");
+    assertThat(where(where, "far", "")).isEqualTo("far stars");
+    assertThat(where(where, "dome", "stars")).isEqualTo("far stars");
+    assertThat(where(where, "", "stars")).isEqualTo("far stars");
+    // An application of the platform that has no setup of its own gets the focus.
+    assertThat(where(where, "Desk", "the reader")).isEqualTo("cues reader");
+    assertThat(where(where, "desk", "unheard of")).isEqualTo("cues unheard of");
+    assertThat(where(where, "elsewhere", "edit")).isEqualTo(" edit");
+    Recognised again = of("desk", "reader", Device.KEYBOARD, "Ctrl+R", "", "");
+    assertThat(again.place()).contains(new Place("cues", "reader", "again"));
+    assertThat(RECOGNISER.of(Deed.noted("far", "freeze", false)))
+        .isEqualTo(new Recognised(How.NOTED, Optional.of(new Place("far", "stars", "freeze"))));
+    assertThat(again.how()).isEqualTo(How.TRACED);
+  }
+
+  private static String where(Whereabouts where, String machine, String application) {
+    Whereabouts.Where found =
+        where.of(new Deed(machine, application, Device.MOUSE, "", "x", "", ""));
+    return found.setupId() + " " + found.application();
+  }
+}
