@@ -2,9 +2,13 @@ package polydex.intake;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
 import net.jqwik.api.Combinators;
@@ -14,6 +18,7 @@ import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
 import org.junit.jupiter.api.Test;
 import polydex.boards.Keyboards;
+import polydex.catalog.Context;
 import polydex.catalog.Environment;
 import polydex.intake.IntakeRequest.Refused;
 import polydex.intake.IntakeRequest.Row;
@@ -150,6 +155,66 @@ class BindingIntakeTest {
     IntakePlan second = BindingIntake.plan(first.change().after(), rows, List.of());
     assertThat(second.taken()).isEmpty();
     assertThat(second.refused()).hasSameSizeAs(first.refused());
+  }
+
+  @Test
+  void everyContextThatALineNamesIsThereAfterwards() {
+    IntakePlan plan =
+        plan(
+            row(2, "Editor", "Ruler", "Turn", "F2"),
+            row(3, "Editor", "Margin", "Turn", "F3"),
+            row(4, "Prop list", "Shelf", "Turn", "F4"),
+            row(5, "Prop list", "Drawer", "Turn", "F5"),
+            row(6, "Prop list", "ruler", "Turn", "F6"),
+            row(7, "Lost", "Attic", "Turn", "no such key"));
+    Workspace after = plan.change().after();
+    assertThat(after.catalog().environment("Editor").orElseThrow().contexts())
+        .extracting(Context::title)
+        .contains("anywhere", "text", "Ruler", "Margin");
+    Environment made =
+        after.catalog().environments().stream()
+            .filter(e -> e.title().equals("Prop list"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(made.contexts())
+        .extracting(Context::title)
+        .containsExactly("anywhere", "Shelf", "Drawer", "ruler");
+    assertThat(after.catalog().bindings(made.id()))
+        .extracting(b -> made.context(b.context()).orElseThrow().title())
+        .containsExactly("Shelf", "Drawer", "ruler");
+    assertThat(after.catalog().environments()).noneMatch(e -> e.title().equals("Lost"));
+  }
+
+  /** Every line changed, in whatever order: each is paired with what it was, and nothing else. */
+  @Property(tries = 50)
+  void linesThatChangedArePairedWithWhatTheyWere(@ForAll long seed) {
+    Random random = new Random(seed);
+    List<Row> rows = new ArrayList<>();
+    for (int i = 0; i < 20; i++) {
+      rows.add(row(i, "Editor", "", "Thing " + i % 8, "Ctrl+Alt+%c".formatted('A' + i)));
+    }
+    Workspace with =
+        BindingIntake.plan(HERE, IntakeRequest.of(Optional.of("l"), rows, List.of()))
+            .change()
+            .after();
+    List<Row> changed = new ArrayList<>();
+    for (Row r : rows) {
+      if (random.nextInt(4) > 0) {
+        changed.add(row(r.line(), "Editor", "", r.action(), r.gesture().replace("Alt", "Shift")));
+      }
+    }
+    Collections.shuffle(changed, random);
+    IntakePlan plan =
+        BindingIntake.plan(with, IntakeRequest.of(Optional.of("l"), changed, List.of()));
+    assertThat(plan.changed()).hasSize(changed.size());
+    assertThat(plan.gone()).hasSize(rows.size() - changed.size());
+    Map<String, List<String>> before = new HashMap<>();
+    rows.forEach(r -> before.computeIfAbsent(r.action(), _ -> new ArrayList<>()).add(r.gesture()));
+    for (IntakePlan.Changed c : plan.changed()) {
+      // Of several of one action the first that went is taken first.
+      assertThat(before.get(c.row().action()).removeFirst()).isEqualTo(c.before().toString());
+    }
+    assertThat(plan.taken()).isEmpty();
   }
 
   @Test

@@ -49,6 +49,23 @@ class TypingTest {
     return intake(ZoneOffset.UTC).take(keys(input));
   }
 
+  /** Where a modifier types symbols, what nobody binds with it is writing, and is not kept. */
+  @Test
+  void strokesThatWriteAreWritingUnlessSomethingIsBoundToThem() {
+    World world =
+        new Worlds().platform("desk", Worlds.altTypes()).app("edit", "Alt+E = export").build();
+    Setup setup = Worlds.setup(Worlds.machine("desk", "central", Worlds.in("edit", "anywhere")));
+    LogIntake intake =
+        new LogIntake(ZoneOffset.UTC, NOW, new Recogniser(world, List.of(setup), Map.of()));
+    LogIntake.Event written = (LogIntake.Event) intake.take(keys("Alt+Q"));
+    assertThat(written.event().deed().isTyping()).isTrue();
+    assertThat(written.event().deed().input()).isEmpty();
+    assertThat(written.event().characters()).isEqualTo(1);
+    LogIntake.Event bound = (LogIntake.Event) intake.take(keys("Alt+E"));
+    assertThat(bound.event().deed().input()).isEqualTo("Alt+E");
+    assertThat(bound.event().characters()).isZero();
+  }
+
   @ParameterizedTest
   @CsvSource({
     "a, '', 1",

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -180,7 +181,27 @@ class ReplayReferenceTest {
     assertThat(days).hasSize(14);
     assertThat(days.getFirst().date()).isEqualTo(now.atZone(ZONE).toLocalDate());
     assertThat((long) days.getFirst().due()).isGreaterThanOrEqualTo(dueNow);
-    assertThat(days).allMatch(d -> d.due() <= progress.states().size());
+    // Item by item, at whatever retention: never twice a day, the first time when it is due.
+    double retention = 0.80 + 0.17 * new Random(seed).nextDouble();
+    int[] sums = new int[14];
+    for (ItemState state : progress.states().values()) {
+      List<Forecast.Day> mine =
+          Forecast.of(List.of(state), retention, now, progress.days(), sums.length);
+      assertThat(mine).allMatch(d -> d.due() <= 1);
+      Instant due =
+          state.counted().plusMillis((long) (state.memory().daysUntil(retention) * 864e5));
+      LocalDate first = (due.isBefore(now) ? now : due).atZone(ZONE).toLocalDate();
+      for (int i = 0; i < sums.length; i++) {
+        sums[i] += mine.get(i).due();
+        if (!mine.get(i).date().isAfter(first)) {
+          assertThat(mine.get(i).due()).isEqualTo(mine.get(i).date().equals(first) ? 1 : 0);
+        }
+      }
+    }
+    List<Forecast.Day> all =
+        Forecast.of(progress.states().values(), retention, now, progress.days(), sums.length);
+    assertThat(all.stream().mapToInt(Forecast.Day::due).toArray()).isEqualTo(sums);
+    assertThat(all).allMatch(d -> Math.abs(d.minutes() - d.due() / 15.0) < 1e-9);
   }
 
   @Property(tries = 60)

@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -326,6 +327,43 @@ class AuditTest {
     assertThat(saved.places()).extracting(Saved.OfPlace::usesByKeys).containsExactly(21 * 6, 6 * 6);
   }
 
+  private static Row row(String action, Kind kind, double hours) {
+    return new Row(
+        new Place(SETUP.id(), "edit", action),
+        kind,
+        State.OPEN,
+        1,
+        3,
+        false,
+        Optional.empty(),
+        false,
+        hours,
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty());
+  }
+
+  @Test
+  void aReviewProposesTheDearestOfDifferentKinds() {
+    List<Row> rows =
+        List.of(
+            row("a", Kind.LEARN, 9),
+            row("b", Kind.LEARN, 8),
+            row("c", Kind.BIND, 7),
+            row("d", Kind.LEARN, 6),
+            row("e", Kind.WALK, 5),
+            row("f", Kind.FREE_THE_WAY, 4));
+    LocalDate today = LocalDate.of(2031, 3, 14);
+    assertThat(WeeklyReview.of(Standing.NOTHING, rows, today).proposals())
+        .extracting(r -> r.place().action())
+        .containsExactly("a", "c", "e");
+    assertThat(WeeklyReview.of(Standing.NOTHING, rows.subList(0, 3), today).proposals())
+        .extracting(r -> r.place().action())
+        .containsExactly("a", "c", "b");
+  }
+
   @Test
   void theDifferenceOfTwoSharesHasNewcombesInterval() {
     List<LogEvent> log = new ArrayList<>();
@@ -336,6 +374,11 @@ class AuditTest {
     for (int i = 0; i < 70; i++) {
       log.add(noted(16 + i / 7, i % 7, "save", i < 56));
     }
+    // What was done on the day of the first drill itself says nothing of before or after.
+    for (int i = 0; i < 30; i++) {
+      log.add(LogEvent.of(LEARNT.plusSeconds(i), Deed.noted(SETUP.id(), "save", false)));
+    }
+    log.sort(Comparator.comparing(LogEvent::at));
     DrillEffect effect = DrillEffect.of(audit(log), AuditTest::learnt, ZONE);
     assertThat(effect.mean()).isEmpty();
     DrillEffect.OfPlace only = effect.actions().getFirst();

@@ -100,7 +100,7 @@ class BesideTest {
                   begun.countDown();
                   while (never.getCount() > 0) {
                     Thread.onSpinWait();
-                    told.compareAndSet(false, !course.isWanted());
+                    told.set(!course.isWanted());
                   }
                   course.tell(() -> said.add("shown too late"));
                   return "too late";
@@ -112,7 +112,10 @@ class BesideTest {
     fx(beside::stop);
     fx(() -> beside.ask(_ -> "next", said::add, said::add));
     untilIdle(beside);
-    assertThat(told).isTrue();
+    for (int i = 0; i < 2000 && !told.get(); i++) {
+      TimeUnit.MILLISECONDS.sleep(5);
+    }
+    assertThat(told).as("told to end").isTrue();
     never.countDown();
     TimeUnit.MILLISECONDS.sleep(50);
     WaitForAsyncUtils.waitForFxEvents();
