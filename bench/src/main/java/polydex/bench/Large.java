@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import polydex.catalog.Action;
+import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Context;
@@ -80,11 +81,11 @@ final class Large {
     }
     for (int i = 0; i < bindings; i++) {
       String title = word(random) + " " + word(random) + " " + word(random) + " " + i;
-      actions.add(Action.of("a" + i, title, "Made up"));
+      actions.add(Action.of(new ActionId("a" + i), title, "Made up"));
       boolean onDesktop = i % 10 == 0;
       String context = onDesktop ? "anywhere" : contexts.get(random.nextInt(contexts.size())).id();
       (onDesktop ? desktop : application)
-          .add(Binding.of("b" + i, "a" + i, gesture(random), context));
+          .add(Binding.of("b" + i, new ActionId("a" + i), gesture(random), context));
     }
     Environment platform =
         new Environment(
@@ -142,7 +143,7 @@ final class Large {
     Map<String, List<Binding>> all = new HashMap<>();
     for (int b = 0; b < bindings; b++) {
       String title = word(random) + " " + word(random) + " " + b;
-      actions.add(Action.of("a" + b, title, "Made up"));
+      actions.add(Action.of(new ActionId("a" + b), title, "Made up"));
     }
     for (int i = 0; i < count; i++) {
       String id = "app" + i;
@@ -157,7 +158,9 @@ final class Large {
       List<Binding> some = new ArrayList<>();
       for (int b = 0; b < bindings; b++) {
         String stroke = MODIFIERS.get(1 + b / 26) + (char) ('A' + b % 26);
-        some.add(Binding.of("b" + b, "a" + b, Gesture.parse(stroke), Context.ANYWHERE.id()));
+        some.add(
+            Binding.of(
+                "b" + b, new ActionId("a" + b), Gesture.parse(stroke), Context.ANYWHERE.id()));
       }
       all.put(id, some);
     }

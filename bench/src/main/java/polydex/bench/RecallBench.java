@@ -17,6 +17,7 @@ import java.util.Random;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.stream.IntStream;
+import polydex.catalog.ActionId;
 import polydex.effort.YearlyCost;
 import polydex.keys.Gesture;
 import polydex.recall.Answer;
@@ -64,7 +65,7 @@ final class RecallBench {
       return progress.states().entrySet().stream()
           .filter(e -> e.getValue().isDue(now, DrillSettings.USUAL.retention()))
           .sorted(Map.Entry.comparingByValue(order))
-          .map(e -> Integer.parseInt(e.getKey().action()))
+          .map(e -> Integer.parseInt(e.getKey().action().value()))
           .toList();
     }
   }
@@ -96,7 +97,7 @@ final class RecallBench {
     @Override
     public List<Integer> due(int day) {
       List<Integer> all = new ArrayList<>();
-      progress.states().keySet().forEach(i -> all.add(Integer.parseInt(i.action())));
+      progress.states().keySet().forEach(i -> all.add(Integer.parseInt(i.action().value())));
       Collections.sort(all);
       Collections.shuffle(all, random);
       return all;
@@ -285,7 +286,7 @@ final class RecallBench {
   private static Answer answer(
       int item, int day, double second, Learner.Said said, double expected) {
     return new Answer(
-        new DrillItem("app", Integer.toString(item)),
+        new DrillItem("app", new ActionId(Integer.toString(item))),
         START.plusSeconds(day * 86_400L + (long) second),
         Answer.Kind.DO,
         said.right() ? Answer.Verdict.RIGHT : Answer.Verdict.WRONG,

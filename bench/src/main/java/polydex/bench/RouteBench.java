@@ -161,7 +161,7 @@ final class RouteBench {
           for (Binding b : world.catalog().bindings(environment)) {
             insert.setString(1, environment);
             insert.setString(2, b.context());
-            insert.setString(3, b.action());
+            insert.setString(3, b.action().value());
             insert.setString(4, b.gesture().toString());
             insert.addBatch();
           }

@@ -66,7 +66,7 @@ final class CompareCommand implements Callable<Integer> {
                       .map(
                           l ->
                               new Line(
-                                  l.action(),
+                                  l.action().value(),
                                   catalog.title(l.action()),
                                   written(l.from()),
                                   written(l.to()),

@@ -111,7 +111,7 @@ final class ConflictsCommand implements Callable<Integer> {
         c.severity(),
         c.loser().environment(),
         c.loser().context(),
-        c.loser().action(),
+        c.loser().action().value(),
         c.loser().gesture().toString(),
         c.winner().map(Conflict.Party::environment).orElse(""),
         c.at().map(l -> l.kind().name().toLowerCase(Locale.ROOT)).orElse(""),

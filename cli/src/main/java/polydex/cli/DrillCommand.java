@@ -238,7 +238,7 @@ final class DrillCommand implements Callable<Integer> {
     ItemState s = entry.getValue();
     return new Item(
         entry.getKey().environment(),
-        entry.getKey().action(),
+        entry.getKey().action().value(),
         s.memory().difficulty(),
         s.memory().stability(),
         s.retrievability(now),

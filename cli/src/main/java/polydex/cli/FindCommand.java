@@ -95,7 +95,7 @@ final class FindCommand implements Callable<Integer> {
 
   private Found found(Catalog catalog, Action action) {
     return new Found(
-        action.id(),
+        action.id().value(),
         action.title(),
         action.group(),
         catalog.environments().stream()

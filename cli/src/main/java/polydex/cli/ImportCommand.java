@@ -200,7 +200,7 @@ final class ImportCommand implements Callable<Integer> {
                 p ->
                     new Like(
                         p.title(),
-                        p.matches().getFirst().action().id(),
+                        p.matches().getFirst().action().id().value(),
                         p.matches().getFirst().action().title(),
                         Math.round(p.matches().getFirst().score() * 100) / 100.0))
             .toList(),

@@ -2,6 +2,7 @@ package polydex.cli;
 
 import java.util.Locale;
 import picocli.CommandLine.Command;
+import polydex.catalog.ActionId;
 import polydex.recognition.Place;
 import polydex.workspace.Workspace;
 
@@ -12,10 +13,11 @@ import polydex.workspace.Workspace;
     mixinStandardHelpOptions = true)
 final class MouseCommand {
   /** What an action is called; a name that nobody knows is called by itself. */
-  static String title(Workspace workspace, String action) {
-    return action.startsWith(Place.UNKNOWN)
-        ? "\u201c" + action.substring(Place.UNKNOWN.length()) + "\u201d"
-        : workspace.catalog().title(action);
+  static String title(Workspace workspace, String written) {
+    return switch (Place.read("", "", written).doing()) {
+      case Place.Known(ActionId id) -> workspace.catalog().title(id);
+      case Place.Unnamed(String name) -> "\u201c" + name + "\u201d";
+    };
   }
 
   /** A name of the model as it stands in answers. */

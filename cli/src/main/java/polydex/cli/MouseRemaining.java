@@ -72,7 +72,7 @@ final class MouseRemaining implements Callable<Integer> {
 
   static Row row(Remaining.Row r, double share) {
     return new Row(
-        r.place().action(),
+        r.place().doing().written(),
         r.place().setup(),
         r.place().environment(),
         MouseCommand.word(r.kind()),

@@ -140,7 +140,7 @@ final class MouseReport implements Callable<Integer> {
             .map(
                 s ->
                     new Slip(
-                        s.place().action(),
+                        s.place().doing().written(),
                         s.place().setup(),
                         s.place().environment(),
                         s.lately(),
@@ -152,7 +152,7 @@ final class MouseReport implements Callable<Integer> {
         effect.actions().size(),
         SavedSoFar.of(found.saved()),
         standing.unknown().stream()
-            .map(u -> new Name(u.name().environment(), u.name().name(), u.count()))
+            .map(u -> new Name(u.name().environment(), u.name().joined(), u.count()))
             .toList());
   }
 
@@ -185,8 +185,8 @@ final class MouseReport implements Callable<Integer> {
                     w.slips(),
                     w.trips(),
                     MouseCommand.rounded(w.activeHours()),
-                    w.replaced().stream().map(Place::action).toList(),
-                    w.relapsed().stream().map(Place::action).toList()))
+                    w.replaced().stream().map(p -> p.doing().written()).toList(),
+                    w.relapsed().stream().map(p -> p.doing().written()).toList()))
         .toList();
   }
 

@@ -11,6 +11,7 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
+import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
 import polydex.conflict.Failures;
 import polydex.files.json.ModelJson;
@@ -57,7 +58,7 @@ final class ReachCommand implements Callable<Integer> {
   @Override
   public Integer call() throws Exception {
     Workspace workspace = source.workspace();
-    String action = action(workspace.catalog());
+    ActionId action = action(workspace.catalog());
     List<Answer> answers = new ArrayList<>();
     for (Setup setup : source.setups(workspace, asked.setupName)) {
       answers.add(answer(workspace, setup, action));
@@ -71,9 +72,9 @@ final class ReachCommand implements Callable<Integer> {
     return answers.stream().allMatch(a -> !a.ways().isEmpty()) ? Main.DONE : Main.NO;
   }
 
-  private String action(Catalog catalog) {
+  private ActionId action(Catalog catalog) {
     return catalog
-        .action(actionName)
+        .action(new ActionId(actionName))
         .or(
             () ->
                 catalog.actions().stream()
@@ -88,7 +89,7 @@ final class ReachCommand implements Callable<Integer> {
         .id();
   }
 
-  private static Answer answer(Workspace workspace, Setup setup, String action) {
+  private static Answer answer(Workspace workspace, Setup setup, ActionId action) {
     SetupTraces traces = SetupTraces.of(setup, workspace.world());
     Reach reach = new Reach(traces);
     List<Way> ways = reach.of(action).stream().map(ReachCommand::way).toList();
@@ -97,7 +98,7 @@ final class ReachCommand implements Callable<Integer> {
             .filter(b -> reach.of(b).stream().noneMatch(w -> w.gesture().equals(b.gesture())))
             .map(b -> miss(traces, b))
             .toList();
-    return new Answer(action, setup.id(), ways, misses);
+    return new Answer(action.value(), setup.id(), ways, misses);
   }
 
   private static Way way(Reach.Way way) {

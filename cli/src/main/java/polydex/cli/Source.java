@@ -14,6 +14,7 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Spec;
+import polydex.catalog.ActionId;
 import polydex.conflict.Severity;
 import polydex.files.FileProblem;
 import polydex.files.Shipped;
@@ -67,11 +68,11 @@ final class Source {
   }
 
   /** Uses a working day of each action, from the log. */
-  ToDoubleFunction<String> usesPerDay(Workspace workspace) throws FileProblem {
+  ToDoubleFunction<ActionId> usesPerDay(Workspace workspace) throws FileProblem {
     if (choice.world != null) {
       return _ -> Severity.UNKNOWN_USES_PER_DAY;
     }
-    Map<String, Double> known = known(workspace).usesADay();
+    Map<ActionId, Double> known = known(workspace).usesADay();
     return action -> known.getOrDefault(action, Severity.UNKNOWN_USES_PER_DAY);
   }
 

@@ -169,7 +169,7 @@ final class TraceCommand implements Callable<Integer> {
       case Trace.Acted a ->
           new Result(
               "action",
-              Optional.of(a.action()),
+              Optional.of(a.action().value()),
               Optional.of(a.environment()),
               a.binding(),
               Optional.empty(),

@@ -15,12 +15,12 @@ import java.util.Optional;
  * @param toggles whether doing it again takes it back
  */
 public record Action(
-    String id,
+    ActionId id,
     String title,
     String group,
     List<String> words,
     Harm harm,
-    Optional<String> opposite,
+    Optional<ActionId> opposite,
     boolean toggles) {
 
   /** What an action does when it was not meant. */
@@ -32,7 +32,7 @@ public record Action(
   }
 
   /** An action without an opposite that is known. */
-  public Action(String id, String title, String group, List<String> words, Harm harm) {
+  public Action(ActionId id, String title, String group, List<String> words, Harm harm) {
     this(id, title, group, words, harm, Optional.empty(), false);
   }
 
@@ -42,7 +42,7 @@ public record Action(
   }
 
   /** A plain one. */
-  public static Action of(String id, String title, String group) {
+  public static Action of(ActionId id, String title, String group) {
     return new Action(id, title, group, List.of(), Harm.VISIBLE);
   }
 }

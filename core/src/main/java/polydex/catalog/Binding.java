@@ -17,7 +17,7 @@ import polydex.keys.Gesture;
  */
 public record Binding(
     String id,
-    String action,
+    ActionId action,
     Gesture gesture,
     String context,
     Condition when,
@@ -63,12 +63,12 @@ public record Binding(
   }
 
   /** A binding that always exists, anywhere. */
-  public static Binding of(String id, String action, Gesture gesture) {
+  public static Binding of(String id, ActionId action, Gesture gesture) {
     return of(id, action, gesture, Context.ANYWHERE.id());
   }
 
   /** A binding that always exists, in a context. */
-  public static Binding of(String id, String action, Gesture gesture, String context) {
+  public static Binding of(String id, ActionId action, Gesture gesture, String context) {
     return new Binding(
         id, action, gesture, context, Condition.ALWAYS, Optional.empty(), Remarks.NONE);
   }

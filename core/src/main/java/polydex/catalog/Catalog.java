@@ -18,18 +18,18 @@ public final class Catalog {
   /** Nothing is known yet. */
   public static final Catalog EMPTY = new Catalog(Map.of(), Map.of(), Map.of());
 
-  private final Map<String, Action> actions;
+  private final Map<ActionId, Action> actions;
   private final Map<String, Environment> environments;
   private final Map<String, List<Binding>> bindings;
 
   /** By environment and action, made when an environment is first asked about. */
-  private final Map<String, Map<String, List<Binding>>> byAction = new ConcurrentHashMap<>();
+  private final Map<String, Map<ActionId, List<Binding>>> byAction = new ConcurrentHashMap<>();
 
   /** By environment and id, made in the same way. */
   private final Map<String, Map<String, Binding>> byId = new ConcurrentHashMap<>();
 
   private Catalog(
-      Map<String, Action> actions,
+      Map<ActionId, Action> actions,
       Map<String, Environment> environments,
       Map<String, List<Binding>> bindings) {
     this.actions = actions;
@@ -66,13 +66,13 @@ public final class Catalog {
   }
 
   /** An action by its id. */
-  public Optional<Action> action(String id) {
+  public Optional<Action> action(ActionId id) {
     return Optional.ofNullable(actions.get(id));
   }
 
   /** The title of an action, or its id where it is not known. */
-  public String title(String actionId) {
-    return action(actionId).map(Action::title).orElse(actionId);
+  public String title(ActionId actionId) {
+    return action(actionId).map(Action::title).orElse(actionId.value());
   }
 
   /** Every environment, in the order given. */
@@ -91,7 +91,7 @@ public final class Catalog {
   }
 
   /** The bindings of an action in an environment, the preferred one first. */
-  public List<Binding> bindings(String environment, String action) {
+  public List<Binding> bindings(String environment, ActionId action) {
     return byAction
         .computeIfAbsent(
             environment, e -> bindings(e).stream().collect(Collectors.groupingBy(Binding::action)))
@@ -160,13 +160,13 @@ public final class Catalog {
     return changed;
   }
 
-  private static <T> List<T> merged(List<T> here, List<T> more, Function<T, String> id) {
-    Map<String, T> all = new LinkedHashMap<>();
+  private static <K, T> List<T> merged(List<T> here, List<T> more, Function<T, K> id) {
+    Map<K, T> all = new LinkedHashMap<>();
     Stream.concat(here.stream(), more.stream()).forEach(t -> all.put(id.apply(t), t));
     return new ArrayList<>(all.values());
   }
 
-  private static <T> Map<String, T> byId(List<T> list, Function<T, String> id) {
+  private static <K, T> Map<K, T> byId(List<T> list, Function<T, K> id) {
     return Collections.unmodifiableMap(
         list.stream()
             .collect(

@@ -43,7 +43,7 @@ public record Comparison(String from, String to, List<Line> lines) {
    * @param from its gestures where one comes from
    * @param to its gestures where one goes to
    */
-  public record Line(String action, List<Gesture> from, List<Gesture> to, Likeness likeness) {}
+  public record Line(ActionId action, List<Gesture> from, List<Gesture> to, Likeness likeness) {}
 
   /** Copies the list. */
   public Comparison {
@@ -52,13 +52,13 @@ public record Comparison(String from, String to, List<Line> lines) {
 
   /** Compares two environments of a catalogue, wherever in them their bindings hold. */
   public static Comparison of(Catalog catalog, String from, String to) {
-    Map<String, List<Gesture>> first = gestures(catalog, from);
-    Map<String, List<Gesture>> second = gestures(catalog, to);
-    Set<String> actions = new LinkedHashSet<>();
+    Map<ActionId, List<Gesture>> first = gestures(catalog, from);
+    Map<ActionId, List<Gesture>> second = gestures(catalog, to);
+    Set<ActionId> actions = new LinkedHashSet<>();
     catalog.bindings(from).forEach(b -> actions.add(b.action()));
     catalog.bindings(to).forEach(b -> actions.add(b.action()));
     List<Line> lines = new ArrayList<>();
-    for (String action : actions) {
+    for (ActionId action : actions) {
       List<Gesture> here = first.getOrDefault(action, List.of());
       List<Gesture> there = second.getOrDefault(action, List.of());
       lines.add(new Line(action, here, there, likeness(here, there)));
@@ -76,8 +76,8 @@ public record Comparison(String from, String to, List<Line> lines) {
     return counts;
   }
 
-  private static Map<String, List<Gesture>> gestures(Catalog catalog, String environment) {
-    Map<String, List<Gesture>> all = new HashMap<>();
+  private static Map<ActionId, List<Gesture>> gestures(Catalog catalog, String environment) {
+    Map<ActionId, List<Gesture>> all = new HashMap<>();
     for (Binding binding : catalog.bindings(environment)) {
       List<Gesture> list = all.computeIfAbsent(binding.action(), _ -> new ArrayList<>());
       if (!list.contains(binding.gesture())) {

@@ -70,7 +70,7 @@ public record Environment(
    * @param operators the work of it in letters of the Keystroke-Level Model: {@code M H P BB P BB
    *     H}; may be empty
    */
-  public record PointerRoute(String action, List<String> path, String operators) {
+  public record PointerRoute(ActionId action, List<String> path, String operators) {
     private static final Pattern OPERATORS = Pattern.compile("[KPBHMWD ]*");
 
     /**
@@ -96,7 +96,7 @@ public record Environment(
    * @param items what opens from it
    */
   public record MenuItem(
-      String title, Optional<String> accessKey, Optional<String> action, List<MenuItem> items) {
+      String title, Optional<String> accessKey, Optional<ActionId> action, List<MenuItem> items) {
     /**
      * Copies the items.
      *
@@ -116,7 +116,7 @@ public record Environment(
    * @param title as it stands there
    * @param action the id of what it does
    */
-  public record Control(String title, String action) {}
+  public record Control(String title, ActionId action) {}
 
   /** What a taker does with the steps it holds when the next one does not go on with them. */
   public enum WhenBroken {
@@ -279,7 +279,7 @@ public record Environment(
    * @param gesture one stroke
    * @param action the id of what it does
    */
-  public record Reserved(Gesture gesture, String action) {}
+  public record Reserved(Gesture gesture, ActionId action) {}
 
   /**
    * An application.

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
+import polydex.catalog.ActionId;
 import polydex.keys.Gesture;
 import polydex.route.Layer;
 import polydex.route.Trace.Acted;
@@ -126,7 +127,7 @@ public record Conflict(
   public record Party(
       String environment,
       String context,
-      String action,
+      ActionId action,
       Gesture documented,
       Gesture gesture,
       String binding,
@@ -146,7 +147,7 @@ public record Conflict(
         setup.orElse(""),
         loser.depth() == 0 ? loser.environment() : loser.environment() + "@" + loser.depth(),
         loser.context(),
-        loser.action(),
+        loser.action().value(),
         loser.gesture().toString(),
         winner
             .map(Party::environment)
@@ -171,7 +172,7 @@ public record Conflict(
   /** An outcome as a word: the action, the text or nothing. */
   public static String what(Outcome outcome) {
     return switch (outcome) {
-      case Acted a -> a.action();
+      case Acted a -> a.action().value();
       case Typed t -> "types " + t.text();
       case Nothing _ -> "nothing";
     };

@@ -16,6 +16,7 @@ import java.util.stream.Stream;
 import polydex.boards.Board;
 import polydex.boards.Layout;
 import polydex.boards.Presses;
+import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
 import polydex.catalog.Context;
 import polydex.catalog.Environment;
@@ -137,7 +138,7 @@ public final class ConflictFinder {
         severity(c.instead(), ways, c.loser().action()));
   }
 
-  private int severity(Outcome instead, List<Gesture> ways, String action) {
+  private int severity(Outcome instead, List<Gesture> ways, ActionId action) {
     return Severity.of(
         Severity.harm(instead, catalog),
         !ways.isEmpty(),

@@ -7,6 +7,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import polydex.catalog.ActionId;
 import polydex.conflict.Conflict.Kind;
 import polydex.conflict.Conflict.Party;
 import polydex.keys.Gesture;
@@ -41,14 +42,14 @@ public final class ConflictUpdate {
    * @param before all conflicts before, as {@link ConflictFinder#find} gave them for the person
    */
   public static List<Conflict> of(List<Conflict> before, Retracing again, Person person) {
-    Set<String> actions = new HashSet<>();
+    Set<ActionId> actions = new HashSet<>();
     Set<Side> stale = new HashSet<>();
     for (List<TracedBinding> some : List.of(again.fresh(), again.freshAbsent(), again.stale())) {
       some.forEach(t -> actions.add(t.binding().action()));
     }
     again.stale().forEach(t -> stale.add(Side.of(t)));
     SetupTraces traces = again.traces();
-    Set<String> asked = new HashSet<>(actions);
+    Set<ActionId> asked = new HashSet<>(actions);
     traces
         .setup()
         .machines()

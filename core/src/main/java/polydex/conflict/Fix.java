@@ -2,6 +2,7 @@ package polydex.conflict;
 
 import java.util.List;
 import java.util.Optional;
+import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
 import polydex.keys.Gesture;
 
@@ -82,7 +83,7 @@ public sealed interface Fix permits KeymapFix, MachineFix, Fix.UseOther {
    * @param action the id of the action
    * @param gesture what reaches it
    */
-  record UseOther(String conflict, String action, Gesture gesture) implements Fix {
+  record UseOther(String conflict, ActionId action, Gesture gesture) implements Fix {
     @Override
     public Situation applyTo(Situation before) {
       return before;
@@ -105,7 +106,7 @@ public sealed interface Fix permits KeymapFix, MachineFix, Fix.UseOther {
   }
 
   /** The title of an action in quotation marks. */
-  static String quoted(Catalog catalog, String action) {
+  static String quoted(Catalog catalog, ActionId action) {
     return "\u201c" + catalog.title(action) + "\u201d";
   }
 }

@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import polydex.boards.Board;
 import polydex.boards.Layout;
 import polydex.boards.Presses;
+import polydex.catalog.ActionId;
 import polydex.effort.StrokeEffort;
 import polydex.keys.Gesture;
 import polydex.keys.Held;
@@ -46,7 +47,7 @@ public final class FreeGestures {
 
   private final Situation situation;
   private final Setup setup;
-  private final String action;
+  private final ActionId action;
   private final int depth;
 
   /**
@@ -55,7 +56,7 @@ public final class FreeGestures {
    * @param depth of the computer that is to have the gesture, 0 the outermost
    * @param action the id of what it is to do
    */
-  public FreeGestures(Situation situation, Setup setup, int depth, String action) {
+  public FreeGestures(Situation situation, Setup setup, int depth, ActionId action) {
     this.situation = situation;
     this.setup = setup;
     this.depth = depth;

@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Predicate;
+import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Context;
@@ -46,7 +47,7 @@ public final class HabitFinder {
   /** For each environment what its gestures do, and by which its actions are done. */
   private final Map<String, Map<Gesture, Known>> doing = new TreeMap<>();
 
-  private final Map<String, Map<String, List<Known>>> gestures = new TreeMap<>();
+  private final Map<String, Map<ActionId, List<Known>>> gestures = new TreeMap<>();
 
   private HabitFinder(Catalog catalog, Collection<Setup> setups, Person person) {
     this.catalog = catalog;
@@ -79,7 +80,7 @@ public final class HabitFinder {
       return;
     }
     Map<Gesture, Known> does = new LinkedHashMap<>();
-    Map<String, List<Known>> by = new LinkedHashMap<>();
+    Map<ActionId, List<Known>> by = new LinkedHashMap<>();
     for (Binding binding : catalog.bindings(id)) {
       if (binding.context().equals(Context.ANYWHERE.id()) && isOn.test(binding)) {
         for (Gesture member : binding.gesture().expand()) {
@@ -98,7 +99,7 @@ public final class HabitFinder {
     doing.values().forEach(m -> m.values().forEach(k -> put(byGesture, k.gesture(), k)));
     List<Conflict> found = new ArrayList<>();
     byGesture.values().forEach(some -> pairs(some, found));
-    Map<String, List<String>> whoDoes = new HashMap<>();
+    Map<ActionId, List<String>> whoDoes = new HashMap<>();
     gestures.forEach(
         (environment, by) -> by.keySet().forEach(action -> put(whoDoes, action, environment)));
     whoDoes.forEach((action, environments) -> splits(action, environments, found));
@@ -136,7 +137,7 @@ public final class HabitFinder {
     return conflict(Kind.CROSSED_HABIT, one, other, acted(other), harm);
   }
 
-  private void splits(String action, List<String> environments, List<Conflict> found) {
+  private void splits(ActionId action, List<String> environments, List<Conflict> found) {
     for (int i = 0; i < environments.size(); i++) {
       for (int j = i + 1; j < environments.size(); j++) {
         List<Known> here = byAction(environments.get(i), action);
@@ -151,7 +152,7 @@ public final class HabitFinder {
     }
   }
 
-  private List<Known> byAction(String environment, String action) {
+  private List<Known> byAction(String environment, ActionId action) {
     return gestures.getOrDefault(environment, Map.of()).getOrDefault(action, List.of());
   }
 

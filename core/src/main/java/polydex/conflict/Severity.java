@@ -1,6 +1,7 @@
 package polydex.conflict;
 
 import polydex.catalog.Action.Harm;
+import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
 import polydex.route.Trace.Acted;
 import polydex.route.Trace.Nothing;
@@ -52,7 +53,7 @@ public final class Severity {
   }
 
   /** The harm of an action that happens unasked. */
-  public static double harm(String action, Catalog catalog) {
+  public static double harm(ActionId action, Catalog catalog) {
     Harm harm = catalog.action(action).map(a -> a.harm()).orElse(Harm.VISIBLE);
     return harm == Harm.LOSES_WORK ? HARM_LOSES_WORK : HARM_VISIBLE;
   }

@@ -80,7 +80,8 @@ final class ThinBindings {
   void forEach(BiConsumer<TracedBinding, Fault> each) {
     Map<String, Integer> gestures = new HashMap<>();
     for (TracedBinding own : traces.own()) {
-      int so = gestures.merge(own.layer().depth() + own.binding().action(), 1, Integer::sum);
+      int so =
+          gestures.merge(own.layer().depth() + own.binding().action().value(), 1, Integer::sum);
       fault(own, so).ifPresent(f -> each.accept(own, f));
     }
   }

@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import polydex.catalog.Action;
+import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Context;
@@ -291,7 +292,7 @@ public final class BindingIntake {
   }
 
   /** An action in a context of an environment, whichever gesture does it. */
-  private record ActionThere(String environment, String action, String context) {}
+  private record ActionThere(String environment, ActionId action, String context) {}
 
   private static ActionThere there(Gone gone) {
     return new ActionThere(gone.environment(), gone.binding().action(), gone.binding().context());

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import polydex.catalog.Action;
+import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
 import polydex.catalog.Context;
 import polydex.catalog.Environment;
@@ -35,10 +36,10 @@ final class IntakeNames {
   private final Map<String, Action> actionsByTitle = new HashMap<>();
   private final Map<String, Environment> environmentsByTitle = new HashMap<>();
   private final Set<String> ids = new HashSet<>();
-  private final Map<String, Action> newActions = new LinkedHashMap<>();
+  private final Map<ActionId, Action> newActions = new LinkedHashMap<>();
   private final Map<String, Environment> changedEnvironments = new LinkedHashMap<>();
   private final List<Environment> newEnvironments = new ArrayList<>();
-  private final Map<String, String> learnt = new HashMap<>();
+  private final Map<String, ActionId> learnt = new HashMap<>();
   private final Map<String, Proposal> proposals = new LinkedHashMap<>();
   private final TitleMatcher matcher;
   private int matched;
@@ -50,7 +51,7 @@ final class IntakeNames {
     matcher = new TitleMatcher(catalog.actions());
     for (Action action : catalog.actions()) {
       actionsByTitle.putIfAbsent(fold(action.title()), action);
-      ids.add(action.id());
+      ids.add(action.id().value());
     }
     for (Environment environment : catalog.environments()) {
       environmentsByTitle.putIfAbsent(fold(environment.title()), environment);
@@ -62,7 +63,7 @@ final class IntakeNames {
     learnt.forEach(this::means);
   }
 
-  private void means(String folded, String action) {
+  private void means(String folded, ActionId action) {
     before.catalog().action(action).ifPresent(a -> actionsByTitle.put(folded, a));
   }
 
@@ -77,7 +78,7 @@ final class IntakeNames {
   }
 
   /** Titles whose meaning was said or beyond doubt, with the id of the action. */
-  Map<String, String> learnt() {
+  Map<String, ActionId> learnt() {
     return learnt;
   }
 
@@ -117,7 +118,9 @@ final class IntakeNames {
               if (!matches.isEmpty()) {
                 proposals.put(folded, new Proposal(title.strip(), matches));
               }
-              Action made = Action.of(unused("own." + slug(folded)), title.strip(), "Brought in");
+              Action made =
+                  Action.of(
+                      new ActionId(unused("own." + slug(folded))), title.strip(), "Brought in");
               newActions.put(made.id(), made);
               return made;
             });

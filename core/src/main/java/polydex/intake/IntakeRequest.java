@@ -3,6 +3,7 @@ package polydex.intake;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import polydex.catalog.ActionId;
 
 /**
  * What is asked when a list of bindings is brought in.
@@ -19,7 +20,7 @@ public record IntakeRequest(
     Optional<String> list,
     List<Row> rows,
     List<Refused> refused,
-    Map<String, String> meant,
+    Map<String, ActionId> meant,
     double sureFrom,
     boolean dropGone) {
 
@@ -69,7 +70,7 @@ public record IntakeRequest(
   }
 
   /** The same where the user has said what some titles mean. */
-  public IntakeRequest meaning(Map<String, String> titles) {
+  public IntakeRequest meaning(Map<String, ActionId> titles) {
     return new IntakeRequest(list, rows, refused, Map.copyOf(titles), sureFrom, dropGone);
   }
 

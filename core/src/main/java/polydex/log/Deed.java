@@ -1,5 +1,10 @@
 package polydex.log;
 
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import polydex.catalog.ActionId;
+
 /**
  * What was done, with what and where, as the log has it; the same thing done again is the same
  * deed. Nothing that was typed is in it.
@@ -10,8 +15,8 @@ package polydex.log;
  * @param input the gesture in the notation of {@link polydex.keys.Gesture}, with keys or a pointer;
  *     empty where it is not known, and for characters typed
  * @param target what was pointed at; empty for keys
- * @param path the menus and windows that lead there, with {@value #STEP} between; empty for keys
- * @param action the id of the action where a person has said it; empty where it is to be recognised
+ * @param path the menus and windows that lead there, the outermost first; empty for keys
+ * @param action what it was, where a person has said it; none where it is to be recognised
  */
 public record Deed(
     String machine,
@@ -19,19 +24,34 @@ public record Deed(
     Device device,
     String input,
     String target,
-    String path,
-    String action) {
-  /** What stands between the parts of a path. */
-  public static final String STEP = " > ";
+    List<String> path,
+    Optional<ActionId> action) {
+
+  /** Copies the path. */
+  public Deed {
+    path = List.copyOf(path);
+  }
+
+  /** Something of which nobody has said what it was. */
+  public static Deed seen(
+      String machine,
+      String application,
+      Device device,
+      String input,
+      String target,
+      List<String> path) {
+    return new Deed(machine, application, device, input, target, path, Optional.empty());
+  }
 
   /** What a person notes in so many words: an action in a setup, by keys or with the mouse. */
-  public static Deed noted(String setup, String action, boolean byKeys) {
-    return new Deed(setup, "", byKeys ? Device.KEYBOARD : Device.MOUSE, "", "", "", action);
+  public static Deed noted(String setup, ActionId action, boolean byKeys) {
+    Device device = byKeys ? Device.KEYBOARD : Device.MOUSE;
+    return new Deed(setup, "", device, "", "", List.of(), Optional.of(action));
   }
 
   /** Characters that were typed, of which nothing is kept but their number. */
   public static Deed typing(String machine, String application) {
-    return new Deed(machine, application, Device.KEYBOARD, "", "", "", "");
+    return seen(machine, application, Device.KEYBOARD, "", "", List.of());
   }
 
   /** Whether it is the typing of characters. */
@@ -41,6 +61,14 @@ public record Deed(
 
   /** Whether a person has noted it by hand. */
   public boolean isNoted() {
-    return !action.isEmpty() && input.isEmpty();
+    return action.isPresent() && input.isEmpty();
+  }
+
+  /** The way there, the target at its end if it is not there already. */
+  public List<String> way() {
+    if (target.isEmpty() || (!path.isEmpty() && path.getLast().equals(target))) {
+      return path;
+    }
+    return Stream.concat(path.stream(), Stream.of(target)).toList();
   }
 }

@@ -1,6 +1,7 @@
 package polydex.log;
 
 import java.util.Optional;
+import polydex.catalog.ActionId;
 import polydex.keys.Gesture;
 
 /** Knows what keys mean where a deed was done, so that the door can tell commands from writing. */
@@ -9,5 +10,5 @@ public interface Interpreter {
   boolean writes(Deed where, Gesture gesture);
 
   /** The action of a gesture that ends in plain characters, such as a walk through the menus. */
-  Optional<String> does(Deed where, Gesture gesture);
+  Optional<ActionId> does(Deed where, Gesture gesture);
 }

@@ -4,12 +4,14 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
+import polydex.catalog.ActionId;
 import polydex.keys.Gesture;
 import polydex.keys.GestureReader;
 import polydex.keys.GestureSyntaxException;
@@ -215,20 +217,27 @@ public final class LogIntake {
     Typing found = Typing.in(gesture);
     if (found.characters() > 0) {
       // Commands that end in a plain key are kept as what they did, never as what was pressed.
-      Optional<String> action =
+      Optional<ActionId> action =
           found.kept().isPresent() ? interpreter.does(typing, gesture) : Optional.empty();
       return action
-          .map(a -> new Known(keyed(typing, found.kept().orElseThrow().toString(), a), 0, ""))
+          .map(a -> new Known(keyed(typing, found.kept().orElseThrow(), Optional.of(a)), 0, ""))
           .orElseGet(() -> new Known(typing, found.characters(), ""));
     }
     if (interpreter.writes(typing, gesture)) {
       return new Known(typing, gesture.presses(), "");
     }
-    return new Known(keyed(typing, gesture.toString(), ""), 0, "");
+    return new Known(keyed(typing, gesture, Optional.empty()), 0, "");
   }
 
-  private static Deed keyed(Deed where, String input, String action) {
-    return new Deed(where.machine(), where.application(), Device.KEYBOARD, input, "", "", action);
+  private static Deed keyed(Deed where, Gesture input, Optional<ActionId> action) {
+    return new Deed(
+        where.machine(),
+        where.application(),
+        Device.KEYBOARD,
+        input.toString(),
+        "",
+        List.of(),
+        action);
   }
 
   private Known pointer(Raw raw, Device device) {
@@ -245,16 +254,15 @@ public final class LogIntake {
         return refused("The input of a pointer is one gesture such as Click or Ctrl+Drag.");
       }
     }
-    String path = STEP.matcher(raw.path().strip()).replaceAll(Deed.STEP);
+    String path = raw.path().strip();
     return new Known(
-        new Deed(
+        Deed.seen(
             raw.machine().strip(),
             raw.application().strip(),
             device,
             input,
             raw.target().strip(),
-            path,
-            ""),
+            path.isEmpty() ? List.of() : List.of(STEP.split(path, -1))),
         0,
         "");
   }

@@ -78,7 +78,7 @@ public record DrillEffect(List<OfPlace> actions, Optional<Change> mean) {
     }
     found.sort(
         Comparator.comparingDouble((OfPlace p) -> -p.change().difference())
-            .thenComparing(p -> p.place().action())
+            .thenComparing(p -> p.place().doing())
             .thenComparing(p -> p.place().setup()));
     return new DrillEffect(found, mean(found));
   }

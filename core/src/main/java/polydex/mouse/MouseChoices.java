@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import polydex.catalog.ActionId;
 import polydex.recognition.LearntName;
 import polydex.recognition.Place;
 
@@ -15,7 +16,7 @@ import polydex.recognition.Place;
  * @param names what the log's own names mean: the id of an action, or nothing where it is none
  */
 public record MouseChoices(
-    Map<Place, String> kept, Map<Place, Wish> wishes, Map<LearntName, Optional<String>> names) {
+    Map<Place, String> kept, Map<Place, Wish> wishes, Map<LearntName, Optional<ActionId>> names) {
   /** Nothing was said. */
   public static final MouseChoices NOTHING = new MouseChoices(Map.of(), Map.of(), Map.of());
 
@@ -55,8 +56,8 @@ public record MouseChoices(
   }
 
   /** The same with these names known. */
-  public MouseChoices learning(Map<LearntName, Optional<String>> meanings) {
-    Map<LearntName, Optional<String>> more = new LinkedHashMap<>(names);
+  public MouseChoices learning(Map<LearntName, Optional<ActionId>> meanings) {
+    Map<LearntName, Optional<ActionId>> more = new LinkedHashMap<>(names);
     more.putAll(meanings);
     return new MouseChoices(kept, wishes, more);
   }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
+import polydex.catalog.ActionId;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.OwnBindingRules;
 import polydex.catalog.Environment.OwnTarget;
@@ -164,7 +165,7 @@ public final class Remaining {
         Comparator.comparingDouble((Row r) -> -r.hoursAYear())
             .thenComparingDouble(r -> r.paybackDays().orElse(Double.MAX_VALUE))
             .thenComparingDouble(r -> -r.usesADay())
-            .thenComparing(r -> r.place().action())
+            .thenComparing(r -> r.place().doing())
             .thenComparing(r -> r.place().setup()));
     return List.copyOf(rows);
   }
@@ -172,9 +173,9 @@ public final class Remaining {
   private final class OfSetup {
     private final Setup setup;
     private final Reach reach;
-    private final Map<String, String> operators = new HashMap<>();
+    private final Map<ActionId, String> operators = new HashMap<>();
     private final List<Environment> environments;
-    private final Map<String, Instead> known = new HashMap<>();
+    private final Map<ActionId, Instead> known = new HashMap<>();
 
     OfSetup(Setup setup) {
       this.setup = setup;
@@ -189,11 +190,11 @@ public final class Remaining {
       }
     }
 
-    private Instead instead(String action) {
+    private Instead instead(ActionId action) {
       return known.computeIfAbsent(action, this::find);
     }
 
-    private Instead find(String action) {
+    private Instead find(ActionId action) {
       Optional<Reach.Way> way =
           reach.of(action).stream().filter(w -> !w.gesture().usesPointer()).findFirst();
       if (way.isPresent()) {
@@ -217,7 +218,7 @@ public final class Remaining {
       return Instead.none(known ? Kind.POINTER_BY_NATURE : Kind.UNKNOWN, Optional.empty());
     }
 
-    private boolean isPointedAt(String action) {
+    private boolean isPointedAt(ActionId action) {
       return environments.stream()
           .flatMap(e -> e.pointerRoutes().stream())
           .anyMatch(r -> r.action().equals(action));
@@ -240,16 +241,17 @@ public final class Remaining {
     Row row(Standing.Entry entry, double usesADay) {
       Place place = entry.place();
       Instead instead =
-          place.isUnknown()
-              ? Instead.none(Kind.UNKNOWN, Optional.empty())
-              : instead(place.action());
+          place
+              .action()
+              .map(this::instead)
+              .orElseGet(() -> Instead.none(Kind.UNKNOWN, Optional.empty()));
       double pointer =
           entry
               .pointerSeconds()
               .orElseGet(
                   () ->
                       times.seconds(
-                          operators.getOrDefault(place.action(), KeystrokeLevel.ONE_CLICK),
+                          place.action().map(operators::get).orElse(KeystrokeLevel.ONE_CLICK),
                           entry.pointingSeconds().orElse(KeystrokeLevel.POINTING)));
       Optional<Double> keys = entry.keysSeconds().or(() -> estimated(instead));
       double saved = keys.map(k -> Math.max(0, pointer - k)).orElse(0.0);

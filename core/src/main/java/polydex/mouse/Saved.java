@@ -49,7 +49,7 @@ public record Saved(List<OfPlace> places, double drillHours) {
     }
     places.sort(
         Comparator.comparingDouble((OfPlace p) -> -p.hours())
-            .thenComparing(p -> p.row().place().action())
+            .thenComparing(p -> p.row().place().doing())
             .thenComparing(p -> p.row().place().setup()));
     return new Saved(places, drillSeconds / 3600);
   }

@@ -67,7 +67,7 @@ public record Slips(
     }
     found.sort(
         Comparator.comparingInt((OfPlace p) -> -p.lately())
-            .thenComparing(p -> p.place().action())
+            .thenComparing(p -> p.place().doing())
             .thenComparing(p -> p.place().setup()));
     List<Integer> byHour = new ArrayList<>();
     for (int h : hours) {

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import polydex.catalog.Action;
+import polydex.catalog.ActionId;
 import polydex.catalog.Words;
 
 /**
@@ -18,7 +19,7 @@ public final class TwoLetters {
   private static final String ALPHABET = "abcdefghijklmnopqrstuvwxyz";
 
   private final Map<String, Action> byLetters = new LinkedHashMap<>();
-  private final Map<String, String> byAction = new LinkedHashMap<>();
+  private final Map<ActionId, String> byAction = new LinkedHashMap<>();
 
   /** Letters for these; what is beyond 676 gets none. */
   public TwoLetters(List<Action> actions) {
@@ -60,7 +61,7 @@ public final class TwoLetters {
   }
 
   /** The letters of an action, by its id. */
-  public Optional<String> of(String action) {
+  public Optional<String> of(ActionId action) {
     return Optional.ofNullable(byAction.get(action));
   }
 

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import polydex.catalog.ActionId;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.Control;
 import polydex.catalog.Environment.MenuItem;
@@ -40,7 +41,7 @@ public record Walk(int presses, List<String> path, Means means) {
   }
 
   /** The shortest way to an action; none where neither menus nor Tab lead there. */
-  public static Optional<Walk> to(String action, Environment application) {
+  public static Optional<Walk> to(ActionId action, Environment application) {
     return Stream.of(byMenus(action, application.menus()), byTab(action, application.tabOrder()))
         .flatMap(Optional::stream)
         .min(Comparator.comparingInt(Walk::presses));
@@ -98,7 +99,7 @@ public record Walk(int presses, List<String> path, Means means) {
     return at;
   }
 
-  private static Optional<Walk> byTab(String action, List<Control> order) {
+  private static Optional<Walk> byTab(ActionId action, List<Control> order) {
     int size = order.size();
     return IntStream.range(0, size)
         .filter(i -> order.get(i).action().equals(action))
@@ -110,7 +111,7 @@ public record Walk(int presses, List<String> path, Means means) {
   /** A place in the menus: the list in which one stands, and where in it. */
   private record Spot(List<Integer> above, int at) {}
 
-  private static Optional<Walk> byMenus(String action, List<MenuItem> bar) {
+  private static Optional<Walk> byMenus(ActionId action, List<MenuItem> bar) {
     if (bar.isEmpty()) {
       return Optional.empty();
     }

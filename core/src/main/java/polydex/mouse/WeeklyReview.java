@@ -85,7 +85,7 @@ public record WeeklyReview(
 
   private static List<Place> sorted(List<Place> places) {
     return places.stream()
-        .sorted(Comparator.comparing(Place::setup).thenComparing(Place::action))
+        .sorted(Comparator.comparing(Place::setup).thenComparing(Place::doing))
         .toList();
   }
 

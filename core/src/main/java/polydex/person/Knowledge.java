@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import polydex.catalog.ActionId;
 import polydex.catalog.Hooks;
 import polydex.effort.KeystrokeLevel;
 import polydex.mouse.DrillEffect;
@@ -83,7 +84,7 @@ public record Knowledge(
 
   private static Function<Place, Optional<Instant>> since(
       Function<DrillItem, Optional<Instant>> drilledSince) {
-    return p -> drilledSince.apply(new DrillItem(p.environment(), p.action()));
+    return p -> p.action().flatMap(a -> drilledSince.apply(new DrillItem(p.environment(), a)));
   }
 
   /** When the gesture of a place was first answered in a drill. */
@@ -142,7 +143,7 @@ public record Knowledge(
   }
 
   /** Uses a working day of each action, by its id, over the whole log. */
-  public Map<String, Double> usesADay() {
+  public Map<ActionId, Double> usesADay() {
     return standing.usesADay();
   }
 

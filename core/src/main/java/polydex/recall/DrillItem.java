@@ -1,6 +1,7 @@
 package polydex.recall;
 
 import java.util.Comparator;
+import polydex.catalog.ActionId;
 
 /**
  * An action in one environment: what is asked and remembered.
@@ -8,7 +9,7 @@ import java.util.Comparator;
  * @param environment the id of a platform or application
  * @param action the id of the action
  */
-public record DrillItem(String environment, String action) implements Comparable<DrillItem> {
+public record DrillItem(String environment, ActionId action) implements Comparable<DrillItem> {
   private static final Comparator<DrillItem> ORDER =
       Comparator.comparing(DrillItem::environment).thenComparing(DrillItem::action);
 

@@ -1,6 +1,7 @@
 package polydex.recall;
 
 import java.util.List;
+import polydex.catalog.ActionId;
 
 /**
  * One prompt of a session and how it is asked.
@@ -14,7 +15,7 @@ import java.util.List;
  *     what a gesture does
  */
 public record Question(
-    Answer.Kind kind, Prompt prompt, int part, int parts, boolean isNew, List<String> choices) {
+    Answer.Kind kind, Prompt prompt, int part, int parts, boolean isNew, List<ActionId> choices) {
   /** Copies the list. */
   public Question {
     choices = List.copyOf(choices);

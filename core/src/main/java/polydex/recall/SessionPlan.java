@@ -16,6 +16,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
+import polydex.catalog.ActionId;
 import polydex.keys.Gesture;
 import polydex.recall.Answer.Kind;
 
@@ -235,7 +236,7 @@ public final class SessionPlan {
     int some = mixed.size() / SAY_EVERY;
     Collections.shuffle(alone, random);
     for (Question question : alone.subList(0, Math.min(some, alone.size()))) {
-      List<String> choices = choices(question.prompt().item());
+      List<ActionId> choices = choices(question.prompt().item());
       if (choices.size() > 2) {
         int earliest = Math.max(mixed.indexOf(List.of(question)) + 1, mixed.size() / 2);
         mixed.add(
@@ -246,11 +247,11 @@ public final class SessionPlan {
   }
 
   /** The right action and others of the same environment, by chance. */
-  private List<String> choices(DrillItem item) {
-    List<String> others = new ArrayList<>(material.actions(item.environment()));
+  private List<ActionId> choices(DrillItem item) {
+    List<ActionId> others = new ArrayList<>(material.actions(item.environment()));
     others.remove(item.action());
     Collections.shuffle(others, random);
-    List<String> choices = new ArrayList<>(others.stream().limit(CHOICES - 1L).toList());
+    List<ActionId> choices = new ArrayList<>(others.stream().limit(CHOICES - 1L).toList());
     choices.add(item.action());
     Collections.shuffle(choices, random);
     return choices;

@@ -1,9 +1,29 @@
 package polydex.recognition;
 
+import java.util.List;
+
 /**
  * Something that the log names and no keymap does; a person says once what it is.
  *
  * @param environment the application in which it was seen, as in {@link Place}
- * @param name its plain name, with the way there
+ * @param name its plain name, after those of the way there
  */
-public record LearntName(String environment, String name) {}
+public record LearntName(String environment, List<String> name) {
+  /** What stands between names where they are written as one; no plain name has it in it. */
+  public static final String STEP = " > ";
+
+  /** Copies the list. */
+  public LearntName {
+    name = List.copyOf(name);
+  }
+
+  /** The name that {@link #joined} wrote. */
+  public static LearntName read(String environment, String joined) {
+    return new LearntName(environment, List.of(joined.split(STEP, -1)));
+  }
+
+  /** As it is written in files. */
+  public String joined() {
+    return String.join(STEP, name);
+  }
+}

@@ -1,6 +1,5 @@
 package polydex.recognition;
 
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
@@ -8,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
 import polydex.catalog.Context;
 import polydex.catalog.Environment;
@@ -33,7 +33,7 @@ public final class Recogniser implements Interpreter {
   private record Here(Setup setup, List<String> contexts) {}
 
   private final World world;
-  private final Map<LearntName, Optional<String>> names;
+  private final Map<LearntName, Optional<ActionId>> names;
   private final Whereabouts whereabouts;
   private final Map<String, PointerRoutes> routes = new HashMap<>();
   private final Map<Here, Tracer> tracers = new HashMap<>();
@@ -46,7 +46,7 @@ public final class Recogniser implements Interpreter {
    * @param names what the person has said of names
    */
   public Recogniser(
-      World world, Collection<Setup> setups, Map<LearntName, Optional<String>> names) {
+      World world, Collection<Setup> setups, Map<LearntName, Optional<ActionId>> names) {
     this.world = world;
     this.names = names;
     this.whereabouts = new Whereabouts(world, setups);
@@ -65,8 +65,8 @@ public final class Recogniser implements Interpreter {
 
   private Recognised find(Deed deed) {
     Where where = whereabouts.of(deed);
-    if (!deed.action().isEmpty()) {
-      return at(deed.isNoted() ? How.NOTED : How.TRACED, where, deed.action());
+    if (deed.action().isPresent()) {
+      return at(deed.isNoted() ? How.NOTED : How.TRACED, where, deed.action().get());
     }
     if (deed.isTyping()) {
       return new Recognised(How.TYPING, Optional.empty());
@@ -85,15 +85,15 @@ public final class Recogniser implements Interpreter {
   }
 
   private Recognised pointed(Deed deed, Where where) {
-    List<String> path = path(deed);
+    List<String> path = deed.way();
     for (Environment e : around(where)) {
-      Optional<String> exact = routes(e).exact(path);
+      Optional<ActionId> exact = routes(e).exact(path);
       if (exact.isPresent()) {
         return at(How.EXACT, where, exact.get());
       }
     }
     for (Environment e : around(where)) {
-      Optional<String> normalised = routes(e).normalised(path);
+      Optional<ActionId> normalised = routes(e).normalised(path);
       if (normalised.isPresent()) {
         return at(How.NORMALISED, where, normalised.get());
       }
@@ -113,26 +113,15 @@ public final class Recogniser implements Interpreter {
                     How.UNKNOWN,
                     Optional.of(
                         new Place(
-                            where.setupId(), where.application(), Place.UNKNOWN + name.name()))));
-  }
-
-  /** The way there, the target at its end if it is not there already. */
-  private static List<String> path(Deed deed) {
-    List<String> path = new ArrayList<>();
-    if (!deed.path().isEmpty()) {
-      path.addAll(List.of(deed.path().split(Deed.STEP, -1)));
-    }
-    if (!deed.target().isEmpty() && (path.isEmpty() || !path.getLast().equals(deed.target()))) {
-      path.add(deed.target());
-    }
-    return path;
+                            where.setupId(),
+                            where.application(),
+                            new Place.Unnamed(name.joined())))));
   }
 
   /** What a person is asked to explain for a deed that no keymap knows. */
   public LearntName name(Deed deed) {
     return new LearntName(
-        whereabouts.of(deed).application(),
-        String.join(Deed.STEP, path(deed).stream().map(PlainName::of).toList()));
+        whereabouts.of(deed).application(), deed.way().stream().map(PlainName::of).toList());
   }
 
   private List<Environment> around(Where where) {
@@ -144,7 +133,7 @@ public final class Recogniser implements Interpreter {
   }
 
   /** An action is of the innermost environment that knows it, however it was done. */
-  private Recognised at(How how, Where where, String action) {
+  private Recognised at(How how, Where where, ActionId action) {
     Catalog catalog = world.catalog();
     String environment =
         around(where).stream()
@@ -159,10 +148,10 @@ public final class Recogniser implements Interpreter {
                     where.application().isEmpty()
                         ? where.setup().map(s -> s.innermost().platform()).orElse("")
                         : where.application());
-    return new Recognised(how, Optional.of(new Place(where.setupId(), environment, action)));
+    return new Recognised(how, Optional.of(Place.of(where.setupId(), environment, action)));
   }
 
-  private Optional<String> acted(Deed deed, Where where) {
+  private Optional<ActionId> acted(Deed deed, Where where) {
     if (deed.input().isEmpty()) {
       return Optional.empty();
     }
@@ -170,7 +159,7 @@ public final class Recogniser implements Interpreter {
   }
 
   /** The first action that a gesture causes there, in one of the contexts that there are. */
-  private Optional<String> acted(Gesture gesture, Where where) {
+  private Optional<ActionId> acted(Gesture gesture, Where where) {
     if (where.setup().isEmpty()) {
       return Optional.empty();
     }
@@ -195,7 +184,7 @@ public final class Recogniser implements Interpreter {
   }
 
   @Override
-  public Optional<String> does(Deed deed, Gesture gesture) {
+  public Optional<ActionId> does(Deed deed, Gesture gesture) {
     Where where = whereabouts.of(deed);
     return where
         .setup()

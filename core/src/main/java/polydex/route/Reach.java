@@ -14,6 +14,7 @@ import java.util.stream.IntStream;
 import polydex.boards.Layout;
 import polydex.boards.Presses;
 import polydex.boards.Presses.Made;
+import polydex.catalog.ActionId;
 import polydex.effort.StrokeEffort;
 import polydex.keys.Gesture;
 import polydex.keys.Modifiers;
@@ -53,7 +54,7 @@ public final class Reach {
 
   private final SetupTraces traces;
   private final StrokeEffort effort;
-  private final Map<String, List<TracedBinding>> byAction = new HashMap<>();
+  private final Map<ActionId, List<TracedBinding>> byAction = new HashMap<>();
   private final IdentityHashMap<TracedBinding, List<Way>> known = new IdentityHashMap<>();
 
   /** The reach in a setup that has been traced. */
@@ -62,7 +63,7 @@ public final class Reach {
   }
 
   /** The reach of some actions only, at less cost. */
-  public Reach(SetupTraces traces, Set<String> actions) {
+  public Reach(SetupTraces traces, Set<ActionId> actions) {
     this(traces, traces.of(actions));
   }
 
@@ -75,7 +76,7 @@ public final class Reach {
   }
 
   /** The bindings of an action that this setup has, whether they work or not. */
-  public List<TracedBinding> bindings(String action) {
+  public List<TracedBinding> bindings(ActionId action) {
     return List.copyOf(byAction.getOrDefault(action, List.of()));
   }
 
@@ -87,7 +88,7 @@ public final class Reach {
   }
 
   /** All ways to cause an action, the easiest first. */
-  public List<Way> of(String action) {
+  public List<Way> of(ActionId action) {
     List<Way> found = new ArrayList<>();
     for (TracedBinding binding : byAction.getOrDefault(action, List.of())) {
       found.addAll(of(binding));

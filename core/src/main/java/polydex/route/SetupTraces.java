@@ -15,6 +15,7 @@ import java.util.function.IntPredicate;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import polydex.boards.Presses;
+import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Environment;
 import polydex.catalog.MenuKeys;
@@ -74,7 +75,7 @@ public final class SetupTraces {
   }
 
   /** The bindings of some actions, in their order. */
-  public List<TracedBinding> of(Set<String> actions) {
+  public List<TracedBinding> of(Set<ActionId> actions) {
     IntPredicate may = signs().mayBeFor(actions);
     List<TracedBinding> found = new ArrayList<>();
     for (int i = 0; i < all.size(); i++) {
@@ -177,7 +178,7 @@ public final class SetupTraces {
   }
 
   /** For each action that can be caused here the bindings that cause it, the easiest first. */
-  public Map<String, List<TracedBinding>> reach() {
+  public Map<ActionId, List<TracedBinding>> reach() {
     return all.stream()
         .filter(TracedBinding::works)
         .sorted(Comparator.comparingInt(t -> presses(t.gesture())))

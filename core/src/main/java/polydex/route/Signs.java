@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.IntConsumer;
 import java.util.function.IntPredicate;
+import polydex.catalog.ActionId;
 
 /**
  * What is asked of all traced bindings one after the other, in arrays beside them: looking at
@@ -35,7 +36,7 @@ final class Signs {
     actions[at] = hash(t.binding().action()) | (t.own() ? Integer.MIN_VALUE : 0);
   }
 
-  private static int hash(String action) {
+  private static int hash(ActionId action) {
     return action.hashCode() & Integer.MAX_VALUE;
   }
 
@@ -77,7 +78,7 @@ final class Signs {
   }
 
   /** A test of places that lets all through whose binding is for one of these actions. */
-  IntPredicate mayBeFor(Iterable<String> wanted) {
+  IntPredicate mayBeFor(Iterable<ActionId> wanted) {
     boolean[] table = new boolean[1 << 14];
     wanted.forEach(a -> table[hash(a) & (table.length - 1)] = true);
     return i -> table[actions[i] & (table.length - 1)];

@@ -2,6 +2,7 @@ package polydex.route;
 
 import java.util.List;
 import java.util.Optional;
+import polydex.catalog.ActionId;
 import polydex.keys.Gesture;
 
 /**
@@ -27,7 +28,7 @@ public record Trace(Gesture gesture, List<Passage> passages, List<Outcome> resul
    * @param own whether it is one of the user's own bindings
    */
   public record Acted(
-      Layer layer, String environment, String action, Optional<String> binding, boolean own)
+      Layer layer, String environment, ActionId action, Optional<String> binding, boolean own)
       implements Outcome {}
 
   /**
@@ -61,7 +62,7 @@ public record Trace(Gesture gesture, List<Passage> passages, List<Outcome> resul
   }
 
   /** Whether it ends in that action. */
-  public boolean does(String action) {
+  public boolean does(ActionId action) {
     return acted().filter(a -> a.action().equals(action)).isPresent();
   }
 }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import polydex.catalog.ActionId;
 import polydex.keys.Gesture;
 import polydex.route.SetupTraces;
 import polydex.route.TracedBinding;
@@ -36,7 +37,7 @@ public record SetupComparison(List<Part> parts, List<Working> bindings) {
    * @param action its id
    * @param inFirst whether it works in the first, rather than in the second
    */
-  public record Working(String environment, String action, Gesture gesture, boolean inFirst) {}
+  public record Working(String environment, ActionId action, Gesture gesture, boolean inFirst) {}
 
   /** The differences of two setups of a workspace, in O(bindings of both). */
   public static SetupComparison of(Workspace workspace, SetupTraces first, SetupTraces second) {

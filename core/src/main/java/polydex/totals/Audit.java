@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import polydex.catalog.ActionId;
 import polydex.log.Deed;
 import polydex.log.LogEvent;
 import polydex.recognition.LearntName;
@@ -109,7 +110,7 @@ public final class Audit {
   }
 
   /** The ids of the actions done last with a pointer in a setup, each once, the newest first. */
-  public List<String> lastByPointer(String setup) {
+  public List<ActionId> lastByPointer(String setup) {
     return recent.of(setup);
   }
 
@@ -134,7 +135,7 @@ public final class Audit {
     List<Unknown> names = new ArrayList<>();
     unknown.forEach((name, count) -> names.add(new Unknown(name, like.get(name), count)));
     names.sort(
-        Comparator.comparingLong((Unknown u) -> -u.count()).thenComparing(u -> u.name().name()));
+        Comparator.comparingLong((Unknown u) -> -u.count()).thenComparing(u -> u.name().joined()));
     return new Standing(
         places.values().stream().map(PlaceTotals::entry).collect(Collectors.toList()),
         rhythm.days(),

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.Map;
 import org.threeten.extra.LocalDateRange;
+import polydex.catalog.ActionId;
 import polydex.recognition.Place;
 
 /**
@@ -11,7 +12,7 @@ import polydex.recognition.Place;
  * working day: what still has to be replaced, whatever was common once. O(entries + their days).
  */
 public final class Lately {
-  private record InSetup(String setup, String action) {}
+  private record InSetup(String setup, ActionId action) {}
 
   private final Map<Place, Integer> byPlace = new HashMap<>();
   private final Map<InSetup, Integer> bySetup = new HashMap<>();
@@ -24,7 +25,9 @@ public final class Lately {
       int uses = e.during(lately).pointer();
       if (uses > 0) {
         byPlace.put(e.place(), uses);
-        bySetup.merge(new InSetup(e.place().setup(), e.place().action()), uses, Integer::sum);
+        e.place()
+            .action()
+            .ifPresent(a -> bySetup.merge(new InSetup(e.place().setup(), a), uses, Integer::sum));
       }
     }
   }
@@ -35,7 +38,7 @@ public final class Lately {
   }
 
   /** Uses by pointer of an action in a setup, a working day. */
-  public double pointerADay(String setup, String action) {
+  public double pointerADay(String setup, ActionId action) {
     return bySetup.getOrDefault(new InSetup(setup, action), 0) / days;
   }
 }

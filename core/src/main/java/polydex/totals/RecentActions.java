@@ -5,6 +5,7 @@ import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import polydex.catalog.ActionId;
 import polydex.log.Deed;
 import polydex.recognition.Place;
 
@@ -12,24 +13,25 @@ import polydex.recognition.Place;
 final class RecentActions {
   private static final int KEPT = 9;
 
-  private final Map<String, Deque<String>> bySetup = new HashMap<>();
+  private final Map<String, Deque<ActionId>> bySetup = new HashMap<>();
 
   void add(Deed deed, Place place) {
     if (!deed.device().isPointer() || place.isUnknown()) {
       return;
     }
-    Deque<String> of = bySetup.computeIfAbsent(place.setup(), _ -> new ArrayDeque<>());
-    if (place.action().equals(of.peekFirst())) {
+    ActionId action = place.action().orElseThrow();
+    Deque<ActionId> of = bySetup.computeIfAbsent(place.setup(), _ -> new ArrayDeque<>());
+    if (action.equals(of.peekFirst())) {
       return;
     }
-    of.remove(place.action());
-    of.addFirst(place.action());
+    of.remove(action);
+    of.addFirst(action);
     if (of.size() > KEPT) {
       of.removeLast();
     }
   }
 
-  List<String> of(String setup) {
+  List<ActionId> of(String setup) {
     return List.copyOf(bySetup.getOrDefault(setup, new ArrayDeque<>()));
   }
 }

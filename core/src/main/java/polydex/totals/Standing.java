@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.threeten.extra.LocalDateRange;
+import polydex.catalog.ActionId;
 import polydex.log.Deed;
 import polydex.recognition.LearntName;
 import polydex.recognition.Place;
@@ -144,11 +145,13 @@ public record Standing(
   }
 
   /** Uses a working day of each action, by its id, over the whole log. */
-  public Map<String, Double> usesADay() {
-    Map<String, Double> found = new HashMap<>();
+  public Map<ActionId, Double> usesADay() {
+    Map<ActionId, Double> found = new HashMap<>();
     double all = Math.max(1, days.size());
     for (Entry e : entries) {
-      found.merge(e.place().action(), (e.byKeys() + e.byPointer()) / all, Double::sum);
+      e.place()
+          .action()
+          .ifPresent(a -> found.merge(a, (e.byKeys() + e.byPointer()) / all, Double::sum));
     }
     return found;
   }

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import polydex.catalog.ActionId;
 import polydex.intake.ColumnRoles;
 
 /**
@@ -16,7 +17,7 @@ import polydex.intake.ColumnRoles;
  * @param documents the text of keymap files as they were read, by the id of their environment
  */
 public record Remembered(
-    Map<String, String> titles,
+    Map<String, ActionId> titles,
     Map<String, String> columns,
     Map<String, Source> lists,
     Map<String, String> documents) {
@@ -47,7 +48,7 @@ public record Remembered(
   }
 
   /** The same with titles whose meaning was said. */
-  public Remembered withTitles(Map<String, String> more) {
+  public Remembered withTitles(Map<String, ActionId> more) {
     return more.isEmpty() ? this : new Remembered(joined(titles, more), columns, lists, documents);
   }
 

@@ -39,11 +39,11 @@ class CatalogTest {
   }
 
   private static Action action(String id, String title, String... words) {
-    return new Action(id, title, "Group", List.of(words), Harm.VISIBLE);
+    return new Action(new ActionId(id), title, "Group", List.of(words), Harm.VISIBLE);
   }
 
   private static Binding binding(String id, String action, String gesture) {
-    return Binding.of(id, action, Gesture.parse(gesture));
+    return Binding.of(id, new ActionId(action), Gesture.parse(gesture));
   }
 
   @ParameterizedTest
@@ -89,7 +89,7 @@ class CatalogTest {
                 Catalog.of(
                     actions, List.of(APP), Map.of("lost", List.of(binding("b", "save", "F2")))))
         .hasMessageContaining("lost");
-    Binding elsewhere = Binding.of("b", "save", Gesture.parse("F2"), "cell");
+    Binding elsewhere = Binding.of("b", new ActionId("save"), Gesture.parse("F2"), "cell");
     assertThatThrownBy(() -> Catalog.of(actions, List.of(APP), Map.of("app", List.of(elsewhere))))
         .hasMessageContaining("cell");
     assertThatThrownBy(
@@ -115,11 +115,11 @@ class CatalogTest {
             Map.of("app", List.of(binding("1", "b", "F5"), binding("3", "a", "F3"))));
     assertThat(more.actions()).extracting(Action::title).containsExactly("Another", "B");
     assertThat(more.bindings("app")).extracting(Binding::id).containsExactly("1", "2", "3");
-    assertThat(more.bindings("app", "b")).hasSize(2);
+    assertThat(more.bindings("app", new ActionId("b"))).hasSize(2);
     assertThat(more.size()).isEqualTo(3);
     assertThat(more.environments()).hasSize(2);
-    assertThat(catalog.title("a")).isEqualTo("A");
-    assertThat(catalog.title("unknown")).isEqualTo("unknown");
+    assertThat(catalog.title(new ActionId("a"))).isEqualTo("A");
+    assertThat(catalog.title(new ActionId("unknown"))).isEqualTo("unknown");
   }
 
   @Test
@@ -146,10 +146,10 @@ class CatalogTest {
                 action("2", "Duplicate the line", "copy"),
                 action("3", "Copy"),
                 action("4", "Café menu")));
-    assertThat(search.find("line dupl")).extracting(Action::id).containsExactly("2");
-    assertThat(search.find("copy")).extracting(Action::id).containsExactly("3", "2");
-    assertThat(search.find("LINE")).extracting(Action::id).containsExactly("1", "2");
-    assertThat(search.find("cafe")).extracting(Action::id).containsExactly("4");
+    assertThat(search.find("line dupl")).extracting(a -> a.id().value()).containsExactly("2");
+    assertThat(search.find("copy")).extracting(a -> a.id().value()).containsExactly("3", "2");
+    assertThat(search.find("LINE")).extracting(a -> a.id().value()).containsExactly("1", "2");
+    assertThat(search.find("cafe")).extracting(a -> a.id().value()).containsExactly("4");
     assertThat(search.find("line missing")).isEmpty();
     assertThat(search.find(" ,;")).isEmpty();
   }
@@ -168,7 +168,8 @@ class CatalogTest {
       @ForAll List<@From("words") String> titles, @ForAll("words") String query) {
     List<Action> actions =
         IntStream.range(0, titles.size())
-            .mapToObj(i -> new Action("" + i, titles.get(i), "", List.of(), Harm.VISIBLE))
+            .mapToObj(
+                i -> new Action(new ActionId("" + i), titles.get(i), "", List.of(), Harm.VISIBLE))
             .toList();
     List<String> scan =
         actions.stream()
@@ -176,14 +177,15 @@ class CatalogTest {
                 a ->
                     Words.of(query).stream()
                         .allMatch(q -> Words.of(a.title()).stream().anyMatch(w -> w.startsWith(q))))
-            .map(Action::id)
+            .map(a -> a.id().value())
             .toList();
-    List<String> found = ActionSearch.of(actions).find(query).stream().map(Action::id).toList();
+    List<String> found =
+        ActionSearch.of(actions).find(query).stream().map(a -> a.id().value()).toList();
     // What only means the same comes after.
     assertThat(found.subList(0, scan.size())).containsExactlyInAnyOrderElementsOf(scan);
     assertThat(found).doesNotHaveDuplicates();
     assertThat(ActionSearch.of(actions).find(query, 2))
-        .extracting(Action::id)
+        .extracting(a -> a.id().value())
         .isEqualTo(found.subList(0, Math.min(2, found.size())));
   }
 

@@ -51,19 +51,19 @@ class ComparisonTest {
 
   private static Action action(String id, String title, String opposite, boolean toggles) {
     return new Action(
-        id,
+        new ActionId(id),
         title,
         "Group",
         List.of(),
         Harm.VISIBLE,
-        Optional.of(opposite).filter(o -> !o.isEmpty()),
+        Optional.of(opposite).filter(o -> !o.isEmpty()).map(ActionId::new),
         toggles);
   }
 
   private static List<Binding> bindings(String... pairs) {
     return Stream.of(pairs)
         .map(p -> p.split(" = "))
-        .map(p -> Binding.of(p[0] + p[1], p[1], Gesture.parse(p[0])))
+        .map(p -> Binding.of(p[0] + p[1], new ActionId(p[1]), Gesture.parse(p[0])))
         .toList();
   }
 
@@ -210,7 +210,7 @@ class ComparisonTest {
     if (action == null || least < 0.5) {
       assertThat(matches).isEmpty();
     } else {
-      assertThat(matches.getFirst().action().id()).isEqualTo(action);
+      assertThat(matches.getFirst().action().id()).hasToString(action);
       assertThat(matches.getFirst().score()).isGreaterThanOrEqualTo(least).isLessThanOrEqualTo(1);
     }
   }
@@ -218,12 +218,14 @@ class ComparisonTest {
   @Test
   void searchForgivesOneWrongLetterAndKnowsOtherWords() {
     ActionSearch search = ActionSearch.of(CATALOG.actions());
-    assertThat(search.find("prevoius")).extracting(Action::id).containsExactly("previous");
-    assertThat(search.find("scren")).extracting(Action::id).containsExactly("full");
-    assertThat(search.find("locate")).extracting(Action::id).startsWith("find");
-    assertThat(search.find("searching next")).extracting(Action::id).containsExactly("next");
+    assertThat(search.find("prevoius")).extracting(a -> a.id().value()).containsExactly("previous");
+    assertThat(search.find("scren")).extracting(a -> a.id().value()).containsExactly("full");
+    assertThat(search.find("locate")).extracting(a -> a.id().value()).startsWith("find");
+    assertThat(search.find("searching next"))
+        .extracting(a -> a.id().value())
+        .containsExactly("next");
     assertThat(search.find("zzzz")).isEmpty();
-    assertThat(search.find("clsoe")).extracting(Action::id).containsExactly("close");
+    assertThat(search.find("clsoe")).extracting(a -> a.id().value()).containsExactly("close");
   }
 
   /** Every action of either is told once, and as what one sees by looking at all pairs. */
@@ -231,7 +233,7 @@ class ComparisonTest {
   void comparingIsLookingAtAllPairs(@ForAll long seed) {
     Random random = new Random(seed);
     String[] gestures = {"Ctrl+A", "Meta+A", "Ctrl+Shift+A", "Alt+B", "B", "Ctrl+{A,B}", "F5"};
-    String[] actions = {"save", "find", "next", "tab"};
+    List<ActionId> actions = Stream.of("save", "find", "next", "tab").map(ActionId::new).toList();
     Map<String, List<Binding>> both = new HashMap<>();
     for (String where : List.of("here", "there")) {
       List<Binding> list = new ArrayList<>();
@@ -239,7 +241,7 @@ class ComparisonTest {
         list.add(
             Binding.of(
                 "b" + i,
-                actions[random.nextInt(actions.length)],
+                actions.get(random.nextInt(actions.size())),
                 Gesture.parse(gestures[random.nextInt(gestures.length)])));
       }
       both.put(where, list);
@@ -247,7 +249,7 @@ class ComparisonTest {
     Catalog catalog = Catalog.of(CATALOG.actions(), CATALOG.environments(), both);
     Comparison comparison = Comparison.of(catalog, "here", "there");
     assertThat(comparison.lines()).extracting(Comparison.Line::action).doesNotHaveDuplicates();
-    for (String action : actions) {
+    for (ActionId action : actions) {
       List<Gesture> from = members(both.get("here"), action);
       List<Gesture> to = members(both.get("there"), action);
       Optional<Likeness> found =
@@ -268,7 +270,7 @@ class ComparisonTest {
     assertThat(all).isEqualTo(comparison.lines().size());
   }
 
-  private static List<Gesture> members(List<Binding> bindings, String action) {
+  private static List<Gesture> members(List<Binding> bindings, ActionId action) {
     return bindings.stream()
         .filter(b -> b.action().equals(action))
         .flatMap(b -> b.gesture().expand().stream())

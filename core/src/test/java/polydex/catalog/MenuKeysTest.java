@@ -19,7 +19,7 @@ class MenuKeysTest {
     return new MenuItem(
         title,
         Optional.of(key).filter(k -> !k.isEmpty()),
-        Optional.of(action).filter(a -> !a.isEmpty()),
+        Optional.of(action).filter(a -> !a.isEmpty()).map(ActionId::new),
         List.of(items));
   }
 

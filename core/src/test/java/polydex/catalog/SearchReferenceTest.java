@@ -59,7 +59,7 @@ class SearchReferenceTest {
     Random random = new Random(seed);
     List<Action> actions = new ArrayList<>();
     for (int i = 0; i < 12; i++) {
-      actions.add(Action.of("" + i, word(random, 3) + " " + word(random, 3), ""));
+      actions.add(Action.of(new ActionId("" + i), word(random, 3) + " " + word(random, 3), ""));
     }
     String term = word(random, 4);
     boolean any = actions.stream().anyMatch(a -> begins(Words.of(a.title()), term));
@@ -72,7 +72,7 @@ class SearchReferenceTest {
     if (any || meant) {
       return; // then nothing is taken for misspelt
     }
-    List<String> expected =
+    List<ActionId> expected =
         actions.stream()
             .filter(a -> edits(term).stream().anyMatch(e -> begins(Words.of(a.title()), e)))
             .map(Action::id)
@@ -89,7 +89,9 @@ class SearchReferenceTest {
     Random random = new Random(seed);
     List<Action> actions = new ArrayList<>();
     for (int i = 0; i < 40; i++) {
-      actions.add(Action.of("" + i, word(random, 1) + " " + word(random, 1), word(random, 1)));
+      actions.add(
+          Action.of(
+              new ActionId("" + i), word(random, 1) + " " + word(random, 1), word(random, 1)));
     }
     ActionSearch search = ActionSearch.of(actions);
     String query = word(random, 1).substring(0, 1) + " " + word(random, 1).substring(0, 1);
@@ -115,7 +117,7 @@ class SearchReferenceTest {
     Random random = new Random(seed);
     List<Binding> bindings = new ArrayList<>();
     for (int i = 0; i < 30; i++) {
-      bindings.add(Binding.of("b" + i, "a", gesture(random)));
+      bindings.add(Binding.of("b" + i, new ActionId("a"), gesture(random)));
     }
     Environment app =
         new Environment(
@@ -126,7 +128,8 @@ class SearchReferenceTest {
             WhenBroken.SWALLOW,
             new Application(List.of(), false));
     Catalog catalog =
-        Catalog.of(List.of(Action.of("a", "A", "")), List.of(app), Map.of("app", bindings));
+        Catalog.of(
+            List.of(Action.of(new ActionId("a"), "A", "")), List.of(app), Map.of("app", bindings));
     Gesture asked = gesture(random);
     List<Physical> presses = Presses.physical(asked, Keyboards.US).orElseThrow();
     List<String> expected =
@@ -159,7 +162,10 @@ class SearchReferenceTest {
     List<Action> actions = new ArrayList<>();
     for (int i = 0; i < 20; i++) {
       actions.add(
-          Action.of("" + i, word(random, 4) + " " + word(random, 4) + " " + word(random, 4), ""));
+          Action.of(
+              new ActionId("" + i),
+              word(random, 4) + " " + word(random, 4) + " " + word(random, 4),
+              ""));
     }
     TitleMatcher matcher = new TitleMatcher(actions);
     for (Action action : actions) {

@@ -11,6 +11,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.keys.Gesture;
 import polydex.route.Machine;
@@ -61,7 +62,8 @@ class ConflictFinderTest {
             .build();
     Machine m =
         Worlds.withOwn(
-            machine("desk", in("app")), Binding.of("own", "stamp", Gesture.parse("Ctrl+D")));
+            machine("desk", in("app")),
+            Binding.of("own", new ActionId("stamp"), Gesture.parse("Ctrl+D")));
     assertThat(find(world, setup(m)))
         .filteredOn(c -> c.kind() == Conflict.Kind.INTERCEPTED)
         .singleElement()

@@ -15,6 +15,7 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
 import net.jqwik.api.constraints.Size;
+import polydex.catalog.ActionId;
 import polydex.conflict.ConflictHistory.Sighting;
 import polydex.keys.Gesture;
 import polydex.route.Trace;
@@ -26,7 +27,8 @@ class ConflictHistoryTest {
   private static Conflict conflict(int n) {
     Gesture gesture = Gesture.parse("F" + (n + 1));
     Conflict.Party loser =
-        new Conflict.Party("app", "anywhere", "a" + n, gesture, gesture, "b" + n, false, 0);
+        new Conflict.Party(
+            "app", "anywhere", new ActionId("a" + n), gesture, gesture, "b" + n, false, 0);
     return new Conflict(
         Conflict.Kind.UNTYPABLE,
         Optional.of("s"),

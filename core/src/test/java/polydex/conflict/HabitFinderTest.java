@@ -13,6 +13,7 @@ import java.util.TreeSet;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
+import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.keys.Gesture;
 import polydex.route.Machine;
@@ -92,7 +93,7 @@ class HabitFinderTest {
     return false;
   }
 
-  private record Doing(Gesture gesture, String action) {}
+  private record Doing(Gesture gesture, ActionId action) {}
 
   private static List<Doing> doing(RandomSetups.Case c, String environment) {
     List<Doing> all = new ArrayList<>();
@@ -124,9 +125,9 @@ class HabitFinderTest {
                 o -> into.add("crossed %s %s %s".formatted(d.gesture(), d.action(), o.action())));
       }
     }
-    Set<String> actions = new LinkedHashSet<>();
+    Set<ActionId> actions = new LinkedHashSet<>();
     here.forEach(d -> actions.add(d.action()));
-    for (String action : actions) {
+    for (ActionId action : actions) {
       List<Gesture> a = gestures(here, action);
       List<Gesture> b = gestures(there, action);
       if (!b.isEmpty() && a.stream().noneMatch(b::contains)) {
@@ -135,7 +136,7 @@ class HabitFinderTest {
     }
   }
 
-  private static List<Gesture> gestures(List<Doing> among, String action) {
+  private static List<Gesture> gestures(List<Doing> among, ActionId action) {
     return among.stream().filter(d -> d.action().equals(action)).map(Doing::gesture).toList();
   }
 }

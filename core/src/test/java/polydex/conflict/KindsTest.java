@@ -11,6 +11,7 @@ import static polydex.route.Worlds.setup;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.conflict.Conflict.Kind;
 import polydex.keys.Gesture;
@@ -103,9 +104,9 @@ class KindsTest {
                 world,
                 Worlds.withOwn(
                     m,
-                    Binding.of("a", "stamp", Gesture.parse("Ctrl+S")),
-                    Binding.of("b", "stamp", Gesture.parse("Ctrl+J")),
-                    Binding.of("c", "stamp", Gesture.parse("Ctrl+Alt+J"))),
+                    Binding.of("a", new ActionId("stamp"), Gesture.parse("Ctrl+S")),
+                    Binding.of("b", new ActionId("stamp"), Gesture.parse("Ctrl+J")),
+                    Binding.of("c", new ActionId("stamp"), Gesture.parse("Ctrl+Alt+J"))),
                 Kind.THIN))
         .containsExactlyInAnyOrder(
             "Ctrl+S: Your own binding for “stamp”: it covers what every program uses.",

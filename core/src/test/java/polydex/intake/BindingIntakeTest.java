@@ -18,6 +18,7 @@ import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
 import org.junit.jupiter.api.Test;
 import polydex.boards.Keyboards;
+import polydex.catalog.ActionId;
 import polydex.catalog.Context;
 import polydex.catalog.Environment;
 import polydex.intake.IntakeRequest.Refused;
@@ -87,7 +88,8 @@ class BindingIntakeTest {
       assertThat(after.world().problem(setup)).isEmpty();
     }
     Setup toTry = after.setups().get("setup-" + made.id());
-    assertThat(SetupTraces.of(toTry, after.world()).reach()).containsKey("own.fill-down");
+    assertThat(SetupTraces.of(toTry, after.world()).reach())
+        .containsKey(new ActionId("own.fill-down"));
     assertThat(after.current()).isEqualTo(HERE.current());
   }
 
@@ -310,11 +312,12 @@ class BindingIntakeTest {
     IntakePlan asked = BindingIntake.plan(HERE, request);
     assertThat(asked.proposals())
         .singleElement()
-        .satisfies(p -> assertThat(p.matches().getFirst().action().id()).isEqualTo("Join lines"));
+        .satisfies(p -> assertThat(p.matches().getFirst().action().id()).hasToString("Join lines"));
     assertThat(asked.change().after().catalog().actions())
         .hasSize(HERE.catalog().actions().size() + 1);
     IntakePlan meant =
-        BindingIntake.plan(HERE, request.meaning(Map.of("Joining of lines", "Join lines")));
+        BindingIntake.plan(
+            HERE, request.meaning(Map.of("Joining of lines", new ActionId("Join lines"))));
     assertThat(meant.proposals()).isEmpty();
     Workspace after = meant.change().after();
     assertThat(after.catalog().actions()).isEqualTo(HERE.catalog().actions());
@@ -322,7 +325,8 @@ class BindingIntakeTest {
         BindingIntake.plan(
             after, List.of(row(2, "Editor", "text", "joining  of lines", "F10")), List.of());
     assertThat(again.proposals()).as("it was said once").isEmpty();
-    assertThat(again.change().after().catalog().bindings("Editor", "Join lines")).hasSize(3);
+    assertThat(again.change().after().catalog().bindings("Editor", new ActionId("Join lines")))
+        .hasSize(3);
     assertThat(BindingIntake.plan(HERE, request.sureFrom(0.8)).proposals()).isEmpty();
   }
 }

@@ -8,6 +8,7 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -15,6 +16,7 @@ import net.jqwik.api.constraints.StringLength;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import polydex.catalog.ActionId;
 import polydex.keys.Gesture;
 import polydex.recognition.Recogniser;
 import polydex.route.Setup;
@@ -107,7 +109,7 @@ class TypingTest {
             Typing again = Typing.in(Gesture.parse(e.deed().input()));
             assertThat(again.characters()).isZero();
           }
-          assertThat(e.deed().target() + e.deed().path()).isEmpty();
+          assertThat(e.deed().way()).isEmpty();
         }
       }
     }
@@ -126,7 +128,15 @@ class TypingTest {
   @Test
   void aCommandThatEndsInALetterIsKeptAsWhatItDid() {
     assertThat(((LogIntake.Event) take("Ctrl+K S")).event().deed())
-        .isEqualTo(new Deed("", "edit", Device.KEYBOARD, "Ctrl+K", "", "", "sort"));
+        .isEqualTo(
+            new Deed(
+                "",
+                "edit",
+                Device.KEYBOARD,
+                "Ctrl+K",
+                "",
+                List.of(),
+                Optional.of(new ActionId("sort"))));
     LogEvent other = ((LogIntake.Event) take("Ctrl+K B")).event();
     assertThat(other.deed()).isEqualTo(Deed.typing("", "edit"));
     assertThat(other.characters()).isEqualTo(1);
@@ -147,7 +157,7 @@ class TypingTest {
             "",
             "");
     assertThat(((LogIntake.Event) intake(ZoneOffset.UTC).take(line)).event().deed())
-        .isEqualTo(new Deed("", "edit", Device.KEYBOARD, "Ctrl+S", "", "", ""));
+        .isEqualTo(Deed.seen("", "edit", Device.KEYBOARD, "Ctrl+S", "", List.of()));
   }
 
   private static LogLine at(String time) {

@@ -20,6 +20,7 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.lifecycle.AfterContainer;
 import polydex.catalog.Action;
+import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
 import polydex.catalog.Context;
 import polydex.catalog.Environment;
@@ -57,10 +58,10 @@ class RemainingTest {
     Environment application = application(bar);
     for (int a = 0; a < 8; a++) {
       String action = "a" + a;
-      int least = least(bar, action);
-      assertThat(Walk.to(action, application).map(Walk::presses))
+      int least = least(bar, new ActionId(action));
+      assertThat(Walk.to(new ActionId(action), application).map(Walk::presses))
           .isEqualTo(least == Integer.MAX_VALUE ? Optional.empty() : Optional.of(2 + least));
-      Walk.to(action, application)
+      Walk.to(new ActionId(action), application)
           .ifPresent(
               w ->
                   assertThat(w.parts(application).stream().mapToInt(Walk.Part::times).sum())
@@ -68,7 +69,7 @@ class RemainingTest {
     }
   }
 
-  private static int least(List<MenuItem> list, String action) {
+  private static int least(List<MenuItem> list, ActionId action) {
     int least = Integer.MAX_VALUE;
     for (int i = 0; i < list.size(); i++) {
       int aside = Math.min(i, list.size() - i);
@@ -95,9 +96,13 @@ class RemainingTest {
     for (int i = 0; i < size; i++) {
       items.add(menu(random, deep - 1 - random.nextInt(2) < 0 ? 0 : deep - 1));
     }
-    Optional<String> action =
-        items.isEmpty() ? Optional.of("a" + random.nextInt(12)) : Optional.empty();
+    Optional<ActionId> action =
+        items.isEmpty() ? Optional.of(new ActionId("a" + random.nextInt(12))) : Optional.empty();
     return new MenuItem("t" + titles++, Optional.empty(), action, items);
+  }
+
+  private static ActionId action(Remaining.Row row) {
+    return row.place().action().orElseThrow();
   }
 
   private static Environment application(List<MenuItem> bar) {
@@ -118,11 +123,11 @@ class RemainingTest {
     RandomSetups.Case c = RandomSetups.make(seed);
     Random random = new Random(seed);
     List<LogEvent> uses = new ArrayList<>();
-    Set<String> done = new HashSet<>();
-    List<String> actions = c.world().catalog().actions().stream().map(Action::id).toList();
+    Set<ActionId> done = new HashSet<>();
+    List<ActionId> actions = c.world().catalog().actions().stream().map(Action::id).toList();
     for (int day = 9; day >= 0; day--) {
       for (int i = 0; i < 6; i++) {
-        String action = actions.get(random.nextInt(actions.size()));
+        ActionId action = actions.get(random.nextInt(actions.size()));
         boolean keys = random.nextInt(4) == 0;
         uses.add(
             LogEvent.of(NOW.minusSeconds(86_400L * day + 60 - i), Deed.noted("s", action, keys)));
@@ -133,8 +138,8 @@ class RemainingTest {
     }
     Standing standing = standing(c, uses);
     List<Remaining.Row> rows = remaining(c.world()).of(List.of(c.setup()), standing, TODAY);
-    assertThat(rows).extracting(r -> r.place().action()).containsExactlyInAnyOrderElementsOf(done);
-    Map<String, List<TracedBinding>> works = SetupTraces.of(c.setup(), c.world()).reach();
+    assertThat(rows).extracting(r -> action(r)).containsExactlyInAnyOrderElementsOf(done);
+    Map<ActionId, List<TracedBinding>> works = SetupTraces.of(c.setup(), c.world()).reach();
     List<TracedBinding> all = SetupTraces.of(c.setup(), c.world()).all();
     double before = Double.MAX_VALUE;
     for (Remaining.Row row : rows) {
@@ -147,7 +152,7 @@ class RemainingTest {
               .count();
       assertThat(row.usesADay()).isCloseTo(count / 10.0, within(1e-9));
       boolean byItsOwnGesture =
-          works.getOrDefault(row.place().action(), List.of()).stream()
+          works.getOrDefault(action(row), List.of()).stream()
               .anyMatch(t -> !t.gesture().usesPointer());
       if (byItsOwnGesture) {
         assertThat(row.kind()).isEqualTo(Kind.LEARN);
@@ -155,14 +160,12 @@ class RemainingTest {
       boolean hasOne =
           all.stream()
               .anyMatch(
-                  t ->
-                      t.binding().action().equals(row.place().action())
-                          && !t.gesture().usesPointer());
+                  t -> t.binding().action().equals(action(row)) && !t.gesture().usesPointer());
       boolean inMenus =
           c.setup().environments().stream()
               .flatMap(e -> c.world().catalog().environment(e).stream())
-              .anyMatch(e -> least(e.menus(), row.place().action()) < Integer.MAX_VALUE);
-      boolean known = all.stream().anyMatch(t -> t.binding().action().equals(row.place().action()));
+              .anyMatch(e -> least(e.menus(), action(row)) < Integer.MAX_VALUE);
+      boolean known = all.stream().anyMatch(t -> t.binding().action().equals(action(row)));
       if (hasOne) {
         assertThat(row.kind()).isIn(Kind.LEARN, Kind.FREE_THE_WAY);
       } else if (inMenus) {
@@ -183,13 +186,13 @@ class RemainingTest {
           .isEqualTo(row.kind() == Kind.LEARN || row.kind() == Kind.FREE_THE_WAY);
     }
     // Where menu entries can be bound, what had to be walked is bound, and nothing else changes.
-    Map<String, Kind> bound = new HashMap<>();
+    Map<ActionId, Kind> bound = new HashMap<>();
     remaining(bindingMenus(c))
         .of(List.of(c.setup()), standing, TODAY)
-        .forEach(r -> bound.put(r.place().action(), r.kind()));
+        .forEach(r -> bound.put(action(r), r.kind()));
     SEEN.addAll(bound.values());
     for (Remaining.Row row : rows) {
-      assertThat(bound.get(row.place().action()))
+      assertThat(bound.get(action(row)))
           .isEqualTo(row.kind() == Kind.WALK ? Kind.BIND : row.kind());
     }
   }
@@ -215,7 +218,7 @@ class RemainingTest {
     List<Environment.Control> order = new ArrayList<>();
     int size = 1 + random.nextInt(9);
     for (int i = 0; i < size; i++) {
-      order.add(new Environment.Control("c" + i, "a" + random.nextInt(6)));
+      order.add(new Environment.Control("c" + i, new ActionId("a" + random.nextInt(6))));
     }
     List<MenuItem> bar = List.of(menu(random, 2), menu(random, 2));
     Environment plain = application(bar);
@@ -234,16 +237,16 @@ class RemainingTest {
     for (int a = 0; a < 6; a++) {
       int least = Integer.MAX_VALUE;
       for (int i = 0; i < size; i++) {
-        if (order.get(i).action().equals("a" + a)) {
+        if (order.get(i).action().value().equals("a" + a)) {
           least = Math.min(least, 1 + Math.min(i + 1, size - i));
         }
       }
-      int menus = least(bar, "a" + a);
+      int menus = least(bar, new ActionId("a" + a));
       least = Math.min(least, menus == Integer.MAX_VALUE ? menus : 2 + menus);
-      assertThat(Walk.to("a" + a, both).map(Walk::presses))
+      assertThat(Walk.to(new ActionId("a" + a), both).map(Walk::presses))
           .isEqualTo(least == Integer.MAX_VALUE ? Optional.empty() : Optional.of(least));
       // Its keys, one by one, are as many, wherever titles tell the entries apart.
-      Walk.to("a" + a, both)
+      Walk.to(new ActionId("a" + a), both)
           .filter(w -> w.means() == Walk.Means.TAB)
           .ifPresent(
               w ->

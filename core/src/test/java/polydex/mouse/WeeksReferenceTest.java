@@ -17,9 +17,11 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import net.jqwik.api.EdgeCasesMode;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import polydex.catalog.ActionId;
 import polydex.effort.KeystrokeLevel;
 import polydex.log.Deed;
 import polydex.log.LogEvent;
@@ -43,17 +45,18 @@ class WeeksReferenceTest {
           .build();
   private static final Setup SETUP =
       Worlds.setup(Worlds.machine("desk", Worlds.in("edit", "anywhere")));
-  private static final List<String> ACTIONS = List.of("save", "open", "print", "run", "stop");
+  private static final List<ActionId> ACTIONS =
+      Stream.of("save", "open", "print", "run", "stop").map(ActionId::new).toList();
   private static final Instant START = Instant.parse("2031-01-06T09:00:00Z");
 
   /** A use of an action on a day counted from the start. */
-  private record Use(int day, String action, boolean keys) {}
+  private record Use(int day, ActionId action, boolean keys) {}
 
   /** Weeks of work in which actions go over to the keys, and some come back. */
   private static List<Use> uses(Random random, int weeks) {
-    Map<String, Integer> from = new LinkedHashMap<>();
-    Map<String, Integer> back = new LinkedHashMap<>();
-    for (String a : ACTIONS) {
+    Map<ActionId, Integer> from = new LinkedHashMap<>();
+    Map<ActionId, Integer> back = new LinkedHashMap<>();
+    for (ActionId a : ACTIONS) {
       from.put(a, random.nextInt(7 * weeks + 10));
       back.put(a, random.nextInt(14 * weeks));
     }
@@ -61,7 +64,7 @@ class WeeksReferenceTest {
     for (int day = 0; day < 7 * weeks; day++) {
       if (day % 7 < 5) {
         for (int i = 0; i < 4 + random.nextInt(30); i++) {
-          String a = ACTIONS.get(Math.min(4, (int) Math.abs(random.nextGaussian() * 2)));
+          ActionId a = ACTIONS.get(Math.min(4, (int) Math.abs(random.nextGaussian() * 2)));
           boolean over = day >= from.get(a) && (day < back.get(a) || day > back.get(a) + 8);
           uses.add(new Use(day, a, random.nextInt(40) == 0 ? !over : over));
         }
@@ -130,7 +133,7 @@ class WeeksReferenceTest {
     Map<Place, String> kept =
         random.nextBoolean()
             ? Map.of()
-            : Map.of(new Place(SETUP.id(), "edit", ACTIONS.get(random.nextInt(5))), "by eye");
+            : Map.of(Place.of(SETUP.id(), "edit", ACTIONS.get(random.nextInt(5))), "by eye");
     List<Row> rows =
         new Remaining(WORLD, KeystrokeLevel.USUAL, 12, _ -> false, kept)
             .of(List.of(SETUP), standing, today);
@@ -144,8 +147,8 @@ class WeeksReferenceTest {
       int open = 0;
       List<String> replaced = new ArrayList<>();
       List<String> relapsed = new ArrayList<>();
-      for (String action : ACTIONS) {
-        if (kept.containsKey(new Place(SETUP.id(), "edit", action))) {
+      for (ActionId action : ACTIONS) {
+        if (kept.containsKey(Place.of(SETUP.id(), "edit", action))) {
           continue;
         }
         List<Use> of = uses.stream().filter(u -> u.action().equals(action)).toList();
@@ -158,7 +161,7 @@ class WeeksReferenceTest {
         open += !isReplaced && count(of, end - 28, end, false) > 0 ? 1 : 0;
         for (int turn : turns) {
           if (of.get(Math.abs(turn) - 1).day() >= monday) {
-            (turn > 0 ? replaced : relapsed).add(action);
+            (turn > 0 ? replaced : relapsed).add(action.value());
           }
         }
       }
@@ -167,10 +170,10 @@ class WeeksReferenceTest {
       assertThat(week.pointer()).isEqualTo(pointer);
       assertThat(week.open()).isEqualTo(open);
       assertThat(week.replaced())
-          .extracting(Place::action)
+          .extracting(p -> p.doing().written())
           .containsExactlyInAnyOrderElementsOf(replaced);
       assertThat(week.relapsed())
-          .extracting(Place::action)
+          .extracting(p -> p.doing().written())
           .containsExactlyInAnyOrderElementsOf(relapsed);
       // Every action takes the same with the pointer here, so time weighs as uses do.
       assertThat(week.coverageByTime().orElse(-1.0))
@@ -206,7 +209,7 @@ class WeeksReferenceTest {
     // Nobody drilled anything, so a slip is a use of the pointer while it counts as replaced.
     Slips slips = Slips.of(standing, today);
     int[] byHour = new int[24];
-    for (String action : ACTIONS) {
+    for (ActionId action : ACTIONS) {
       List<Use> of = uses.stream().filter(u -> u.action().equals(action)).toList();
       int lately = 0;
       int returned = 0;
@@ -223,11 +226,13 @@ class WeeksReferenceTest {
         }
       }
       Optional<Slips.OfPlace> found =
-          slips.places().stream().filter(s -> s.place().action().equals(action)).findFirst();
+          slips.places().stream()
+              .filter(s -> s.place().action().equals(Optional.of(action)))
+              .findFirst();
       assertThat(found.map(Slips.OfPlace::lately).orElse(0)).isEqualTo(lately);
       assertThat(found.map(Slips.OfPlace::days).orElse(0)).isEqualTo(on.size());
       assertThat(found.map(Slips.OfPlace::returned).orElse(0)).isEqualTo(returned);
-      Slips only = Slips.of(standing, p -> p.action().equals(action), today);
+      Slips only = Slips.of(standing, p -> p.action().equals(Optional.of(action)), today);
       assertThat(only.places()).isEqualTo(found.stream().toList());
       for (int h = 0; h < 24; h++) {
         byHour[h] += only.byHour().get(h);
@@ -250,16 +255,16 @@ class WeeksReferenceTest {
     uses.stream()
         .filter(u -> u.day() > last - 28 && u.day() <= last)
         .forEach(u -> days.add(u.day()));
-    for (String action : ACTIONS) {
+    for (ActionId action : ACTIONS) {
       List<Use> of = uses.stream().filter(u -> u.action().equals(action)).toList();
       double aDay = count(of, last - 27, last + 1, false) / (double) Math.max(1, days.size());
       assertThat(lately.pointerADay(SETUP.id(), action)).isCloseTo(aDay, within(1e-12));
-      assertThat(lately.pointerADay(new Place(SETUP.id(), "edit", action)))
+      assertThat(lately.pointerADay(Place.of(SETUP.id(), "edit", action)))
           .isCloseTo(aDay, within(1e-12));
       assertThat(standing.usesADay().getOrDefault(action, 0.0))
           .isCloseTo(of.size() / (double) standing.days().size(), within(1e-12));
     }
-    assertThat(lately.pointerADay("elsewhere", "save")).isZero();
+    assertThat(lately.pointerADay("elsewhere", new ActionId("save"))).isZero();
     assertThat(standing.days().getFirst().date())
         .isEqualTo(date(uses.stream().mapToInt(Use::day).min().orElseThrow()));
   }

@@ -12,13 +12,18 @@ import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
+import polydex.catalog.ActionId;
 import polydex.keys.Gesture;
 import polydex.recall.Answer.Kind;
 
 class DrillQueueTest {
   private static Question question(Kind kind, int item, int part, int parts) {
     Prompt prompt =
-        new Prompt(new DrillItem("app", "a" + item), List.of(Gesture.parse("Ctrl+S")), false, "");
+        new Prompt(
+            new DrillItem("app", new ActionId("a" + item)),
+            List.of(Gesture.parse("Ctrl+S")),
+            false,
+            "");
     return new Question(kind, prompt, part, parts, false, List.of());
   }
 
@@ -89,9 +94,9 @@ class DrillQueueTest {
                 question(Kind.DO, 1, 1, 1),
                 question(Kind.DO, 3, 1, 1)));
     queue.next();
-    queue.keepOnly(item -> item.action().equals("a3"));
+    queue.keepOnly(item -> item.action().value().equals("a3"));
     assertThat(queue.left()).isEqualTo(1);
     assertThat(queue.number()).isEqualTo(2);
-    assertThat(queue.current().prompt().item().action()).isEqualTo("a3");
+    assertThat(queue.current().prompt().item().action()).hasToString("a3");
   }
 }

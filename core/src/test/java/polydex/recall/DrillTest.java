@@ -14,6 +14,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import polydex.boards.Keyboards;
 import polydex.boards.Presses;
+import polydex.catalog.ActionId;
 import polydex.keys.Gesture;
 import polydex.keys.Modifier;
 import polydex.keys.Modifiers;
@@ -30,7 +31,7 @@ class DrillTest {
   private static Answer answer(
       String action, Instant at, Verdict verdict, double seconds, boolean counts) {
     return new Answer(
-        new DrillItem("app", action),
+        new DrillItem("app", new ActionId(action)),
         at,
         Answer.Kind.DO,
         verdict,
@@ -156,7 +157,7 @@ class DrillTest {
 
   @Test
   void anItemNeverAnsweredHasNoState() {
-    assertThat(new Progress(ZoneOffset.UTC).state(new DrillItem("a", "b")))
+    assertThat(new Progress(ZoneOffset.UTC).state(new DrillItem("a", new ActionId("b"))))
         .isEqualTo(Optional.empty());
   }
 }

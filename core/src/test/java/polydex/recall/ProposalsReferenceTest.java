@@ -15,6 +15,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import polydex.catalog.ActionId;
 import polydex.catalog.Hooks;
 import polydex.effort.KeystrokeLevel;
 import polydex.recall.NextToLearn.Proposal;
@@ -125,8 +126,8 @@ class ProposalsReferenceTest {
   @Property(tries = 200)
   void whatWasSaidLastHolds(@ForAll long seed) {
     Random random = new Random(seed);
-    DrillItem item = new DrillItem("app", "save");
-    Learning said = Learning.NOTHING.marking(List.of(new DrillItem("app", "open")));
+    DrillItem item = new DrillItem("app", new ActionId("save"));
+    Learning said = Learning.NOTHING.marking(List.of(new DrillItem("app", new ActionId("open"))));
     Learning before = said;
     for (int i = 0; i < 5; i++) {
       said =

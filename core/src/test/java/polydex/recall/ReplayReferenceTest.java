@@ -16,6 +16,7 @@ import java.util.TreeMap;
 import java.util.stream.IntStream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import polydex.catalog.ActionId;
 import polydex.keys.Gesture;
 import polydex.recall.Answer.Kind;
 import polydex.recall.Answer.Verdict;
@@ -90,7 +91,7 @@ class ReplayReferenceTest {
       int item = random.nextInt(4);
       answers.add(
           new Answer(
-              new DrillItem("app", "a" + item),
+              new DrillItem("app", new ActionId("a" + item)),
               at,
               random.nextInt(8) == 0 ? Kind.SAY : Kind.DO,
               verdict,
@@ -99,7 +100,7 @@ class ReplayReferenceTest {
               SAVE,
               "",
               random.nextInt(3) == 0
-                  ? Optional.of(new DrillItem("app", "a" + random.nextInt(4)))
+                  ? Optional.of(new DrillItem("app", new ActionId("a" + random.nextInt(4))))
                   : Optional.empty()));
     }
     return answers;

@@ -20,6 +20,7 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
+import polydex.catalog.ActionId;
 import polydex.catalog.Hooks;
 import polydex.effort.KeystrokeLevel;
 import polydex.recall.Answer.Kind;
@@ -57,7 +58,7 @@ class SessionPlanTest {
 
   private static DrillItem item(String written) {
     String[] parts = written.split("\\.");
-    return new DrillItem(parts[0], parts[1]);
+    return new DrillItem(parts[0], new ActionId(parts[1]));
   }
 
   private static Answer answer(String item, Instant at, boolean right, String instead) {
@@ -83,7 +84,7 @@ class SessionPlanTest {
 
   @Test
   void onlyWhatWorksOnThisKeyboardIsAskedAndWhatTheDesktopTakesIsSpelled() {
-    assertThat(MATERIAL.prompts().stream().map(p -> p.item().action()))
+    assertThat(MATERIAL.prompts().stream().map(p -> p.item().action().value()))
         .contains("save", "pick", "window", "switch", "split", "back")
         .doesNotContain("lost", "point");
     assertThat(MATERIAL.prompt(item("desk.switch")).orElseThrow().spelled()).isTrue();
@@ -119,7 +120,7 @@ class SessionPlanTest {
     Progress progress = new Progress(ZoneOffset.UTC);
     List<Question> first =
         session(progress, DAY, 5, "app.save", "other.split", "app.run", "app.open");
-    assertThat(first.stream().map(q -> q.prompt().item().action()))
+    assertThat(first.stream().map(q -> q.prompt().item().action().value()))
         .hasSize(9)
         .contains("save", "split", "run")
         .doesNotContain("open");

@@ -21,6 +21,7 @@ import java.util.stream.IntStream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
+import polydex.catalog.ActionId;
 import polydex.recall.Answer.Kind;
 import polydex.recall.Answer.Verdict;
 import polydex.route.Setup;
@@ -287,7 +288,7 @@ class SessionReferenceTest {
       assertThat(items(beside.subList(i, i + 2)))
           .containsExactlyInAnyOrder(pair.one(), pair.other());
     }
-    DrillItem gone = new DrillItem("nowhere", "nothing");
+    DrillItem gone = new DrillItem("nowhere", new ActionId("nothing"));
     assertThat(plan.sideBySide(new Confusions.Pair(pair.one(), gone), 3)).isEmpty();
   }
 }

@@ -16,6 +16,7 @@ import net.jqwik.api.EdgeCasesMode;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.lifecycle.AfterContainer;
+import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.MenuItem;
@@ -36,7 +37,7 @@ class RecogniserReferenceTest {
   private static final Set<How> SEEN = EnumSet.noneOf(How.class);
 
   /** A way of the reference: where it is, what stands there, and what it does. */
-  private record Way(String environment, List<String> path, String action) {}
+  private record Way(String environment, List<String> path, ActionId action) {}
 
   private static <T> T any(Random random, List<T> of) {
     return of.get(random.nextInt(of.size()));
@@ -62,7 +63,7 @@ class RecogniserReferenceTest {
       Environment e = plain.catalog().environment(id).orElseThrow();
       List<PointerRoute> routes = new ArrayList<>();
       for (int i = 0; i < random.nextInt(6); i++) {
-        routes.add(new PointerRoute("a" + random.nextInt(4), path(random), ""));
+        routes.add(new PointerRoute(new ActionId("a" + random.nextInt(4)), path(random), ""));
       }
       List<MenuItem> bar = new ArrayList<>();
       for (int i = 0; i < random.nextInt(3); i++) {
@@ -72,7 +73,7 @@ class RecogniserReferenceTest {
               new MenuItem(
                   any(random, NAMES),
                   Optional.empty(),
-                  Optional.of("a" + random.nextInt(4)),
+                  Optional.of(new ActionId("a" + random.nextInt(4))),
                   List.of()));
         }
         bar.add(new MenuItem(any(random, MENUS), Optional.empty(), Optional.empty(), items));
@@ -103,11 +104,11 @@ class RecogniserReferenceTest {
     };
   }
 
-  private static Optional<String> found(
+  private static Optional<ActionId> found(
       List<Way> ways, String environment, List<String> path, UnaryOperator<String> form) {
     List<String> wanted = path.stream().map(form).toList();
     List<Way> here = ways.stream().filter(w -> w.environment().equals(environment)).toList();
-    Optional<String> whole =
+    Optional<ActionId> whole =
         here.stream()
             .filter(w -> w.path().stream().map(form).toList().equals(wanted))
             .map(Way::action)
@@ -115,7 +116,7 @@ class RecogniserReferenceTest {
     if (whole.isPresent() || wanted.size() > 1) {
       return whole;
     }
-    Set<String> ends = new LinkedHashSet<>();
+    Set<ActionId> ends = new LinkedHashSet<>();
     here.stream()
         .filter(w -> form.apply(w.path().getLast()).equals(wanted.getFirst()))
         .forEach(w -> ends.add(w.action()));
@@ -127,43 +128,43 @@ class RecogniserReferenceTest {
     Random random = new Random(seed);
     List<Way> ways = new ArrayList<>();
     World world = world(random, ways);
-    Map<LearntName, Optional<String>> names =
+    Map<LearntName, Optional<ActionId>> names =
         Map.of(
-            new LearntName("edit", "sort lines"), Optional.of("a9"),
-            new LearntName("edit", "a"), Optional.empty());
+            LearntName.read("edit", "sort lines"), Optional.of(new ActionId("a9")),
+            LearntName.read("edit", "a"), Optional.empty());
     Recogniser recogniser = new Recogniser(world, List.of(SETUP), names);
     for (int i = 0; i < 12; i++) {
       List<String> path = path(random).stream().map(n -> drawn(random, n)).toList();
       Deed deed =
-          new Deed(
+          Deed.seen(
               "desk",
               "edit",
               Device.MOUSE,
               "Click",
               path.getLast(),
-              path.size() > 1 ? path.getFirst() : "",
-              "");
+              path.subList(0, path.size() - 1));
       Recognised is = recogniser.of(deed);
       SEEN.add(is.how());
-      Optional<String> exact =
+      Optional<ActionId> exact =
           found(ways, "edit", path, n -> n).or(() -> found(ways, "desk", path, n -> n));
-      Optional<String> plain =
+      Optional<ActionId> plain =
           found(ways, "edit", path, PlainName::of)
               .or(() -> found(ways, "desk", path, PlainName::of));
       String name = String.join(" > ", path.stream().map(PlainName::of).toList());
-      Optional<String> learnt = names.getOrDefault(new LearntName("edit", name), Optional.empty());
+      Optional<ActionId> learnt =
+          names.getOrDefault(LearntName.read("edit", name), Optional.empty());
       if (exact.isPresent()) {
         assertThat(is.how()).isEqualTo(How.EXACT);
-        assertThat(is.place().orElseThrow().action()).isEqualTo(exact.get());
+        assertThat(is.place().orElseThrow().action()).isEqualTo(exact);
       } else if (plain.isPresent()) {
         assertThat(is.how()).isEqualTo(How.NORMALISED);
-        assertThat(is.place().orElseThrow().action()).isEqualTo(plain.get());
-      } else if (names.containsKey(new LearntName("edit", name))) {
+        assertThat(is.place().orElseThrow().action()).isEqualTo(plain);
+      } else if (names.containsKey(LearntName.read("edit", name))) {
         assertThat(is.how()).isEqualTo(learnt.isPresent() ? How.LEARNT : How.NO_ACTION);
-        assertThat(is.place().map(Place::action)).isEqualTo(learnt);
+        assertThat(is.place().flatMap(Place::action)).isEqualTo(learnt);
       } else {
         assertThat(is.how()).isEqualTo(How.UNKNOWN);
-        assertThat(is.place().orElseThrow()).isEqualTo(new Place("setup", "edit", "?" + name));
+        assertThat(is.place().orElseThrow()).isEqualTo(Place.read("setup", "edit", "?" + name));
       }
       // An action is of the innermost environment that has a way to it, however it was done.
       is.place()
@@ -176,8 +177,9 @@ class RecogniserReferenceTest {
                                       .anyMatch(
                                           w ->
                                               w.environment().equals("edit")
-                                                  && w.action().equals(p.action()))
-                                  || ways.stream().noneMatch(w -> w.action().equals(p.action()))
+                                                  && p.action().equals(Optional.of(w.action())))
+                                  || ways.stream()
+                                      .noneMatch(w -> p.action().equals(Optional.of(w.action())))
                               ? "edit"
                               : "desk"));
     }

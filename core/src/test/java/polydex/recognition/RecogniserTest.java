@@ -9,6 +9,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.Application;
@@ -35,10 +36,10 @@ class RecogniserTest {
               "desk",
               Worlds.session(
                   "remote", Machine.Capture.ALWAYS, Worlds.machine("dome", Worlds.in("stars")))));
-  private static final Map<LearntName, Optional<String>> NAMES =
+  private static final Map<LearntName, Optional<ActionId>> NAMES =
       Map.of(
-          new LearntName("edit", "stamp"), Optional.of("sort"),
-          new LearntName("edit", "grey space"), Optional.empty());
+          LearntName.read("edit", "stamp"), Optional.of(new ActionId("sort")),
+          LearntName.read("edit", "grey space"), Optional.empty());
   private static final Recogniser RECOGNISER = new Recogniser(WORLD, List.of(EDIT, FAR), NAMES);
 
   private static World world() {
@@ -59,11 +60,11 @@ class RecogniserTest {
             "edit",
             List.of("desk"),
             List.of(
-                new PointerRoute("save", List.of("File", "Save"), ""),
-                new PointerRoute("sort", List.of("Edit", "Sort lines..."), ""),
-                new PointerRoute("sort", List.of("Bearbeiten", "Zeilen ordnen"), ""),
-                new PointerRoute("up", List.of("Edit", "Move up"), ""),
-                new PointerRoute("top", List.of("View", "Move up"), "")),
+                new PointerRoute(new ActionId("save"), List.of("File", "Save"), ""),
+                new PointerRoute(new ActionId("sort"), List.of("Edit", "Sort lines..."), ""),
+                new PointerRoute(new ActionId("sort"), List.of("Bearbeiten", "Zeilen ordnen"), ""),
+                new PointerRoute(new ActionId("up"), List.of("Edit", "Move up"), ""),
+                new PointerRoute(new ActionId("top"), List.of("View", "Move up"), "")),
             List.of(
                 new MenuItem(
                     "File",
@@ -71,7 +72,10 @@ class RecogniserTest {
                     Optional.empty(),
                     List.of(
                         new MenuItem(
-                            "Print", Optional.empty(), Optional.of("print"), List.of()))))));
+                            "Print",
+                            Optional.empty(),
+                            Optional.of(new ActionId("print")),
+                            List.of()))))));
     changed.put("reader", with(plain, "reader", List.of("desk"), List.of(), List.of()));
     changed.put(
         "desk",
@@ -82,7 +86,7 @@ class RecogniserTest {
             plain.catalog().environment("desk").orElseThrow().contexts(),
             Environment.WhenBroken.SWALLOW,
             plain.catalog().environment("desk").orElseThrow().kind(),
-            List.of(new PointerRoute("lock", List.of("Corner", "Lock"), "")),
+            List.of(new PointerRoute(new ActionId("lock"), List.of("Corner", "Lock"), "")),
             List.of(),
             ""));
     Catalog catalog = plain.catalog().with(List.of(), List.copyOf(changed.values()), Map.of());
@@ -110,7 +114,8 @@ class RecogniserTest {
 
   private static Recognised of(
       String machine, String application, Device device, String input, String path, String target) {
-    return RECOGNISER.of(new Deed(machine, application, device, input, target, path, ""));
+    List<String> steps = path.isEmpty() ? List.of() : List.of(path.split(" > "));
+    return RECOGNISER.of(Deed.seen(machine, application, device, input, target, steps));
   }
 
   @ParameterizedTest
@@ -134,7 +139,7 @@ class RecogniserTest {
   void whatWasPointedAt(String path, String target, How how, String action, String environment) {
     Recognised found = of("Desk", "The edit", Device.MOUSE, "Click", path, target);
     assertThat(found)
-        .isEqualTo(new Recognised(how, Optional.of(new Place("cues", environment, action))));
+        .isEqualTo(new Recognised(how, Optional.of(Place.read("cues", environment, action))));
   }
 
   @Test
@@ -159,13 +164,13 @@ class RecogniserTest {
         .isEqualTo(
             action.isEmpty()
                 ? Optional.empty()
-                : Optional.of(new Place("cues", environment, action)));
+                : Optional.of(Place.read("cues", environment, action)));
   }
 
   @Test
   void aPointerWithModifiersHeldIsTracedWhereItsTargetSaysNothing() {
     assertThat(of("desk", "edit", Device.MOUSE, "Alt+Click", "", "text"))
-        .isEqualTo(new Recognised(How.TRACED, Optional.of(new Place("cues", "edit", "add-here"))));
+        .isEqualTo(new Recognised(How.TRACED, Optional.of(Place.read("cues", "edit", "add-here"))));
   }
 
   @Test
@@ -180,15 +185,15 @@ class RecogniserTest {
     assertThat(where(where, "desk", "unheard of")).isEqualTo("cues unheard of");
     assertThat(where(where, "elsewhere", "edit")).isEqualTo(" edit");
     Recognised again = of("desk", "reader", Device.KEYBOARD, "Ctrl+R", "", "");
-    assertThat(again.place()).contains(new Place("cues", "reader", "again"));
-    assertThat(RECOGNISER.of(Deed.noted("far", "freeze", false)))
-        .isEqualTo(new Recognised(How.NOTED, Optional.of(new Place("far", "stars", "freeze"))));
+    assertThat(again.place()).contains(Place.read("cues", "reader", "again"));
+    assertThat(RECOGNISER.of(Deed.noted("far", new ActionId("freeze"), false)))
+        .isEqualTo(new Recognised(How.NOTED, Optional.of(Place.read("far", "stars", "freeze"))));
     assertThat(again.how()).isEqualTo(How.TRACED);
   }
 
   private static String where(Whereabouts where, String machine, String application) {
     Whereabouts.Where found =
-        where.of(new Deed(machine, application, Device.MOUSE, "", "x", "", ""));
+        where.of(Deed.seen(machine, application, Device.MOUSE, "", "x", List.of()));
     return found.setupId() + " " + found.application();
   }
 }

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Environment.Application;
 import polydex.catalog.Environment.MenuForm;
@@ -102,7 +103,7 @@ public final class RandomSetups {
   private static Platform platform(Random random) {
     List<Reserved> reserved =
         random.nextInt(3) == 0
-            ? List.of(new Reserved(Gesture.parse(any(random, STROKES)), "reserved"))
+            ? List.of(new Reserved(Gesture.parse(any(random, STROKES)), new ActionId("reserved")))
             : List.of();
     return new Platform(
         Map.of(),
@@ -165,7 +166,8 @@ public final class RandomSetups {
             focus);
     return random.nextBoolean()
         ? made
-        : Worlds.withOwn(made, Binding.of("own", "p10", Gesture.parse(gesture(random))));
+        : Worlds.withOwn(
+            made, Binding.of("own", new ActionId("p10"), Gesture.parse(gesture(random))));
   }
 
   /** A world, a setup in it, and a gesture to press. */

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import polydex.boards.Layout;
 import polydex.boards.Presses;
+import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.MenuForm;
@@ -32,7 +33,7 @@ import polydex.route.Remap.Part;
 public final class ReferenceTracer {
   private record Rule(
       String environment,
-      String action,
+      ActionId action,
       List<Physical> presses,
       Optional<String> opens,
       boolean own) {}

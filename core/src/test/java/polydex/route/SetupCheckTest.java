@@ -11,6 +11,7 @@ import java.util.Set;
 import net.jqwik.api.EdgeCasesMode;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Version;
 import polydex.keys.Gesture;
@@ -93,7 +94,8 @@ class SetupCheckTest {
         at(
             setup,
             depth,
-            m.withOwn(List.of(Binding.of("o", "nosuch", Gesture.parse("Ctrl+Alt+F7")))),
+            m.withOwn(
+                List.of(Binding.of("o", new ActionId("nosuch"), Gesture.parse("Ctrl+Alt+F7")))),
             Kind.OWN,
             "0",
             false));

@@ -12,6 +12,7 @@ import java.util.TreeMap;
 import net.jqwik.api.EdgeCasesMode;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import polydex.catalog.ActionId;
 
 /** The arrays beside traced bindings against what the bindings themselves say. */
 class SignsTest {
@@ -39,7 +40,7 @@ class SignsTest {
     long bits = random.nextLong() & 0x1111_1111_1111_1111L;
     List<Integer> places = new ArrayList<>();
     signs.touching(bits, places::add);
-    Set<String> wanted = new HashSet<>();
+    Set<ActionId> wanted = new HashSet<>();
     for (int i = 0; i < expected.size(); i++) {
       TracedBinding t = expected.get(i);
       assertThat(places.contains(i)).isEqualTo((t.touches() & bits) != 0 || t.touches() == 0);
@@ -61,14 +62,14 @@ class SignsTest {
     RandomSetups.Case c = RandomSetups.make(seed);
     Random random = new Random(seed);
     SetupTraces traces = SetupTraces.of(c.setup(), c.world());
-    Set<String> some = new HashSet<>();
+    Set<ActionId> some = new HashSet<>();
     traces.all().stream()
         .filter(_ -> random.nextBoolean())
         .forEach(t -> some.add(t.binding().action()));
     Reach all = new Reach(traces);
     Reach few = new Reach(traces, some);
     for (TracedBinding t : traces.all()) {
-      String action = t.binding().action();
+      ActionId action = t.binding().action();
       if (some.contains(action)) {
         assertThat(few.of(action)).isEqualTo(all.of(action));
         assertThat(few.bindings(action)).isEqualTo(all.bindings(action));

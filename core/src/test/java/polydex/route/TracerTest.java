@@ -17,6 +17,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Environment.Application;
 import polydex.catalog.Environment.MenuForm;
@@ -67,7 +68,7 @@ class TracerTest {
             tuple(Layer.Kind.DESKTOP, Verb.PASSES, "Meta+S"),
             tuple(Layer.Kind.APPLICATION, Verb.TAKES, "Meta+S"));
     assertThat(tracer.layers()).containsAll(trace.passages().stream().map(Passage::layer).toList());
-    assertThat(trace.does("save")).isTrue();
+    assertThat(trace.does(new ActionId("save"))).isTrue();
   }
 
   @Test
@@ -76,7 +77,7 @@ class TracerTest {
         new Worlds().platform("desk", plain()).app("app", "Home = start", "F5 = run").build();
     Setup small = new Setup("s", "s", "small", machine("desk", in("app")));
     Trace home = Tracer.of(small, world).trace(Gesture.parse("Home"));
-    assertThat(home.does("start")).isTrue();
+    assertThat(home.does(new ActionId("start"))).isTrue();
     assertThat(home.passages().getFirst())
         .satisfies(
             p -> {
@@ -117,7 +118,8 @@ class TracerTest {
         new Worlds().platform("desk", plain(), "Ctrl+D = show", "Ctrl+E = edit").app("app").build();
     Machine m =
         Worlds.withOwn(
-            machine("desk", in("app")), Binding.of("own", "edit", Gesture.parse("Ctrl+D")));
+            machine("desk", in("app")),
+            Binding.of("own", new ActionId("edit"), Gesture.parse("Ctrl+D")));
     Trace trace = Tracer.of(setup(m), world).trace(Gesture.parse("Ctrl+D"));
     assertThat(trace.acted()).get().satisfies(a -> assertThat(a.own()).isTrue());
     Machine off =
@@ -344,10 +346,10 @@ class TracerTest {
             .build();
     SetupTraces traces = SetupTraces.of(setup(machine("desk", in("app"))), world);
     assertThat(traces.all()).hasSize(2 + 2 + 3).allMatch(TracedBinding::works);
-    assertThat(traces.reach().get("quit"))
+    assertThat(traces.reach().get(new ActionId("quit")))
         .extracting(t -> t.gesture().toString())
         .containsExactly("Alt(Tab Q)");
-    assertThat(traces.reach().get("tab")).hasSize(3);
+    assertThat(traces.reach().get(new ActionId("tab"))).hasSize(3);
   }
 
   @Test

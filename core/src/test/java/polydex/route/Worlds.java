@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import polydex.boards.Keyboards;
 import polydex.catalog.Action;
+import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Context;
@@ -61,7 +62,7 @@ public final class Worlds {
       list.add(
           new Binding(
               "b" + list.size(),
-              does[0],
+              new ActionId(does[0]),
               Gesture.parse(parts[0]),
               context,
               since.length == 1
@@ -75,7 +76,7 @@ public final class Worlds {
               Binding.Remarks.NONE));
     }
     if (kind instanceof Platform p) {
-      p.reserved().forEach(r -> action(r.action()));
+      p.reserved().forEach(r -> action(r.action().value()));
     }
     environments.put(
         id, new Environment(id, id, ONE, List.copyOf(contexts.values()), whenBroken, kind));
@@ -92,7 +93,9 @@ public final class Worlds {
       action(parts[1]);
       byMenu
           .computeIfAbsent(keys[0], _ -> new ArrayList<>())
-          .add(new MenuItem(keys[1], Optional.of(keys[1]), Optional.of(parts[1]), List.of()));
+          .add(
+              new MenuItem(
+                  keys[1], Optional.of(keys[1]), Optional.of(new ActionId(parts[1])), List.of()));
     }
     List<MenuItem> menus = new ArrayList<>();
     byMenu.forEach(
@@ -130,7 +133,7 @@ public final class Worlds {
   }
 
   private void action(String id) {
-    actions.putIfAbsent(id, Action.of(id, id, "test"));
+    actions.putIfAbsent(id, Action.of(new ActionId(id), id, "test"));
   }
 
   public World build() {
@@ -143,7 +146,7 @@ public final class Worlds {
   public static Platform plain(String... reserved) {
     List<Reserved> list = new ArrayList<>();
     for (String r : reserved) {
-      list.add(new Reserved(Gesture.parse(r), "reserved"));
+      list.add(new Reserved(Gesture.parse(r), new ActionId("reserved")));
     }
     return new Platform(Map.of(), list, false, Set.of());
   }

@@ -18,6 +18,7 @@ import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
 import org.threeten.extra.LocalDateRange;
 import polydex.catalog.Action;
+import polydex.catalog.ActionId;
 import polydex.effort.KeystrokeLevel;
 import polydex.effort.TheilSen;
 import polydex.log.Deed;
@@ -55,7 +56,7 @@ class AuditTest {
   private static final Instant LEARNT = Instant.parse("2031-01-20T12:00:00Z");
 
   private static Optional<Instant> learnt(Place place) {
-    return place.action().equals("save") ? Optional.of(LEARNT) : Optional.empty();
+    return place.doing().written().equals("save") ? Optional.of(LEARNT) : Optional.empty();
   }
 
   private static Standing audit(List<LogEvent> log) {
@@ -84,12 +85,12 @@ class AuditTest {
         log.add(
             new LogEvent(at, Deed.typing("desk", "edit"), 7, Double.NaN, Double.NaN, Double.NaN));
       } else if (what == 1) {
-        log.add(LogEvent.of(at, Deed.noted(SETUP.id(), action, keys)));
+        log.add(LogEvent.of(at, Deed.noted(SETUP.id(), new ActionId(action), keys)));
       } else {
         Deed deed =
             keys
-                ? new Deed("desk", "edit", Device.KEYBOARD, "Ctrl+S", "", "", "")
-                : new Deed("desk", "edit", Device.MOUSE, "Click", action, "Menu", "");
+                ? Deed.seen("desk", "edit", Device.KEYBOARD, "Ctrl+S", "", List.of())
+                : Deed.seen("desk", "edit", Device.MOUSE, "Click", action, List.of("Menu"));
         log.add(new LogEvent(at, deed, 0, 300, keys ? Double.NaN : 30, seconds));
       }
     }
@@ -171,7 +172,7 @@ class AuditTest {
     List<LogEvent> log = log(new Random(seed));
     List<LocalDate> days = days(log);
     Standing standing = audit(log);
-    Place save = new Place(SETUP.id(), "edit", "save");
+    Place save = Place.read(SETUP.id(), "edit", "save");
     Standing.Entry entry =
         standing.entries().stream().filter(e -> e.place().equals(save)).findFirst().orElseThrow();
     Habit habit = new Habit();
@@ -183,7 +184,9 @@ class AuditTest {
     List<LocalDate> returned = new ArrayList<>();
     for (int i = 0; i < log.size(); i++) {
       LogEvent e = log.get(i);
-      boolean isSave = e.deed().action().equals("save") || e.deed().input().equals("Ctrl+S");
+      boolean isSave =
+          e.deed().action().filter(a -> a.value().equals("save")).isPresent()
+              || e.deed().input().equals("Ctrl+S");
       if (!isSave || e.deed().isTyping()) {
         continue;
       }
@@ -218,7 +221,7 @@ class AuditTest {
                         .toArray()));
     // Menus that no keymap has are unknown, each under its own name.
     assertThat(standing.unknown())
-        .extracting(u -> u.name().name())
+        .extracting(u -> u.name().joined())
         .isSubsetOf("menu > save", "menu > open", "menu > print", "menu > lock");
     long typing = log.stream().filter(e -> e.deed().isTyping()).count();
     assertThat(standing.recognised().getOrDefault(How.TYPING, 0L)).isEqualTo(typing);
@@ -239,7 +242,7 @@ class AuditTest {
     List<LocalDate> days = days(log);
     Standing standing = audit(log);
     LocalDate today = days.getLast();
-    Place open = new Place(SETUP.id(), "edit", "open");
+    Place open = Place.read(SETUP.id(), "edit", "open");
     List<Row> rows = rows(standing, today, Map.of(open, "by eye"));
     Weeks weeks = Weeks.of(standing, rows, _ -> true, today);
     int keys = 0;
@@ -282,7 +285,7 @@ class AuditTest {
   private static LogEvent noted(int day, int second, String action, boolean keys) {
     return LogEvent.of(
         Instant.parse("2031-01-06T13:00:00Z").plus(Duration.ofDays(day)).plusSeconds(second),
-        Deed.noted(SETUP.id(), action, keys));
+        Deed.noted(SETUP.id(), new ActionId(action), keys));
   }
 
   @Test
@@ -300,19 +303,19 @@ class AuditTest {
     List<Row> rows = rows(standing, today, Map.of());
     WeeklyReview review = WeeklyReview.of(standing, rows, today);
     assertThat(review.days()).isEqualTo(LocalDateRange.of(today.minusDays(6), today.plusDays(1)));
-    assertThat(review.replaced()).extracting(Place::action).containsExactly("open");
-    assertThat(review.cameBack()).extracting(Place::action).containsExactly("print");
-    assertThat(review.slipped()).extracting(Place::action).containsExactly("print");
+    assertThat(review.replaced()).extracting(p -> p.doing().written()).containsExactly("open");
+    assertThat(review.cameBack()).extracting(p -> p.doing().written()).containsExactly("print");
+    assertThat(review.slipped()).extracting(p -> p.doing().written()).containsExactly("print");
     assertThat(review.now().keys()).isEqualTo(36);
     assertThat(review.now().pointer()).isEqualTo(7 * 6 + 7 * 6 + 6);
     assertThat(review.before().workingDays()).isEqualTo(7);
-    assertThat(review.dearest().getFirst().place().action()).isEqualTo("save");
+    assertThat(review.dearest().getFirst().place().doing().written()).hasToString("save");
     assertThat(review.proposals()).hasSize(3).allMatch(r -> r.kind() == Kind.LEARN);
     Slips slips = Slips.of(standing, today);
-    assertThat(slips.places()).extracting(s -> s.place().action()).startsWith("save");
+    assertThat(slips.places()).extracting(s -> s.place().doing().written()).startsWith("save");
     // Nobody drilled printing: it slips until the relapse is judged, after twenty uses.
     assertThat(slips.places())
-        .filteredOn(s -> s.place().action().equals("print"))
+        .filteredOn(s -> s.place().doing().written().equals("print"))
         .singleElement()
         .satisfies(
             s -> {
@@ -329,7 +332,7 @@ class AuditTest {
 
   private static Row row(String action, Kind kind, double hours) {
     return new Row(
-        new Place(SETUP.id(), "edit", action),
+        Place.read(SETUP.id(), "edit", action),
         kind,
         State.OPEN,
         1,
@@ -357,10 +360,10 @@ class AuditTest {
             row("f", Kind.FREE_THE_WAY, 4));
     LocalDate today = LocalDate.of(2031, 3, 14);
     assertThat(WeeklyReview.of(Standing.NOTHING, rows, today).proposals())
-        .extracting(r -> r.place().action())
+        .extracting(r -> r.place().doing().written())
         .containsExactly("a", "c", "e");
     assertThat(WeeklyReview.of(Standing.NOTHING, rows.subList(0, 3), today).proposals())
-        .extracting(r -> r.place().action())
+        .extracting(r -> r.place().doing().written())
         .containsExactly("a", "c", "b");
   }
 
@@ -376,7 +379,8 @@ class AuditTest {
     }
     // What was done on the day of the first drill itself says nothing of before or after.
     for (int i = 0; i < 30; i++) {
-      log.add(LogEvent.of(LEARNT.plusSeconds(i), Deed.noted(SETUP.id(), "save", false)));
+      log.add(
+          LogEvent.of(LEARNT.plusSeconds(i), Deed.noted(SETUP.id(), new ActionId("save"), false)));
     }
     log.sort(Comparator.comparing(LogEvent::at));
     DrillEffect effect = DrillEffect.of(audit(log), AuditTest::learnt, ZONE);
@@ -395,7 +399,7 @@ class AuditTest {
     List<Action> actions = new ArrayList<>();
     for (int i = 0; i < 1 + random.nextInt(120); i++) {
       String title = words.get(random.nextInt(9)) + " " + words.get(random.nextInt(9));
-      actions.add(Action.of("a" + i, title, ""));
+      actions.add(Action.of(new ActionId("a" + i), title, ""));
     }
     TwoLetters letters = new TwoLetters(actions);
     for (Action a : actions) {
@@ -404,7 +408,9 @@ class AuditTest {
       assertThat(letters.action(of)).contains(a);
       assertThat(letters.beginning(of.substring(0, 1))).contains(a);
     }
-    assertThat(new TwoLetters(List.of(Action.of("d", "Duplicate the line", ""))).of("d"))
+    assertThat(
+            new TwoLetters(List.of(Action.of(new ActionId("d"), "Duplicate the line", "")))
+                .of(new ActionId("d")))
         .contains("dt");
   }
 }

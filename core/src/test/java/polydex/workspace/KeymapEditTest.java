@@ -13,6 +13,7 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
 import polydex.boards.Keyboards;
+import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.intake.BindingIntake;
 import polydex.intake.IntakePlan;
@@ -56,8 +57,9 @@ class KeymapEditTest {
     Change.Edit off = KeymapEdit.switchOff(before, setup, "Desk", lock).orElseThrow();
     Setup changed = off.after().setup().orElseThrow();
     assertThat(changed.machine().switchedOff()).containsExactly(lock.id());
-    assertThat(SetupTraces.of(changed, off.after().world()).reach()).doesNotContainKey("Lock");
-    assertThat(SetupTraces.of(setup, before.world()).reach()).containsKey("Lock");
+    assertThat(SetupTraces.of(changed, off.after().world()).reach())
+        .doesNotContainKey(new ActionId("Lock"));
+    assertThat(SetupTraces.of(setup, before.world()).reach()).containsKey(new ActionId("Lock"));
     Change.Edit on = KeymapEdit.switchOff(off.after(), changed, "Desk", lock).orElseThrow();
     assertThat(on.after().setup().orElseThrow()).isEqualTo(setup);
     assertThat(on.title()).startsWith("Switch on");
@@ -118,7 +120,7 @@ class KeymapEditTest {
       Gesture gesture = Gesture.parse("Ctrl+" + (char) ('A' + random.nextInt(6)));
       Optional<Change.Edit> edit;
       if (chosen == null || random.nextInt(3) == 0) {
-        edit = KeymapEdit.add(now, "Editor", Binding.of("n", "Save", gesture));
+        edit = KeymapEdit.add(now, "Editor", Binding.of("n", new ActionId("Save"), gesture));
         String line = "anywhere Save " + gesture;
         assertThat(edit.isEmpty()).isEqualTo(expected.contains(line));
         edit.ifPresent(_ -> expected.add(line));
@@ -173,7 +175,7 @@ class KeymapEditTest {
               b ->
                   there
                       .get(environment)
-                      .add(b.context() + " " + fold(b.action()) + " " + b.gesture()));
+                      .add(b.context() + " " + fold(b.action().value()) + " " + b.gesture()));
     }
     int taken = 0;
     int known = 0;

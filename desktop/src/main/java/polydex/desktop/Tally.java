@@ -16,6 +16,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import polydex.catalog.Action;
+import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
@@ -48,7 +49,7 @@ final class Tally {
     catalog = desk.session().workspace().get().catalog();
     last =
         desk.session().lastByPointer().stream()
-            .flatMap(a -> catalog.action(a).stream())
+            .flatMap(a -> catalog.action(new ActionId(a.value())).stream())
             .limit(BY_DIGIT)
             .toList();
     letters = new TwoLetters(actions());
@@ -84,7 +85,7 @@ final class Tally {
 
   /** Those of the setup, what its focused application can do before the rest, each once. */
   private List<Action> actions() {
-    Set<String> ids = new LinkedHashSet<>();
+    Set<ActionId> ids = new LinkedHashSet<>();
     Optional<Setup> setup = desk.session().workspace().get().setup();
     setup.ifPresent(
         s ->
@@ -185,7 +186,7 @@ final class Tally {
   }
 
   /** The easiest gesture of an action in the setup in use. */
-  private Optional<GestureView> gesture(String action) {
+  private Optional<GestureView> gesture(ActionId action) {
     return desk.analyst()
         .found()
         .get()

@@ -182,7 +182,7 @@ class DrillWindowTest extends InWindow {
     person.keys("Ctrl+D");
     person.untilShown("Marked for drills: \u201cDuplicate the line\u201d");
     assertThat(session.workspace().get().learning().marked())
-        .anyMatch(i -> i.action().equals("line.duplicate"));
+        .anyMatch(i -> i.action().value().equals("line.duplicate"));
   }
 
   private List<DrillItem> items(ListView<Proposal> list) {

@@ -23,6 +23,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
+import polydex.catalog.ActionId;
 import polydex.desktop.state.Stored;
 import polydex.log.LogEvent;
 import polydex.mouse.Slips;
@@ -46,7 +47,7 @@ class MouseWindowTest extends InWindow {
 
   private int pointerUses(String action) {
     return session.standing().entries().stream()
-        .filter(e -> e.place().action().equals(action))
+        .filter(e -> e.place().doing().written().equals(action))
         .mapToInt(Standing.Entry::byPointer)
         .sum();
   }
@@ -154,11 +155,11 @@ class MouseWindowTest extends InWindow {
   @ValueSource(strings = {"Alt+T", "Alt+L", "Alt+R", "Alt+M", "Alt+S", "Alt+D"})
   void theMouseIsNotedInTwoKeystrokesFromAnywhere(String place) {
     person.keys(place);
-    String first = session.lastByPointer().getFirst();
+    String first = session.lastByPointer().getFirst().value();
     int before = pointerUses(first);
     person.keys("Ctrl+M");
     person.keys("1");
-    person.untilShown("Noted: “" + catalog().title(first) + "” with the mouse");
+    person.untilShown("Noted: “" + catalog().title(new ActionId(first)) + "” with the mouse");
     assertThat(pointerUses(first)).isEqualTo(before + 1);
     assertThat(person.focus() instanceof TextField field ? field.getText() : "")
         .doesNotContain("1");
@@ -173,7 +174,7 @@ class MouseWindowTest extends InWindow {
   @Test
   void twoLettersNoteAnyActionAndItIsSeenToBecomeReplaced() {
     String action = "desktop.lock";
-    Place lock = new Place("laptop-cues", "alder", action);
+    Place lock = Place.read("laptop-cues", "alder", action);
     for (int day = 0; day < 5; day++) {
       clock.pass(Duration.ofDays(1));
       for (int i = 0; i < 4; i++) {
@@ -190,7 +191,11 @@ class MouseWindowTest extends InWindow {
     assertThat(entry(lock).turns()).hasSize(1);
     person.until(
         "stored",
-        () -> stored().stream().filter(e -> e.deed().action().equals(action)).count() == 20);
+        () ->
+            stored().stream()
+                    .filter(e -> e.deed().action().equals(Optional.of(new ActionId(action))))
+                    .count()
+                == 20);
     // Whatever has no letters that one knows is found by its words, after a space.
     person.keys("Ctrl+M");
     person.until("the field", () -> person.focus() instanceof TextField);

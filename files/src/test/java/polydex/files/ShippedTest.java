@@ -19,6 +19,7 @@ import polydex.boards.Layout;
 import polydex.boards.Layout.Typing;
 import polydex.boards.Presses;
 import polydex.catalog.Action;
+import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
@@ -177,14 +178,14 @@ class ShippedTest {
     Catalog catalog = START.catalog();
     Environment environment = catalog.environment(id).orElseThrow();
     assertThat(environment.source()).isNotBlank();
-    Map<String, String> does = new HashMap<>();
-    Set<String> actions =
+    Map<String, ActionId> does = new HashMap<>();
+    Set<ActionId> actions =
         catalog.bindings(id).stream().map(Binding::action).collect(Collectors.toSet());
     assertThat(actions).hasSizeGreaterThan(least);
     List<String> twice = new ArrayList<>();
     for (Binding binding : catalog.bindings(id)) {
       for (Gesture member : binding.gesture().expand()) {
-        String other = does.put(binding.context() + ": " + member, binding.action());
+        ActionId other = does.put(binding.context() + ": " + member, binding.action());
         if (other != null && !other.equals(binding.action())) {
           twice.add(binding.context() + ": " + member);
         }
@@ -194,10 +195,13 @@ class ShippedTest {
       }
     }
     assertThat(twice).isEmpty();
-    for (String action : actions) {
-      Optional<String> opposite = catalog.action(action).flatMap(Action::opposite);
+    for (ActionId action : actions) {
+      Optional<ActionId> opposite = catalog.action(action).flatMap(Action::opposite);
       opposite.ifPresent(
-          o -> assertThat(catalog.action(o).flatMap(Action::opposite)).as(action).isPresent());
+          o ->
+              assertThat(catalog.action(o).flatMap(Action::opposite))
+                  .as(action.value())
+                  .isPresent());
     }
   }
 
@@ -209,9 +213,9 @@ class ShippedTest {
       // Every way with the pointer leads to one action, which there is.
       Map<List<String>, String> ways = new HashMap<>();
       for (Environment.PointerRoute r : environment.pointerRoutes()) {
-        assertThat(demo.action(r.action())).as(r.action()).isPresent();
-        assertThat(ways.put(r.path(), r.action())).as(environment.id() + r.path()).isNull();
-        assertThat(r.operators()).as(r.action()).isNotBlank();
+        assertThat(demo.action(r.action())).as(r.action().value()).isPresent();
+        assertThat(ways.put(r.path(), r.action().value())).as(environment.id() + r.path()).isNull();
+        assertThat(r.operators()).as(r.action().value()).isNotBlank();
       }
       environment
           .tabOrder()
@@ -227,10 +231,12 @@ class ShippedTest {
     assertThat(said.kept().keySet())
         .isNotEmpty()
         .allMatch(p -> Shipped.demo().setups().containsKey(p.setup()))
-        .allMatch(p -> demo.action(p.action()).isPresent());
+        .allMatch(p -> p.action().flatMap(demo::action).isPresent());
     assertThat(demo.actions()).anyMatch(Action::toggles);
     for (Action action : demo.actions()) {
-      action.opposite().ifPresent(o -> assertThat(demo.action(o)).as(action.id()).isPresent());
+      action
+          .opposite()
+          .ifPresent(o -> assertThat(demo.action(o)).as(action.id().value()).isPresent());
     }
   }
 }

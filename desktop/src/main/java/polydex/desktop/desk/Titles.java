@@ -3,6 +3,7 @@ package polydex.desktop.desk;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.Application;
@@ -84,13 +85,14 @@ public final class Titles {
 
   /** What is done in a place: the title of its action, or the name that nobody knows. */
   public String action(Place place) {
-    return place.isUnknown()
-        ? "\u201c" + place.action().substring(Place.UNKNOWN.length()) + "\u201d"
-        : action(place.action());
+    return switch (place.doing()) {
+      case Place.Known(ActionId id) -> action(id);
+      case Place.Unnamed(String name) -> "\u201c" + name + "\u201d";
+    };
   }
 
   /** The title of an action. */
-  public String action(String actionId) {
+  public String action(ActionId actionId) {
     return session.workspace().get().catalog().title(actionId);
   }
 

@@ -13,6 +13,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import polydex.boards.Presses.Made;
+import polydex.catalog.ActionId;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.NumberedChoices;
 import polydex.desktop.controls.OnceShown;
@@ -251,8 +252,8 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
   private void askWhatItDoes() {
     caps.getStyleClass().setAll("big", desk.titles().caps(prompt().item().environment()));
     caps.getChildren().setAll(new GestureView(prompt().preferred(), say().modifiers(prompt())));
-    List<String> all = say().found().material().actions(prompt().item().environment());
-    NumberedChoices<String> choices =
+    List<ActionId> all = say().found().material().actions(prompt().item().environment());
+    NumberedChoices<ActionId> choices =
         new NumberedChoices<>(
             "What it does",
             desk.titles()::action,
@@ -278,7 +279,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
     choices.focus().requestFocus();
   }
 
-  private void said(String action) {
+  private void said(ActionId action) {
     if (stage != Stage.ASKING) {
       return;
     }

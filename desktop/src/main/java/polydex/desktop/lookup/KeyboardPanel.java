@@ -22,6 +22,7 @@ import polydex.boards.Board;
 import polydex.boards.Layout;
 import polydex.boards.Presses;
 import polydex.catalog.Action;
+import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
@@ -214,7 +215,7 @@ final class KeyboardPanel extends VBox {
     return all;
   }
 
-  private static Does does(Catalog catalog, String action, String whole) {
+  private static Does does(Catalog catalog, ActionId action, String whole) {
     boolean loses =
         catalog.action(action).filter(a -> a.harm() == Action.Harm.LOSES_WORK).isPresent();
     return new Does(catalog.title(action), whole, loses);

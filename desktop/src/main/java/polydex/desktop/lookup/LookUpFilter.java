@@ -14,6 +14,7 @@ import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
 import javafx.scene.layout.FlowPane;
 import polydex.catalog.Action;
+import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
@@ -145,7 +146,7 @@ final class LookUpFilter extends FlowPane {
     String wanted = group.getValue();
     Predicate<Action> test = a -> true;
     if (where.isPresent()) {
-      Set<String> there = new HashSet<>();
+      Set<ActionId> there = new HashSet<>();
       catalog.bindings(where.get()).forEach(b -> there.add(b.action()));
       test = a -> there.contains(a.id());
     }
@@ -156,7 +157,7 @@ final class LookUpFilter extends FlowPane {
   }
 
   private Predicate<Action> inState(Workspace workspace, Optional<String> where) {
-    Set<String> found = new HashSet<>();
+    Set<ActionId> found = new HashSet<>();
     Instant now = desk.session().now();
     List<String> environments =
         where.map(List::of).orElseGet(() -> List.copyOf(workspace.environmentsInUse()));

@@ -19,6 +19,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import polydex.catalog.Action;
+import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.GestureSearch.Hit;
@@ -227,10 +228,10 @@ public final class LookUpPlace implements Place {
 
   private List<Found> byGesture(List<Hit> hits) {
     Catalog catalog = desk.session().workspace().get().catalog();
-    Map<String, Hit> first = new HashMap<>();
-    Set<String> order = new LinkedHashSet<>();
+    Map<ActionId, Hit> first = new HashMap<>();
+    Set<ActionId> order = new LinkedHashSet<>();
     for (Hit hit : hits) {
-      String action = hit.owner().binding().action();
+      ActionId action = hit.owner().binding().action();
       first.putIfAbsent(action, hit);
       order.add(action);
     }

@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import polydex.catalog.ActionId;
 import polydex.conflict.FreeGestures;
 import polydex.desktop.desk.Desk;
 import polydex.keys.Gesture;
@@ -54,7 +55,8 @@ final class Choices {
   void wish(Place place) {
     Workspace workspace = desk.session().workspace().get();
     Setup setup = workspace.setups().get(place.setup());
-    if (setup == null || place.isUnknown()) {
+    Optional<ActionId> action = place.action();
+    if (setup == null || action.isEmpty()) {
       desk.session().say("Only for an action that is known, in a setup that is here.");
       return;
     }
@@ -63,8 +65,7 @@ final class Choices {
     desk.analyst()
         .look(
             "free gestures",
-            _ ->
-                new FreeGestures(workspace.situation(), setup, depth, place.action()).best(OFFERED),
+            _ -> new FreeGestures(workspace.situation(), setup, depth, action.get()).best(OFFERED),
             free -> offer(place, free),
             desk.session()::problem);
   }
@@ -92,7 +93,7 @@ final class Choices {
   }
 
   /** Says what names in the log mean. */
-  void name(Map<LearntName, Optional<String>> meanings) {
+  void name(Map<LearntName, Optional<ActionId>> meanings) {
     String title =
         meanings.size() == 1 ? "Explain a name" : "Explain %d names".formatted(meanings.size());
     say(title, said().learning(new LinkedHashMap<>(meanings)));

@@ -11,6 +11,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import polydex.catalog.Action;
+import polydex.catalog.ActionId;
 import polydex.catalog.TitleMatcher;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.OverlayBox;
@@ -24,7 +25,7 @@ import polydex.totals.Standing.Unknown;
 /** The names in the log that no keymap knows: each is explained once, many at a time. */
 public final class NamesView {
   /** What a name is decided to be: an action by its id, or none. */
-  private record Decision(Optional<String> action) {}
+  private record Decision(Optional<ActionId> action) {}
 
   private record Row(Unknown unknown, Optional<Action> likely) {}
 
@@ -40,7 +41,7 @@ public final class NamesView {
         Lists.of(
             "Names that nobody knows",
             this::row,
-            r -> r.unknown().name().name(),
+            r -> r.unknown().name().joined(),
             Texts.quiet("Every name in the log is known."));
     list.getStyleClass().add("setup-lines");
   }
@@ -94,8 +95,8 @@ public final class NamesView {
   }
 
   private static String last(Deed deed) {
-    String name = deed.target().isEmpty() ? deed.path() : deed.target();
-    return name.substring(name.lastIndexOf(Deed.STEP) + 1).replace("...", "");
+    List<String> way = deed.way();
+    return way.isEmpty() ? "" : way.getLast().replace("...", "");
   }
 
   private Optional<Row> chosen() {
@@ -143,7 +144,7 @@ public final class NamesView {
       summary.setText("Nothing is decided yet: Space, F2 or F4 on a name decides.");
       return;
     }
-    Map<LearntName, Optional<String>> meanings = new LinkedHashMap<>();
+    Map<LearntName, Optional<ActionId>> meanings = new LinkedHashMap<>();
     decided.forEach((name, d) -> meanings.put(name, d.action()));
     desk.keys().close();
     new Choices(desk).name(meanings);

@@ -53,7 +53,10 @@ public final class NextStep {
     switch (row.kind()) {
       case LEARN ->
           desk.drills()
-              .mark(Set.of(new DrillItem(row.environment().orElseThrow(), row.place().action())));
+              .mark(
+                  Set.of(
+                      new DrillItem(
+                          row.environment().orElseThrow(), row.place().action().orElseThrow())));
       case FREE_THE_WAY -> {
         if (!desk.session().workspace().get().current().equals(Optional.of(row.place().setup()))) {
           desk.session().choose(row.place().setup());

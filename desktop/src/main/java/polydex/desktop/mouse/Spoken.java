@@ -29,10 +29,7 @@ public final class Spoken {
 
   /** Where the pointer went: the way through menus or bars, and what it pressed there. */
   static String way(Deed deed) {
-    String path = deed.path().replace(Deed.STEP, " \u203a ");
-    return path.isEmpty() || deed.target().isEmpty()
-        ? path + deed.target()
-        : path + " \u203a " + deed.target();
+    return String.join(" \u203a ", deed.way());
   }
 
   /** Where a walk leads. */

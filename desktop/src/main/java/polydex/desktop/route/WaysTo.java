@@ -11,6 +11,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import polydex.catalog.Action;
+import polydex.catalog.ActionId;
 import polydex.conflict.Failures;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
@@ -118,7 +119,7 @@ final class WaysTo {
                 : " %d that should do not.".formatted(misses));
   }
 
-  private static List<Row> rows(Analysis analysis, String action) {
+  private static List<Row> rows(Analysis analysis, ActionId action) {
     Reach reach = new Reach(analysis.traces());
     List<Row> rows = new ArrayList<>();
     for (Reach.Way way : reach.of(action)) {

@@ -23,6 +23,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import polydex.boards.Layout;
+import polydex.catalog.ActionId;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
@@ -80,7 +81,7 @@ public final class SheetsPlace implements Place {
   private final Label summary = Texts.words("");
   private final ListView<Line> lines;
   private final Beside reading = new Beside("list");
-  private final Map<String, String> meant = new HashMap<>();
+  private final Map<String, ActionId> meant = new HashMap<>();
   private Optional<Material> material = Optional.empty();
   private Optional<Preview> preview = Optional.empty();
   private boolean dropGone;
@@ -276,7 +277,7 @@ public final class SheetsPlace implements Place {
         Optional.of(target.getText().strip())
             .filter(t -> !t.isEmpty())
             .map(t -> new Target(t, false));
-    Map<String, String> titles = Map.copyOf(meant);
+    Map<String, ActionId> titles = Map.copyOf(meant);
     boolean drop = dropGone;
     reading.ask(
         _ -> preview(workspace, from.read(), said, of, titles, drop), this::show, this::refuse);
@@ -287,7 +288,7 @@ public final class SheetsPlace implements Place {
       Material material,
       Optional<String> said,
       Optional<Target> target,
-      Map<String, String> meant,
+      Map<String, ActionId> meant,
       boolean drop)
       throws FileProblem {
     return switch (material) {

@@ -3,6 +3,7 @@ package polydex.desktop.state;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.GestureIndex;
 import polydex.catalog.GestureSearch;
@@ -31,7 +32,7 @@ public record Analysis(
     Workspace workspace,
     SetupTraces traces,
     List<Conflict> conflicts,
-    Map<String, List<TracedBinding>> reach,
+    Map<ActionId, List<TracedBinding>> reach,
     GestureSearch gestures,
     Hooks hooks,
     Material material,

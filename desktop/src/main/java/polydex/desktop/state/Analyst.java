@@ -9,6 +9,7 @@ import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import polydex.catalog.ActionId;
 import polydex.catalog.GestureIndex;
 import polydex.catalog.GestureSearch;
 import polydex.catalog.Hooks;
@@ -40,7 +41,7 @@ public final class Analyst implements AutoCloseable {
   private final AtomicReference<Optional<Last>> last = new AtomicReference<>(Optional.empty());
   private Optional<String> failure = Optional.empty();
 
-  private Map<String, Double> uses = Map.of();
+  private Map<ActionId, Double> uses = Map.of();
   private Person person = Person.of(_ -> Severity.UNKNOWN_USES_PER_DAY);
   private final Beside analysing = new Beside("analysis");
   private final Map<String, Looking> looking = new HashMap<>();
@@ -84,10 +85,10 @@ public final class Analyst implements AutoCloseable {
    * are the same. On the interface thread.
    */
   public Person person() {
-    Map<String, Double> usesPerDay = session.standing().usesADay();
+    Map<ActionId, Double> usesPerDay = session.standing().usesADay();
     if (!usesPerDay.equals(uses)) {
       uses = Map.copyOf(usesPerDay);
-      Map<String, Double> known = uses;
+      Map<ActionId, Double> known = uses;
       person = Person.of(a -> known.getOrDefault(a, Severity.UNKNOWN_USES_PER_DAY));
     }
     return person;

@@ -18,6 +18,7 @@ import javafx.beans.property.ReadOnlyLongProperty;
 import javafx.beans.property.ReadOnlyLongWrapper;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import polydex.catalog.ActionId;
 import polydex.files.FileProblem;
 import polydex.files.log.LogFile;
 import polydex.files.log.LogImport;
@@ -105,7 +106,7 @@ final class MouseLog {
   }
 
   /** The ids of the actions done last with the pointer in a setup, the newest first. */
-  List<String> lastByPointer(String setup) {
+  List<ActionId> lastByPointer(String setup) {
     return audit.lastByPointer(setup);
   }
 

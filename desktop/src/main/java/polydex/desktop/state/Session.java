@@ -19,6 +19,7 @@ import javafx.beans.property.ReadOnlyLongProperty;
 import javafx.beans.property.ReadOnlyLongWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import polydex.catalog.ActionId;
 import polydex.conflict.ConflictHistory;
 import polydex.files.FileProblem;
 import polydex.files.log.LogImport;
@@ -239,7 +240,7 @@ public final class Session implements AutoCloseable {
   }
 
   /** Notes that an action was done in the setup that is in use. */
-  public void note(String action, boolean byKeys) {
+  public void note(ActionId action, boolean byKeys) {
     Workspace now = workspace.get();
     Deed deed = Deed.noted(now.current().orElse(""), action, byKeys);
     String title =
@@ -363,7 +364,7 @@ public final class Session implements AutoCloseable {
   }
 
   /** The ids of the actions done last with the pointer in the setup in use, the newest first. */
-  public List<String> lastByPointer() {
+  public List<ActionId> lastByPointer() {
     return mouseLog.lastByPointer(workspace.get().current().orElse(""));
   }
 

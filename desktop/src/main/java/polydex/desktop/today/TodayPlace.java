@@ -18,6 +18,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 import org.threeten.extra.LocalDateRange;
+import polydex.catalog.ActionId;
 import polydex.conflict.Conflict;
 import polydex.conflict.ConflictSentence;
 import polydex.desktop.controls.GestureView;
@@ -236,7 +237,7 @@ public final class TodayPlace implements Place {
 
   private VBox way(NumberedLines page) {
     VBox box = new VBox(4, Texts.part("Stands in the way"));
-    Set<String> told = new HashSet<>();
+    Set<ActionId> told = new HashSet<>();
     List<Conflict> conflicts =
         desk.analyst().found().get().map(a -> a.conflicts()).orElse(List.of()).stream()
             .filter(c -> desk.session().workspace().get().accepted().of(c).isEmpty())

@@ -9,6 +9,7 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.scene.Node;
 import javafx.scene.Scene;
@@ -25,6 +26,7 @@ import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 import polydex.boards.Presses;
+import polydex.catalog.ActionId;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.desk.Navigation;
 import polydex.desktop.keys.KeyCapture;
@@ -48,8 +50,10 @@ import polydex.recall.Question;
 /** A drill of chosen questions, its presses given to it as the window would. */
 @ExtendWith(ApplicationExtension.class)
 class DrillRunTest implements Navigation {
-  private static final DrillItem SAVE = new DrillItem("cue-editor-alder", "file.save");
-  private static final DrillItem COPY = new DrillItem("cue-editor-alder", "edit.copy");
+  private static final DrillItem SAVE =
+      new DrillItem("cue-editor-alder", new ActionId("file.save"));
+  private static final DrillItem COPY =
+      new DrillItem("cue-editor-alder", new ActionId("edit.copy"));
 
   private Session session;
   private Analyst analyst;
@@ -176,7 +180,13 @@ class DrillRunTest implements Navigation {
     var before = session.progress().state(SAVE);
     Prompt save = prompt(SAVE);
     begin(
-        new Question(Kind.SAY, save, 1, 1, false, List.of("edit.copy", "file.save", "edit.paste")));
+        new Question(
+            Kind.SAY,
+            save,
+            1,
+            1,
+            false,
+            Stream.of("edit.copy", "file.save", "edit.paste").map(ActionId::new).toList()));
     assertThat(shown()).contains("What does this do?", "1 of 1, the other way round");
     KeyEvent two =
         new KeyEvent(KeyEvent.KEY_PRESSED, "", "", KeyCode.DIGIT2, false, false, false, false);

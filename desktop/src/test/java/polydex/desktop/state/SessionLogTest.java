@@ -29,6 +29,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
+import polydex.catalog.ActionId;
 import polydex.files.Shipped;
 import polydex.files.demo.DemoHistory;
 import polydex.files.log.LogImport;
@@ -220,8 +221,9 @@ class SessionLogTest {
 
   private void name(int number) {
     Workspace before = session.workspace().get();
-    LearntName name = new LearntName("cue-editor-alder", "strange " + number);
-    Workspace after = before.with(before.mouse().learning(Map.of(name, Optional.of("cue.run"))));
+    LearntName name = LearntName.read("cue-editor-alder", "strange " + number);
+    Workspace after =
+        before.with(before.mouse().learning(Map.of(name, Optional.of(new ActionId("cue.run")))));
     session.apply(new Change.Edit("A name", before, after));
   }
 
@@ -249,7 +251,7 @@ class SessionLogTest {
     for (int step = 0; step < 25; step++) {
       int number = step % 3;
       switch (random.nextInt(6)) {
-        case 0 -> fx(() -> session.note("file.save", random.nextBoolean()));
+        case 0 -> fx(() -> session.note(new ActionId("file.save"), random.nextBoolean()));
         case 1 -> fx(session::undo);
         case 2 -> fx(session::redo);
         case 3 -> {
@@ -272,7 +274,7 @@ class SessionLogTest {
   @Test
   void aStaleEditIsRefusedButAnotherSetupInUseIsNone() throws Exception {
     Workspace first = ask(() -> session.workspace().get());
-    LearntName name = new LearntName("cue-editor-alder", "strange");
+    LearntName name = LearntName.read("cue-editor-alder", "strange");
     Change.Edit thoughtOut =
         new Change.Edit(
             "A name", first, first.with(first.mouse().learning(Map.of(name, Optional.empty()))));
@@ -338,7 +340,7 @@ class SessionLogTest {
     fx(
         () -> {
           for (int i = 0; i < 6; i++) {
-            session.note("file.save", false);
+            session.note(new ActionId("file.save"), false);
           }
           auditor.ask();
           auditor.ask();

@@ -53,7 +53,7 @@ final class DemoCourses {
       Course course;
       if (task.gesture().isEmpty()) {
         course = Course.BY_POINTER;
-      } else if (task.place().action().startsWith("edit.") && chance < 7) {
+      } else if (task.place().doing().written().startsWith("edit.") && chance < 7) {
         course = Course.BY_KEYS;
       } else if (drilled) {
         course = chance < 6 ? Course.AFTER_DRILLS : Course.HALF_HEARTED;

@@ -91,7 +91,9 @@ final class DemoDrills {
 
   /** The day of it. */
   Optional<LocalDate> sinceDay(Place place) {
-    return since(new DrillItem(place.environment(), place.action()))
+    return place
+        .action()
+        .flatMap(a -> since(new DrillItem(place.environment(), a)))
         .map(at -> at.atZone(DemoHistory.ZONE).toLocalDate());
   }
 

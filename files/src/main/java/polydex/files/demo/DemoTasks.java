@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
@@ -80,7 +81,7 @@ final class DemoTasks {
     private final Catalog catalog;
     private final Setup setup;
     private final Random random;
-    private final Map<String, Map<String, Gesture>> reached = new HashMap<>();
+    private final Map<String, Map<ActionId, Gesture>> reached = new HashMap<>();
 
     OfSetup(Workspace workspace, Setup setup, Random random) {
       this.workspace = workspace;
@@ -111,29 +112,29 @@ final class DemoTasks {
     }
 
     private List<Task> ofEnvironment(Environment e, int most, double share) {
-      Map<String, PointerRoute> routes = new LinkedHashMap<>();
+      Map<ActionId, PointerRoute> routes = new LinkedHashMap<>();
       e.pointerRoutes().forEach(r -> routes.putIfAbsent(r.action(), r));
-      Set<String> unbound = new LinkedHashSet<>(routes.keySet());
+      Set<ActionId> unbound = new LinkedHashSet<>(routes.keySet());
       catalog.bindings(e.id()).forEach(b -> unbound.remove(b.action()));
-      List<String> rest = new ArrayList<>(routes.keySet());
+      List<ActionId> rest = new ArrayList<>(routes.keySet());
       rest.removeAll(unbound);
       Collections.shuffle(rest, random);
       rest.sort(Comparator.comparing(this::isRare)); // stable: the rest stays mixed
       // What has no gesture is always among what is done: it is what people ask about.
-      List<String> actions = new ArrayList<>(rest.subList(0, Math.min(most, rest.size())));
+      List<ActionId> actions = new ArrayList<>(rest.subList(0, Math.min(most, rest.size())));
       int at = 3;
-      for (String action : unbound) {
+      for (ActionId action : unbound) {
         actions.add(Math.min(at, actions.size()), action);
         at += 4;
       }
       List<Task> tasks = new ArrayList<>();
-      for (String action : actions) {
+      for (ActionId action : actions) {
         PointerRoute route = routes.get(action);
         double common = share * Math.max(LEAST_WEIGHT, 1.0 / (1 + 0.35 * tasks.size()));
         double weight = isRare(action) ? common * OF_THE_RARE : common;
         tasks.add(
             new Task(
-                new Place(setup.id(), e.id(), action),
+                Place.of(setup.id(), e.id(), action),
                 setup.innermost().title(),
                 e.platform().isPresent() ? "" : e.title(),
                 route.path(),
@@ -144,11 +145,11 @@ final class DemoTasks {
       return tasks;
     }
 
-    private boolean isRare(String action) {
+    private boolean isRare(ActionId action) {
       return catalog.action(action).filter(a -> RARE.contains(a.group())).isPresent();
     }
 
-    private Optional<Gesture> gesture(Environment e, String action) {
+    private Optional<Gesture> gesture(Environment e, ActionId action) {
       return Optional.ofNullable(
           reached
               .computeIfAbsent(
@@ -157,7 +158,7 @@ final class DemoTasks {
                     Setup focused =
                         e.platform().isPresent() ? setup : Whereabouts.focusing(setup, e);
                     Reach reach = new Reach(SetupTraces.of(focused, workspace.world()));
-                    Map<String, Gesture> ways = new HashMap<>();
+                    Map<ActionId, Gesture> ways = new HashMap<>();
                     for (Binding b : catalog.bindings(e.id())) {
                       reach.of(b.action()).stream()
                           .map(Reach.Way::gesture)

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import polydex.catalog.Action;
 import polydex.catalog.Action.Harm;
+import polydex.catalog.ActionId;
 
 /**
  * An action as a file writes it, with everything left out that goes without saying.
@@ -26,17 +27,23 @@ record ActionForm(
 
   static ActionForm of(Action a) {
     return new ActionForm(
-        a.id(),
+        a.id().value(),
         a.title(),
         a.group(),
         a.words(),
         Optional.of(a.harm()),
-        a.opposite(),
+        a.opposite().map(ActionId::value),
         Optional.of(a.toggles()).filter(t -> t));
   }
 
   Action action() {
     return new Action(
-        id, title, group, words, harm.orElse(Harm.VISIBLE), opposite, toggles.orElse(false));
+        new ActionId(id),
+        title,
+        group,
+        words,
+        harm.orElse(Harm.VISIBLE),
+        opposite.map(ActionId::new),
+        toggles.orElse(false));
   }
 }

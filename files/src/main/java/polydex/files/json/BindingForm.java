@@ -3,6 +3,7 @@ package polydex.files.json;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
 import java.util.Optional;
+import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Binding.Condition;
 import polydex.catalog.Context;
@@ -48,7 +49,7 @@ record BindingForm(
 
   static BindingForm of(Binding b) {
     return new BindingForm(
-        b.action(),
+        b.action().value(),
         b.gesture(),
         Optional.of(b.context()).filter(c -> !c.equals(Context.ANYWHERE.id())),
         b.when().since(),
@@ -61,14 +62,14 @@ record BindingForm(
         Optional.of(b.remarks().fixed()).filter(f -> f),
         b.when().device(),
         Optional.of(b.id())
-            .filter(i -> !i.equals(derivedId(b.context(), b.action(), b.gesture()))));
+            .filter(i -> !i.equals(derivedId(b.context(), b.action().value(), b.gesture()))));
   }
 
   Binding binding() {
     String where = context.orElse(Context.ANYWHERE.id());
     return new Binding(
         id.orElseGet(() -> derivedId(where, action, gesture)),
-        action,
+        new ActionId(action),
         gesture,
         where,
         new Condition(since, until, option, device),

@@ -70,7 +70,7 @@ public final class KeymapDocument {
         (ObjectNode) now.get("environment"),
         ModelJson.treeOf(keymap.environment()),
         ModelJson.treeOf(environment));
-    list(now, "actions", keymap.actions(), actions, Action::id);
+    list(now, "actions", keymap.actions(), actions, a -> a.id().value());
     list(now, "bindings", keymap.bindings(), bindings, Binding::id);
     return new KeymapDocument(now, new KeymapFile(FORMAT, environment, actions, bindings));
   }

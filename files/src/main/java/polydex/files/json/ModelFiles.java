@@ -11,6 +11,7 @@ import java.util.stream.Stream;
 import polydex.boards.Board;
 import polydex.boards.Layout;
 import polydex.catalog.Action;
+import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
@@ -112,15 +113,16 @@ public final class ModelFiles {
       return Optional.empty();
     }
     List<Binding> bindings = catalog.bindings(environmentId);
-    Set<String> used = bindings.stream().map(Binding::action).collect(Collectors.toSet());
+    Set<ActionId> used = bindings.stream().map(Binding::action).collect(Collectors.toSet());
     List<Action> actions = catalog.actions().stream().filter(a -> used.contains(a.id())).toList();
     String document = workspace.remembered().documents().get(environmentId);
     if (document == null) {
       return Optional.of(KeymapDocument.of(environment.get(), actions, bindings).text());
     }
     KeymapDocument read = KeymapDocument.read("the keymap as it was read", document);
-    Set<String> said = read.keymap().actions().stream().map(Action::id).collect(Collectors.toSet());
-    Set<String> before =
+    Set<ActionId> said =
+        read.keymap().actions().stream().map(Action::id).collect(Collectors.toSet());
+    Set<ActionId> before =
         read.keymap().bindings().stream().map(Binding::action).collect(Collectors.toSet());
     // Actions that the file left to others to define are left to them again.
     List<Action> kept =
@@ -132,9 +134,9 @@ public final class ModelFiles {
   }
 
   private static List<Action> ordered(List<Action> actions, KeymapDocument read) {
-    Map<String, Action> byId =
+    Map<ActionId, Action> byId =
         actions.stream().collect(Collectors.toMap(Action::id, a -> a, (a, _) -> a));
-    List<String> first = read.keymap().actions().stream().map(Action::id).toList();
+    List<ActionId> first = read.keymap().actions().stream().map(Action::id).toList();
     return Stream.concat(
             first.stream().filter(byId::containsKey).map(byId::get),
             actions.stream().filter(a -> !first.contains(a.id())))

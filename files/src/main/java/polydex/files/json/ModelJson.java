@@ -34,6 +34,7 @@ import java.util.stream.Collectors;
 import polydex.boards.Board;
 import polydex.boards.Layout;
 import polydex.catalog.Action;
+import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Environment;
 import polydex.catalog.Version;
@@ -188,6 +189,8 @@ public final class ModelJson {
     SimpleModule module = new SimpleModule();
     module.addSerializer(Gesture.class, ToStringSerializer.instance);
     module.addDeserializer(Gesture.class, new TextReader<>(Gesture.class, Gesture::parse));
+    module.addSerializer(ActionId.class, ToStringSerializer.instance);
+    module.addDeserializer(ActionId.class, new TextReader<>(ActionId.class, ActionId::new));
     module.addSerializer(Version.class, ToStringSerializer.instance);
     module.addDeserializer(Version.class, new TextReader<>(Version.class, Version::new));
     module.addSerializer(Remap.Part.class, ToStringSerializer.instance);

@@ -18,6 +18,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
+import polydex.catalog.ActionId;
 import polydex.files.FileProblem;
 import polydex.keys.Gesture;
 import polydex.keys.GestureSyntaxException;
@@ -113,7 +114,7 @@ public final class AnswerList {
       printer.printRecord(
           a.at(),
           harmless(a.item().environment()),
-          harmless(a.item().action()),
+          harmless(a.item().action().value()),
           notation(a.asked().toString()),
           word(a.verdict()),
           a.timing().seconds(),
@@ -122,7 +123,7 @@ public final class AnswerList {
           a.timing().expected(),
           notation(a.pressed()),
           harmless(a.mistakenFor().map(DrillItem::environment).orElse("")),
-          harmless(a.mistakenFor().map(DrillItem::action).orElse("")));
+          harmless(a.mistakenFor().map(i -> i.action().value()).orElse("")));
     }
     printer.flush();
   }
@@ -158,7 +159,7 @@ public final class AnswerList {
     String expected = optional(row, "expected");
     String mistaken = id(optional(row, "mistaken_environment"));
     return new Answer(
-        new DrillItem(id(row.get("environment")), id(row.get("action"))),
+        new DrillItem(id(row.get("environment")), new ActionId(id(row.get("action")))),
         moment(row.get("at"), line),
         value(Answer.Kind.values(), optional(row, "kind"), Answer.Kind.DO, "a kind", line),
         value(Verdict.values(), row.get("verdict"), Verdict.RIGHT, "a verdict", line),
@@ -172,7 +173,8 @@ public final class AnswerList {
         optional(row, "pressed"),
         mistaken.isEmpty()
             ? Optional.empty()
-            : Optional.of(new DrillItem(mistaken, id(optional(row, "mistaken_action")))));
+            : Optional.of(
+                new DrillItem(mistaken, new ActionId(id(optional(row, "mistaken_action"))))));
   }
 
   private static String optional(CSVRecord row, String column) {

@@ -12,6 +12,7 @@ import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.statement.PreparedBatch;
 import org.jspecify.annotations.Nullable;
 import polydex.catalog.Action;
+import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Version;
 import polydex.files.store.WorkspaceTables.Placed;
@@ -42,12 +43,12 @@ final class CatalogTables {
     String words = row.getString(4);
     String opposite = row.getString(6);
     return new Action(
-        share(row.getString(1)),
+        new ActionId(share(row.getString(1))),
         row.getString(2),
         share(row.getString(3)),
         words.isEmpty() ? List.of() : words.lines().toList(),
         Action.Harm.valueOf(row.getString(5)),
-        Optional.ofNullable(opposite),
+        Optional.ofNullable(opposite).map(ActionId::new),
         row.getBoolean(7));
   }
 
@@ -67,7 +68,7 @@ final class CatalogTables {
   private Binding binding(ResultSet row) throws SQLException {
     return new Binding(
         row.getString(2),
-        share(row.getString(3)),
+        new ActionId(share(row.getString(3))),
         gestures.computeIfAbsent(row.getString(4), Gesture::parse),
         share(row.getString(5)),
         condition(row.getString(6), row.getString(7), row.getString(8), row.getString(14)),
@@ -121,8 +122,8 @@ final class CatalogTables {
     if (before == after) {
       return;
     }
-    Map<String, Placed<Action>> old = WorkspaceTables.placed(before, Action::id);
-    Map<String, Placed<Action>> now = WorkspaceTables.placed(after, Action::id);
+    Map<String, Placed<Action>> old = WorkspaceTables.placed(before, a -> a.id().value());
+    Map<String, Placed<Action>> now = WorkspaceTables.placed(after, a -> a.id().value());
     PreparedBatch gone = h.prepareBatch("DELETE FROM action WHERE id = :id");
     old.keySet().stream()
         .filter(key -> !now.containsKey(key))
@@ -146,7 +147,7 @@ final class CatalogTables {
                 .bind("group", a.group())
                 .bind("words", String.join("\n", a.words()))
                 .bind("harm", a.harm().name())
-                .bind("opposite", a.opposite())
+                .bind("opposite", a.opposite().map(ActionId::value))
                 .bind("toggles", a.toggles())
                 .add();
           }

@@ -10,7 +10,11 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import polydex.catalog.ActionId;
+import polydex.files.FileProblem;
+import polydex.files.json.ModelJson;
 import polydex.log.Deed;
 import polydex.log.Device;
 import polydex.log.LogEvent;
@@ -60,9 +64,17 @@ final class EventTable {
                 Device.valueOf(row.getString(4)),
                 row.getString(5),
                 row.getString(6),
-                row.getString(7),
-                row.getString(8)));
+                path(row.getString(7)),
+                Optional.of(row.getString(8)).filter(a -> !a.isEmpty()).map(ActionId::new)));
       }
+    }
+  }
+
+  private static List<String> path(String written) throws SQLException {
+    try {
+      return List.of(ModelJson.read("table deed", written, String[].class));
+    } catch (FileProblem e) {
+      throw new SQLException(e);
     }
   }
 
@@ -162,8 +174,8 @@ final class EventTable {
       deed.setString(3, d.device().name());
       deed.setString(4, d.input());
       deed.setString(5, d.target());
-      deed.setString(6, d.path());
-      deed.setString(7, d.action());
+      deed.setString(6, ModelJson.write(d.path()));
+      deed.setString(7, d.action().map(ActionId::value).orElse(""));
       try (ResultSet row = deed.executeQuery()) {
         row.next();
         know(row.getLong(1), d);

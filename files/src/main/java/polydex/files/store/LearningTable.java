@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.statement.PreparedBatch;
+import polydex.catalog.ActionId;
 import polydex.recall.DrillItem;
 import polydex.recall.Learning;
 
@@ -32,7 +33,9 @@ final class LearningTable {
     h.createQuery("SELECT environment, action, said, until FROM learning")
         .map(
             (row, _) -> {
-              DrillItem item = new DrillItem(row.getString("environment"), row.getString("action"));
+              DrillItem item =
+                  new DrillItem(
+                      row.getString("environment"), new ActionId(row.getString("action")));
               switch (row.getString("said")) {
                 case MARKED -> marked.add(item);
                 case PUT_OFF -> putOff.put(item, LocalDate.parse(row.getString("until")));

@@ -7,6 +7,7 @@ import java.util.Optional;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.result.RowView;
 import org.jdbi.v3.core.statement.PreparedBatch;
+import polydex.catalog.ActionId;
 import polydex.keys.Gesture;
 import polydex.mouse.MouseChoices;
 import polydex.mouse.Wish;
@@ -44,23 +45,25 @@ final class MouseTables {
               all.put(place(row), new Wish(place(row), gesture, day));
               return all;
             });
-    Map<LearntName, Optional<String>> names = new HashMap<>();
+    Map<LearntName, Optional<ActionId>> names = new HashMap<>();
     h.createQuery("SELECT environment, name, action FROM learnt_name")
         .reduceRows(
             names,
             (all, row) -> {
               LearntName name =
-                  new LearntName(
+                  LearntName.read(
                       row.getColumn("environment", String.class),
                       row.getColumn("name", String.class));
-              all.put(name, Optional.ofNullable(row.getColumn("action", String.class)));
+              all.put(
+                  name,
+                  Optional.ofNullable(row.getColumn("action", String.class)).map(ActionId::new));
               return all;
             });
     return new MouseChoices(kept, wishes, names);
   }
 
   private static Place place(RowView row) {
-    return new Place(
+    return Place.read(
         row.getColumn("setup", String.class),
         row.getColumn("environment", String.class),
         row.getColumn("action", String.class));
@@ -101,14 +104,14 @@ final class MouseTables {
                 + " ON CONFLICT (environment, name) DO UPDATE SET action = excluded.action");
     gone(before.names(), after.names())
         .forEach(
-            (n, _) -> forget.bind("environment", n.environment()).bind("name", n.name()).add());
+            (n, _) -> forget.bind("environment", n.environment()).bind("name", n.joined()).add());
     changed(before.names(), after.names())
         .forEach(
             (n, action) ->
                 learn
                     .bind("environment", n.environment())
-                    .bind("name", n.name())
-                    .bind("action", action)
+                    .bind("name", n.joined())
+                    .bind("action", action.map(ActionId::value))
                     .add());
     for (PreparedBatch batch :
         new PreparedBatch[] {notKept, keep, notWished, wish, forget, learn}) {
@@ -120,7 +123,7 @@ final class MouseTables {
     return batch
         .bind("setup", p.setup())
         .bind("environment", p.environment())
-        .bind("action", p.action());
+        .bind("action", p.doing().written());
   }
 
   private static <K, V> Map<K, V> gone(Map<K, V> before, Map<K, V> after) {

@@ -14,6 +14,7 @@ import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.statement.PreparedBatch;
 import polydex.boards.Board;
 import polydex.boards.Layout;
+import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.files.FileProblem;
@@ -72,7 +73,7 @@ final class WorkspaceTables {
     bodies(
         "layout", before.world().layouts().values(), after.world().layouts().values(), Layout::id);
     bodies("setup", before.setups().values(), after.setups().values(), Setup::id);
-    writeRemembered("title", before.remembered().titles(), after.remembered().titles());
+    writeRemembered("title", titles(before.remembered()), titles(after.remembered()));
     writeRemembered("columns", before.remembered().columns(), after.remembered().columns());
     writeRemembered("list", lists(before.remembered()), lists(after.remembered()));
     writeRemembered("document", before.remembered().documents(), after.remembered().documents());
@@ -106,11 +107,21 @@ final class WorkspaceTables {
           list.getKey(),
           ModelJson.read(name + ", table remembered", list.getValue(), Remembered.Source.class));
     }
+    Map<String, ActionId> titles = new HashMap<>();
+    kinds
+        .getOrDefault("title", Map.of())
+        .forEach((title, action) -> titles.put(title, new ActionId(action)));
     return new Remembered(
-        kinds.getOrDefault("title", Map.of()),
+        titles,
         kinds.getOrDefault("columns", Map.of()),
         lists,
         kinds.getOrDefault("document", Map.of()));
+  }
+
+  private static Map<String, String> titles(Remembered remembered) {
+    Map<String, String> bodies = new HashMap<>();
+    remembered.titles().forEach((title, action) -> bodies.put(title, action.value()));
+    return bodies;
   }
 
   private static Map<String, String> lists(Remembered remembered) {

@@ -17,6 +17,7 @@ import java.util.function.Function;
 import java.util.function.Predicate;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import polydex.catalog.ActionId;
 import polydex.conflict.Conflict;
 import polydex.conflict.ConflictFinder;
 import polydex.conflict.HabitFinder;
@@ -57,7 +58,7 @@ class DemoFileTest {
       assertThat(demo.world().problem(setup)).isEmpty();
     }
     // Every action is bound or pointed at somewhere, or is the target of an own binding.
-    Set<String> bound = new HashSet<>();
+    Set<ActionId> bound = new HashSet<>();
     demo.catalog()
         .environments()
         .forEach(

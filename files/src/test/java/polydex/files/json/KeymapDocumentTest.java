@@ -13,6 +13,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.files.FileProblem;
 import polydex.files.Shipped;
@@ -69,7 +70,7 @@ class KeymapDocumentTest {
         KeymapEdit.change(
                 before, "prop-list", family, family.with(family.id(), Gesture.parse("Alt+{1..3}")))
             .after();
-    Binding added = Binding.of("new", "props.count", Gesture.parse("F6"));
+    Binding added = Binding.of("new", new ActionId("props.count"), Gesture.parse("F6"));
     after = KeymapEdit.add(after, "prop-list", added).orElseThrow().after();
     String expected =
         KEYMAP

@@ -18,6 +18,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import polydex.catalog.ActionId;
 import polydex.files.FileProblem;
 import polydex.keys.Gesture;
 import polydex.recall.Answer;
@@ -44,10 +45,14 @@ class AnswerListTest {
     return of.get(random.nextInt(of.size()));
   }
 
+  private static DrillItem item(Random random) {
+    return new DrillItem(any(IDS, random), new ActionId(any(IDS, random)));
+  }
+
   private static Answer answer(Random random, long at) {
     Gesture asked = Gesture.parse(any(GESTURES, random));
     return new Answer(
-        new DrillItem(any(IDS, random), any(IDS, random)),
+        item(random),
         Instant.ofEpochMilli(at),
         any(List.of(Kind.values()), random),
         any(List.of(Verdict.values()), random),
@@ -55,9 +60,7 @@ class AnswerListTest {
             random.nextInt(9_000) / 1000.0, random.nextBoolean(), random.nextInt(99) / 10.0),
         asked,
         random.nextBoolean() ? "" : Gesture.parse(any(GESTURES, random)).toString(),
-        random.nextBoolean()
-            ? Optional.empty()
-            : Optional.of(new DrillItem(any(IDS, random), any(IDS, random))));
+        random.nextBoolean() ? Optional.empty() : Optional.of(item(random)));
   }
 
   /** No cell can be taken for a formula, whatever the ids and gestures are. */
@@ -104,7 +107,7 @@ class AnswerListTest {
     List<Answer> answers =
         read(HEADER + "2031-01-02T09:00:00+01:00,app,find,Ctrl+F,TIMED_OUT,2\n\n" + LINE);
     assertThat(answers).hasSize(2);
-    assertThat(answers.getFirst().item().action()).isEqualTo("save");
+    assertThat(answers.getFirst().item().action()).hasToString("save");
     assertThat(answers.getFirst().kind()).isEqualTo(Kind.DO);
     assertThat(answers.getFirst().timing().counts()).isTrue();
     assertThat(answers.getFirst().timing().expected())

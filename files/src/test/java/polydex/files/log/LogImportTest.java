@@ -90,7 +90,7 @@ class LogImportTest {
           .isEqualTo(
               new LogEvent(
                   Instant.parse("2031-03-14T09:00:09Z"),
-                  new Deed("Laptop", "Cue editor", Device.KEYBOARD, "Ctrl+S", "", "", ""),
+                  Deed.seen("Laptop", "Cue editor", Device.KEYBOARD, "Ctrl+S", "", List.of()),
                   0,
                   Double.NaN,
                   Double.NaN,

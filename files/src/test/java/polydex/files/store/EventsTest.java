@@ -16,6 +16,7 @@ import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import polydex.catalog.ActionId;
 import polydex.files.FileProblem;
 import polydex.keys.Gesture;
 import polydex.log.Deed;
@@ -52,9 +53,9 @@ class EventsTest {
             "",
             Device.values()[random.nextInt(5)],
             random.nextBoolean() ? "Click" : "",
-            "t\"" + random.nextInt(3),
-            "",
-            "");
+            "t\"" + random.nextInt(2),
+            random.nextBoolean() ? List.of() : List.of("Show > \"all\"", ""),
+            random.nextInt(4) > 0 ? Optional.empty() : Optional.of(new ActionId("a'b")));
     return new LogEvent(
         NOW.plusMillis(random.nextInt(4000)),
         deed,
@@ -139,7 +140,7 @@ class EventsTest {
   @Test
   void whatIsNotWantedOrFailsLeavesNothingBehind() throws Exception {
     Random random = new Random(8);
-    LogEvent kept = LogEvent.of(NOW, Deed.noted("here", "save", false));
+    LogEvent kept = LogEvent.of(NOW, Deed.noted("here", new ActionId("save"), false));
     try (StoreLine store = open()) {
       store.write(s -> s.save(new Change.Note("Noted", kept), NOW));
       assertThat(
@@ -177,16 +178,16 @@ class EventsTest {
 
   @Test
   void whatIsSaidAboutTheMouseComesBackAndIsUndone() throws Exception {
-    Place draw = new Place("studio", "timeline", "draw's");
-    Place glow = new Place("studio", "timeline", "glow");
+    Place draw = Place.read("studio", "timeline", "draw's");
+    Place glow = Place.read("studio", "timeline", "glow");
     MouseChoices said =
         MouseChoices.NOTHING
             .keeping(draw, "by eye; \"really\"")
             .wishing(new Wish(glow, Gesture.parse("Ctrl+Alt+G"), LocalDate.of(2031, 3, 1)))
             .learning(
                 Map.of(
-                    new LearntName("timeline", "show > dust"), Optional.of("clean"),
-                    new LearntName("timeline", "grey"), Optional.empty()));
+                    LearntName.read("timeline", "show > dust"), Optional.of(new ActionId("clean")),
+                    LearntName.read("timeline", "grey"), Optional.empty()));
     Change.Edit edit = new Change.Edit("Said", Workspace.EMPTY, Workspace.EMPTY.with(said));
     try (StoreLine store = open()) {
       store.write(s -> s.save(edit, NOW));
@@ -194,7 +195,8 @@ class EventsTest {
     MouseChoices other =
         said.keeping(draw, "still")
             .notWishing(glow)
-            .learning(Map.of(new LearntName("timeline", "grey"), Optional.of("fade")));
+            .learning(
+                Map.of(LearntName.read("timeline", "grey"), Optional.of(new ActionId("fade"))));
     try (StoreLine store = open()) {
       assertThat(store.get(Store::workspace).mouse()).isEqualTo(said);
       store.write(

@@ -26,6 +26,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.sqlite.SQLiteErrorCode;
 import org.sqlite.SQLiteException;
 import polydex.catalog.Action;
+import polydex.catalog.ActionId;
 import polydex.files.FileProblem;
 import polydex.files.Shipped;
 import polydex.log.Deed;
@@ -83,7 +84,8 @@ class StoreLineTest {
   }
 
   private static Workspace with(Workspace workspace, int number) {
-    Action more = Action.of("more" + number, "More " + number + " " + "x".repeat(2000), "g");
+    Action more =
+        Action.of(new ActionId("more" + number), "More " + number + " " + "x".repeat(2000), "g");
     return workspace.with(workspace.catalog().with(List.of(more), List.of(), Map.of()));
   }
 
@@ -211,7 +213,7 @@ class StoreLineTest {
   }
 
   private static LogEvent event(int second, String target) {
-    Deed deed = Deed.noted("here", target, false);
+    Deed deed = Deed.noted("here", new ActionId(target), false);
     return LogEvent.of(NOW.plusSeconds(second), deed);
   }
 

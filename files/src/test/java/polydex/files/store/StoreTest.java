@@ -26,6 +26,7 @@ import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import polydex.catalog.Action;
+import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Version;
@@ -57,14 +58,14 @@ class StoreTest {
 
   static Answer answer(int i) {
     return new Answer(
-        new DrillItem("app", "save"),
+        new DrillItem("app", new ActionId("save")),
         NOW.plusMillis(i),
         Answer.Kind.values()[i % 5],
         Answer.Verdict.values()[i % 5],
         new Answer.Timing(1.25, i % 2 == 0, 1.5),
         Gesture.parse("Ctrl+K \"a\\\"b\""),
         "Ctrl+S",
-        i % 2 == 0 ? Optional.empty() : Optional.of(new DrillItem("app", "find")));
+        i % 2 == 0 ? Optional.empty() : Optional.of(new DrillItem("app", new ActionId("find"))));
   }
 
   private static List<Answer> answers(Store store) throws FileProblem {
@@ -141,19 +142,19 @@ class StoreTest {
         actions.removeIf(a -> a.id().equals(gone.action()));
       }
     } else {
-      actions.add(Action.of("new" + i, "New " + i, "Test"));
+      actions.add(Action.of(new ActionId("new" + i), "New " + i, "Test"));
       bindings.add(
           random.nextInt(bindings.size() + 1),
-          Binding.of("new" + i, "new" + i, Gesture.parse("Ctrl+F" + (1 + i % 12))));
+          Binding.of("new" + i, new ActionId("new" + i), Gesture.parse("Ctrl+F" + (1 + i % 12))));
     }
     return now.with(Catalog.of(actions, catalog.environments(), Map.of("plain-desktop", bindings)));
   }
 
   @Test
   void aNoteIsTakenBackAndNothingElse() throws Exception {
-    LogEvent mouse = LogEvent.of(NOW, Deed.noted("here", "save", false));
+    LogEvent mouse = LogEvent.of(NOW, Deed.noted("here", new ActionId("save"), false));
     Change.Note note = new Change.Note("Noted", mouse);
-    LogEvent keys = LogEvent.of(NOW, Deed.noted("here", "save", true));
+    LogEvent keys = LogEvent.of(NOW, Deed.noted("here", new ActionId("save"), true));
     try (Store store = Store.open(file())) {
       store.save(note, NOW);
       store.save(note, NOW);
@@ -320,7 +321,7 @@ class StoreTest {
     Workspace start = Shipped.start();
     Remembered remembered =
         Remembered.NOTHING
-            .withTitles(Map.of("fill downwards", "a"))
+            .withTitles(Map.of("fill downwards", new ActionId("a")))
             .withColumns("a|b", "action=1, gesture=2")
             .withDocument("desk", "{\"format\": \"polydex-keymap/1\"}")
             .withList("list.csv", new Remembered.Source(Map.of("desk", Set.of("x", "y"))));
@@ -363,12 +364,12 @@ class StoreTest {
     Workspace start = Shipped.start();
     Action action =
         new Action(
-            "own.flood",
+            new ActionId("own.flood"),
             "Flood the dome; \"now\"",
             "Lights",
             List.of("wash", "two words"),
             Action.Harm.LOSES_WORK,
-            Optional.of("own.dim"),
+            Optional.of(new ActionId("own.dim")),
             true);
     Binding binding =
         new Binding(
@@ -393,9 +394,37 @@ class StoreTest {
     }
     try (Store store = Store.open(file())) {
       Catalog read = store.workspace().catalog();
-      assertThat(read.action("own.flood")).contains(action);
+      assertThat(read.action(new ActionId("own.flood"))).contains(action);
       assertThat(read.bindings("desktop-conventions").getLast()).isEqualTo(binding);
       assertThat(read.environments()).isEqualTo(start.catalog().environments());
+    }
+  }
+
+  @Test
+  void pathsOfAFileOfTheFifthVersionBecomeLists() throws Exception {
+    Flyway.configure()
+        .dataSource("jdbc:sqlite:" + file(), null, null)
+        .locations("classpath:polydex/files/store")
+        .target("5")
+        .loggers("slf4j")
+        .load()
+        .migrate();
+    try (Connection old = DriverManager.getConnection("jdbc:sqlite:" + file());
+        var statement = old.createStatement()) {
+      statement.execute(
+          "INSERT INTO deed (id, machine, application, device, input, target, path, action) VALUES"
+              + " (1, 'm', 'a', 'MOUSE', '', 'Save', '', ''),"
+              + " (2, 'm', 'a', 'MOUSE', '', 'Save', 'File', ''),"
+              + " (3, 'm', 'a', 'MOUSE', '', '\"All\"', 'File > \"Export\" > As \\ is', 'go')");
+      statement.execute(
+          "INSERT INTO event (at, deed, batch, characters) VALUES (1, 1, 0, 0), (2, 2, 0, 0),"
+              + " (3, 3, 0, 0)");
+    }
+    try (Store store = Store.open(file())) {
+      assertThat(events(store))
+          .extracting(e -> e.deed().path())
+          .containsExactly(List.of(), List.of("File"), List.of("File", "\"Export\"", "As \\ is"));
+      assertThat(events(store).getLast().deed().action()).contains(new ActionId("go"));
     }
   }
 
@@ -421,7 +450,7 @@ class StoreTest {
       assertThat(answers(store))
           .containsExactly(
               new Answer(
-                  new DrillItem("app", "save"),
+                  new DrillItem("app", new ActionId("save")),
                   Instant.ofEpochSecond(1),
                   Answer.Kind.DO,
                   Answer.Verdict.HINTED,
@@ -431,9 +460,11 @@ class StoreTest {
                   Optional.empty()));
       assertThat(events(store))
           .containsExactly(
-              LogEvent.of(Instant.ofEpochSecond(1), Deed.noted("here", "save", true)),
-              LogEvent.of(Instant.ofEpochSecond(2), Deed.noted("here", "save", false)),
-              LogEvent.of(Instant.ofEpochSecond(3), Deed.noted("here", "save", true)));
+              LogEvent.of(Instant.ofEpochSecond(1), Deed.noted("here", new ActionId("save"), true)),
+              LogEvent.of(
+                  Instant.ofEpochSecond(2), Deed.noted("here", new ActionId("save"), false)),
+              LogEvent.of(
+                  Instant.ofEpochSecond(3), Deed.noted("here", new ActionId("save"), true)));
     }
   }
 
@@ -441,22 +472,26 @@ class StoreTest {
   void whatWasSaidAboutLearningComesBackAndIsUndone() throws Exception {
     Learning said =
         Learning.NOTHING
-            .marking(List.of(new DrillItem("app", "save"), new DrillItem("app", "it's")))
-            .puttingOff(new DrillItem("app", "find"), LocalDate.of(2031, 2, 3))
-            .dropping(new DrillItem("desk", "lock"));
+            .marking(
+                List.of(
+                    new DrillItem("app", new ActionId("save")),
+                    new DrillItem("app", new ActionId("it's"))))
+            .puttingOff(new DrillItem("app", new ActionId("find")), LocalDate.of(2031, 2, 3))
+            .dropping(new DrillItem("desk", new ActionId("lock")));
     Change.Edit edit = edit(Workspace.EMPTY, Workspace.EMPTY.with(said));
     try (Store store = Store.open(file())) {
       store.save(edit, NOW);
       assertThat(store.workspace().learning()).isEqualTo(said);
-      Learning less = said.forgetting(List.of(new DrillItem("app", "save")));
+      Learning less = said.forgetting(List.of(new DrillItem("app", new ActionId("save"))));
       store.save(edit(edit.after(), Workspace.EMPTY.with(less)), NOW);
       assertThat(store.workspace().learning()).isEqualTo(less);
       store.save(edit(Workspace.EMPTY.with(less), Workspace.EMPTY), NOW);
       assertThat(store.workspace().learning()).isEqualTo(Learning.NOTHING);
       store.add(answer(1));
       store.add(answer(2));
-      assertThat(store.answers(new DrillItem("app", "save"))).containsExactly(answer(1), answer(2));
-      assertThat(store.answers(new DrillItem("app", "find"))).isEmpty();
+      assertThat(store.answers(new DrillItem("app", new ActionId("save"))))
+          .containsExactly(answer(1), answer(2));
+      assertThat(store.answers(new DrillItem("app", new ActionId("find")))).isEmpty();
     }
   }
 

@@ -1,0 +1,23 @@
+package polydex.catalog;
+
+/**
+ * Which action is meant; short and stable, such as {@code edit.copy}.
+ *
+ * @param value as it is written in files
+ */
+public record ActionId(String value) implements Comparable<ActionId> {
+  /** The id that is written so. */
+  public static ActionId of(String value) {
+    return new ActionId(value);
+  }
+
+  @Override
+  public int compareTo(ActionId other) {
+    return value.compareTo(other.value);
+  }
+
+  @Override
+  public String toString() {
+    return value;
+  }
+}
