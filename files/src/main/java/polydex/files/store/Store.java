@@ -60,7 +60,7 @@ public final class Store implements AutoCloseable {
   private Store(Path file, Connection connection) throws SQLException {
     this.file = file;
     this.connection = connection;
-    this.handle = Jdbi.create(connection).open();
+    this.handle = Jdbi.create(connection).registerArgument(new IdArguments.OfActions()).open();
     this.events = new EventTable(connection);
     this.batches = new BatchTable(connection);
   }
