@@ -69,7 +69,7 @@ final class MouseBench {
   /**
    * Two years of work in the demo's setups, by its keymaps' own ways, an event every few seconds.
    */
-  private static void write(Path file, int events) throws IOException {
+  static void write(Path file, int events) throws IOException {
     Random random = new Random(1);
     List<String> ends = new ArrayList<>();
     for (Setup setup : DEMO.setups().values()) {
@@ -91,8 +91,8 @@ final class MouseBench {
                                           String.join(
                                               " > ", r.path().subList(0, r.path().size() - 1)),
                                           machine)));
-                  DEMO.catalog()
-                      .bindings(e.id())
+                  DEMO.catalog().bindings(e.id()).stream()
+                      .filter(b -> !b.gesture().usesPointer())
                       .forEach(
                           b ->
                               ends.add(
