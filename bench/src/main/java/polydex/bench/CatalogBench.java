@@ -19,6 +19,7 @@ import polydex.catalog.Action;
 import polydex.catalog.ActionSearch;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
+import polydex.catalog.EnvironmentId;
 import polydex.files.Shipped;
 import polydex.files.lists.Intake;
 import polydex.files.lists.ListReader;
@@ -169,7 +170,7 @@ final class CatalogBench {
     Path list = Files.createTempFile("polydex-bench", ".csv");
     World world = Large.world(100_000);
     Catalog catalog = world.catalog();
-    List<Binding> bindings = catalog.bindings("app");
+    List<Binding> bindings = catalog.bindings(new EnvironmentId("app"));
     try (BufferedWriter out = Files.newBufferedWriter(list)) {
       out.write("application,context,action,gesture\n");
       for (int i = 0; i < rows; i++) {

@@ -16,6 +16,7 @@ import polydex.catalog.Environment;
 import polydex.catalog.Environment.Application;
 import polydex.catalog.Environment.Platform;
 import polydex.catalog.Environment.WhenBroken;
+import polydex.catalog.EnvironmentId;
 import polydex.catalog.Version;
 import polydex.files.Shipped;
 import polydex.keys.Gesture;
@@ -66,6 +67,9 @@ final class Large {
           "sort",
           "filter");
 
+  private static final EnvironmentId DESK = new EnvironmentId("desk");
+  private static final EnvironmentId APP = new EnvironmentId("app");
+
   private Large() {}
 
   /** A world with so many bindings, a tenth of them on the desktop, a context for each hundred. */
@@ -89,13 +93,13 @@ final class Large {
     }
     Environment platform =
         new Environment(
-            "desk", "Desk", ONE, List.of(Context.ANYWHERE), WhenBroken.SWALLOW, Platform.PLAIN);
+            DESK, "Desk", ONE, List.of(Context.ANYWHERE), WhenBroken.SWALLOW, Platform.PLAIN);
     Environment app =
         new Environment(
-            "app", "App", ONE, contexts, WhenBroken.SWALLOW, new Application(List.of(), false));
+            APP, "App", ONE, contexts, WhenBroken.SWALLOW, new Application(List.of(), false));
     World shipped = Shipped.start().world();
     return new World(
-        Catalog.of(actions, List.of(platform, app), Map.of("desk", desktop, "app", application)),
+        Catalog.of(actions, List.of(platform, app), Map.of(DESK, desktop, APP, application)),
         shipped.boards(),
         shipped.layouts());
   }
@@ -111,9 +115,9 @@ final class Large {
     List<Binding> desktop = new ArrayList<>();
     List<Binding> application = new ArrayList<>();
     int most = Math.min(100, bindings / 10);
-    for (String environment : List.of("desk", "app")) {
+    for (EnvironmentId environment : List.of(DESK, APP)) {
       for (Binding b : crowded.catalog().bindings(environment)) {
-        boolean onDesktop = environment.equals("desk") && desktop.size() < most;
+        boolean onDesktop = environment.equals(DESK) && desktop.size() < most;
         String first =
             (onDesktop ? DESKTOP : APPLICATION).get(random.nextInt(5))
                 + (char) ('A' + random.nextInt(26));
@@ -127,7 +131,7 @@ final class Large {
         Catalog.of(
             crowded.catalog().actions(),
             crowded.catalog().environments(),
-            Map.of("desk", desktop, "app", application)),
+            Map.of(DESK, desktop, APP, application)),
         crowded.boards(),
         crowded.layouts());
   }
@@ -139,14 +143,14 @@ final class Large {
     List<Environment> environments = new ArrayList<>();
     environments.add(
         new Environment(
-            "desk", "Desk", ONE, List.of(Context.ANYWHERE), WhenBroken.SWALLOW, Platform.PLAIN));
-    Map<String, List<Binding>> all = new HashMap<>();
+            DESK, "Desk", ONE, List.of(Context.ANYWHERE), WhenBroken.SWALLOW, Platform.PLAIN));
+    Map<EnvironmentId, List<Binding>> all = new HashMap<>();
     for (int b = 0; b < bindings; b++) {
       String title = word(random) + " " + word(random) + " " + b;
       actions.add(Action.of(new ActionId("a" + b), title, "Made up"));
     }
     for (int i = 0; i < count; i++) {
-      String id = "app" + i;
+      EnvironmentId id = new EnvironmentId("app" + i);
       environments.add(
           new Environment(
               id,
@@ -189,14 +193,15 @@ final class Large {
         "full-ansi",
         new Machine(
             "Machine",
-            "desk",
+            DESK,
             ONE,
             "us",
             List.of(),
             List.of(),
             Set.of(),
             Set.of(),
-            new Machine.Running(application, ONE, Set.of(), List.of("anywhere"))));
+            new Machine.Running(
+                new EnvironmentId(application), ONE, Set.of(), List.of("anywhere"))));
   }
 
   private static String word(Random random) {

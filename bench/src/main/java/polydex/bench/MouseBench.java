@@ -21,6 +21,7 @@ import java.util.Random;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
+import polydex.catalog.EnvironmentId;
 import polydex.effort.KeystrokeLevel;
 import polydex.files.FileProblem;
 import polydex.files.Shipped;
@@ -74,7 +75,7 @@ final class MouseBench {
     List<String> ends = new ArrayList<>();
     for (Setup setup : DEMO.setups().values()) {
       String machine = setup.innermost().title();
-      for (String environment : setup.environments()) {
+      for (EnvironmentId environment : setup.environments()) {
         DEMO.catalog()
             .environment(environment)
             .ifPresent(

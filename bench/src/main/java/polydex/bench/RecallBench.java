@@ -18,6 +18,7 @@ import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.stream.IntStream;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.effort.YearlyCost;
 import polydex.keys.Gesture;
 import polydex.recall.Answer;
@@ -286,7 +287,7 @@ final class RecallBench {
   private static Answer answer(
       int item, int day, double second, Learner.Said said, double expected) {
     return new Answer(
-        new DrillItem("app", new ActionId(Integer.toString(item))),
+        new DrillItem(new EnvironmentId("app"), new ActionId(Integer.toString(item))),
         START.plusSeconds(day * 86_400L + (long) second),
         Answer.Kind.DO,
         said.right() ? Answer.Verdict.RIGHT : Answer.Verdict.WRONG,

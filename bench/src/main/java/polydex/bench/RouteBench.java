@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Random;
 import java.util.Set;
 import polydex.catalog.Binding;
+import polydex.catalog.EnvironmentId;
 import polydex.conflict.Conflict;
 import polydex.conflict.Conflict.Kind;
 import polydex.conflict.ConflictFinder;
@@ -79,12 +80,15 @@ final class RouteBench {
     List<Conflict> conflicts = ConflictFinder.find(traces, PERSON);
     List<World> edited = new ArrayList<>();
     for (int i = 0; i < EDITS; i++) {
-      List<Binding> list = new ArrayList<>(world.catalog().bindings("app"));
+      List<Binding> list = new ArrayList<>(world.catalog().bindings(new EnvironmentId("app")));
       int at = random.nextInt(list.size());
       Gesture other = list.get(random.nextInt(list.size())).gesture();
       list.set(at, list.get(at).with(list.get(at).id(), other));
       edited.add(
-          new World(world.catalog().withBindings("app", list), world.boards(), world.layouts()));
+          new World(
+              world.catalog().withBindings(new EnvironmentId("app"), list),
+              world.boards(),
+              world.layouts()));
     }
     for (int i = 0; i < 20 * EDITS; i++) { // so that the compiler is done
       ConflictUpdate.of(
@@ -158,7 +162,7 @@ final class RouteBench {
       try (PreparedStatement insert =
           sqlite.prepareStatement("INSERT INTO b VALUES (?, ?, ?, ?)")) {
         for (String environment : List.of("desk", "app")) {
-          for (Binding b : world.catalog().bindings(environment)) {
+          for (Binding b : world.catalog().bindings(new EnvironmentId(environment))) {
             insert.setString(1, environment);
             insert.setString(2, b.context());
             insert.setString(3, b.action().value());

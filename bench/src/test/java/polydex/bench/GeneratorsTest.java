@@ -14,6 +14,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import polydex.catalog.Binding;
 import polydex.catalog.Environment;
+import polydex.catalog.EnvironmentId;
 import polydex.files.Shipped;
 import polydex.files.log.LogImport;
 import polydex.files.log.LogReport;
@@ -32,8 +33,8 @@ class GeneratorsTest {
   void aLargeWorldHasItsSizeAndCanBeTraced(int bindings) {
     World world = Large.world(bindings);
     assertThat(world.catalog().size()).isBetween(bindings * 9 / 10, bindings * 11 / 10);
-    assertThat(Large.world(bindings).catalog().bindings("app"))
-        .isEqualTo(world.catalog().bindings("app"));
+    assertThat(Large.world(bindings).catalog().bindings(new EnvironmentId("app")))
+        .isEqualTo(world.catalog().bindings(new EnvironmentId("app")));
     Setup setup = Large.setup();
     assertThat(world.problem(setup)).isEmpty();
     SetupTraces traces = SetupTraces.of(setup, world);

@@ -59,8 +59,8 @@ final class CompareCommand implements Callable<Integer> {
       out.println(
           ModelJson.writePretty(
               new Answer(
-                  comparison.from(),
-                  comparison.to(),
+                  comparison.from().value(),
+                  comparison.to().value(),
                   comparison.counts(),
                   comparison.lines().stream()
                       .map(
@@ -106,7 +106,7 @@ final class CompareCommand implements Callable<Integer> {
     return catalog.environments().stream()
         .filter(
             e ->
-                e.id().toLowerCase(Locale.ROOT).equals(wanted)
+                e.id().value().toLowerCase(Locale.ROOT).equals(wanted)
                     || e.title().toLowerCase(Locale.ROOT).equals(wanted))
         .findFirst()
         .orElseThrow(
@@ -117,7 +117,7 @@ final class CompareCommand implements Callable<Integer> {
                         .formatted(
                             name,
                             catalog.environments().stream()
-                                .map(Environment::id)
+                                .map(e -> e.id().value())
                                 .collect(Collectors.joining(", ")))));
   }
 }

@@ -237,7 +237,7 @@ final class DrillCommand implements Callable<Integer> {
   private Item item(Map.Entry<DrillItem, ItemState> entry, Instant now) {
     ItemState s = entry.getValue();
     return new Item(
-        entry.getKey().environment(),
+        entry.getKey().environment().value(),
         entry.getKey().action().value(),
         s.memory().difficulty(),
         s.memory().stability(),

@@ -107,7 +107,7 @@ final class FindCommand implements Callable<Integer> {
 
   private static Place place(Catalog catalog, Environment environment, Action action) {
     return new Place(
-        environment.id(),
+        environment.id().value(),
         environment.title(),
         catalog.bindings(environment.id(), action.id()).stream()
             .map(b -> b.gesture().toString())

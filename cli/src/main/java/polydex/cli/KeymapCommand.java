@@ -8,6 +8,7 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
+import polydex.catalog.EnvironmentId;
 import polydex.files.json.ModelFiles;
 import polydex.workspace.Workspace;
 
@@ -42,7 +43,7 @@ final class KeymapCommand implements Callable<Integer> {
       return Main.DONE;
     }
     String text =
-        ModelFiles.write(workspace, id)
+        ModelFiles.write(workspace, new EnvironmentId(id))
             .orElseThrow(
                 () ->
                     new ParameterException(

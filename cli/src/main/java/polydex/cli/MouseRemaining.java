@@ -74,7 +74,7 @@ final class MouseRemaining implements Callable<Integer> {
     return new Row(
         r.place().doing().written(),
         r.place().setup(),
-        r.place().environment(),
+        r.place().environment().value(),
         MouseCommand.word(r.kind()),
         MouseCommand.word(r.state()),
         MouseCommand.rounded(r.usesADay()),

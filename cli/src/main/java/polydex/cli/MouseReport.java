@@ -124,7 +124,7 @@ final class MouseReport implements Callable<Integer> {
             .map(
                 e ->
                     new Environment(
-                        e,
+                        e.value(),
                         weeks(
                             Weeks.of(
                                 standing,
@@ -142,7 +142,7 @@ final class MouseReport implements Callable<Integer> {
                     new Slip(
                         s.place().doing().written(),
                         s.place().setup(),
-                        s.place().environment(),
+                        s.place().environment().value(),
                         s.lately(),
                         s.days(),
                         s.returned()))
@@ -152,7 +152,7 @@ final class MouseReport implements Callable<Integer> {
         effect.actions().size(),
         SavedSoFar.of(found.saved()),
         standing.unknown().stream()
-            .map(u -> new Name(u.name().environment(), u.name().joined(), u.count()))
+            .map(u -> new Name(u.name().environment().value(), u.name().joined(), u.count()))
             .toList());
   }
 

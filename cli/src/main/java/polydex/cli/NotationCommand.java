@@ -123,7 +123,8 @@ final class NotationCommand implements Callable<Integer> {
     return Stream.of(workspace, Shipped.demo())
         .flatMap(w -> w.catalog().environments().stream())
         .filter(e -> e.platform().isPresent())
-        .filter(e -> e.id().equals(wanted) || e.title().toLowerCase(Locale.ROOT).equals(wanted))
+        .filter(
+            e -> e.id().value().equals(wanted) || e.title().toLowerCase(Locale.ROOT).equals(wanted))
         .findFirst()
         .map(Environment::reader)
         .orElseThrow(

@@ -105,7 +105,7 @@ final class ReachCommand implements Callable<Integer> {
     TracedBinding binding = way.binding();
     return new Way(
         way.gesture().toString(),
-        binding.environment(),
+        binding.environment().value(),
         binding.binding().context(),
         binding.binding().id(),
         binding.layer().depth(),
@@ -117,7 +117,7 @@ final class ReachCommand implements Callable<Integer> {
     Optional<String> why = Failures.why(traces, binding);
     return new Miss(
         binding.gesture().toString(),
-        binding.environment(),
+        binding.environment().value(),
         binding.binding().context(),
         why.orElse("Another binding has the same gesture."));
   }

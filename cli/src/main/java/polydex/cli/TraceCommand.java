@@ -170,7 +170,7 @@ final class TraceCommand implements Callable<Integer> {
           new Result(
               "action",
               Optional.of(a.action().value()),
-              Optional.of(a.environment()),
+              Optional.of(a.environment().value()),
               a.binding(),
               Optional.empty(),
               Optional.of(a.layer().depth()),

@@ -19,19 +19,20 @@ public final class Catalog {
   public static final Catalog EMPTY = new Catalog(Map.of(), Map.of(), Map.of());
 
   private final Map<ActionId, Action> actions;
-  private final Map<String, Environment> environments;
-  private final Map<String, List<Binding>> bindings;
+  private final Map<EnvironmentId, Environment> environments;
+  private final Map<EnvironmentId, List<Binding>> bindings;
 
   /** By environment and action, made when an environment is first asked about. */
-  private final Map<String, Map<ActionId, List<Binding>>> byAction = new ConcurrentHashMap<>();
+  private final Map<EnvironmentId, Map<ActionId, List<Binding>>> byAction =
+      new ConcurrentHashMap<>();
 
   /** By environment and id, made in the same way. */
-  private final Map<String, Map<String, Binding>> byId = new ConcurrentHashMap<>();
+  private final Map<EnvironmentId, Map<String, Binding>> byId = new ConcurrentHashMap<>();
 
   private Catalog(
       Map<ActionId, Action> actions,
-      Map<String, Environment> environments,
-      Map<String, List<Binding>> bindings) {
+      Map<EnvironmentId, Environment> environments,
+      Map<EnvironmentId, List<Binding>> bindings) {
     this.actions = actions;
     this.environments = environments;
     this.bindings = Map.copyOf(bindings);
@@ -45,8 +46,10 @@ public final class Catalog {
    *     is not there, or an id stands twice
    */
   public static Catalog of(
-      List<Action> actions, List<Environment> environments, Map<String, List<Binding>> bindings) {
-    Map<String, List<Binding>> copy = new LinkedHashMap<>();
+      List<Action> actions,
+      List<Environment> environments,
+      Map<EnvironmentId, List<Binding>> bindings) {
+    Map<EnvironmentId, List<Binding>> copy = new LinkedHashMap<>();
     bindings.forEach((environment, list) -> copy.put(environment, List.copyOf(list)));
     Catalog catalog =
         new Catalog(byId(actions, Action::id), byId(environments, Environment::id), copy);
@@ -81,17 +84,17 @@ public final class Catalog {
   }
 
   /** An environment by its id. */
-  public Optional<Environment> environment(String id) {
+  public Optional<Environment> environment(EnvironmentId id) {
     return Optional.ofNullable(environments.get(id));
   }
 
   /** The bindings of an environment, in order. */
-  public List<Binding> bindings(String environment) {
+  public List<Binding> bindings(EnvironmentId environment) {
     return bindings.getOrDefault(environment, List.of());
   }
 
   /** The bindings of an action in an environment, the preferred one first. */
-  public List<Binding> bindings(String environment, ActionId action) {
+  public List<Binding> bindings(EnvironmentId environment, ActionId action) {
     return byAction
         .computeIfAbsent(
             environment, e -> bindings(e).stream().collect(Collectors.groupingBy(Binding::action)))
@@ -99,7 +102,7 @@ public final class Catalog {
   }
 
   /** A binding of an environment by its id. */
-  public Optional<Binding> binding(String environment, String id) {
+  public Optional<Binding> binding(EnvironmentId environment, String id) {
     return Optional.ofNullable(
         byId.computeIfAbsent(
                 environment,
@@ -123,8 +126,8 @@ public final class Catalog {
   public Catalog with(
       List<Action> moreActions,
       List<Environment> moreEnvironments,
-      Map<String, List<Binding>> more) {
-    Map<String, List<Binding>> all = new LinkedHashMap<>(bindings);
+      Map<EnvironmentId, List<Binding>> more) {
+    Map<EnvironmentId, List<Binding>> all = new LinkedHashMap<>(bindings);
     more.forEach(
         (environment, list) ->
             all.put(
@@ -139,7 +142,7 @@ public final class Catalog {
   }
 
   /** This catalogue without some bindings of an environment. */
-  public Catalog without(String environment, Set<String> ids) {
+  public Catalog without(EnvironmentId environment, Set<String> ids) {
     if (ids.isEmpty()) {
       return this;
     }
@@ -152,8 +155,8 @@ public final class Catalog {
    *
    * @throws IllegalArgumentException as {@link #of}
    */
-  public Catalog withBindings(String environment, List<Binding> list) {
-    Map<String, List<Binding>> all = new LinkedHashMap<>(bindings);
+  public Catalog withBindings(EnvironmentId environment, List<Binding> list) {
+    Map<EnvironmentId, List<Binding>> all = new LinkedHashMap<>(bindings);
     all.put(environment, List.copyOf(list));
     Catalog changed = new Catalog(actions, environments, all);
     changed.check(environment, list);
@@ -179,7 +182,7 @@ public final class Catalog {
                     LinkedHashMap::new)));
   }
 
-  private void check(String environmentId, List<Binding> list) {
+  private void check(EnvironmentId environmentId, List<Binding> list) {
     Environment environment =
         environment(environmentId)
             .orElseThrow(() -> new IllegalArgumentException("No environment " + environmentId));

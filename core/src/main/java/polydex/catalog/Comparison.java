@@ -20,7 +20,7 @@ import polydex.keys.Step;
  * @param to the id of the environment that one goes to
  * @param lines an action each, in the order of the first, then what only the second has
  */
-public record Comparison(String from, String to, List<Line> lines) {
+public record Comparison(EnvironmentId from, EnvironmentId to, List<Line> lines) {
 
   /** How far two environments agree about an action. */
   public enum Likeness {
@@ -51,7 +51,7 @@ public record Comparison(String from, String to, List<Line> lines) {
   }
 
   /** Compares two environments of a catalogue, wherever in them their bindings hold. */
-  public static Comparison of(Catalog catalog, String from, String to) {
+  public static Comparison of(Catalog catalog, EnvironmentId from, EnvironmentId to) {
     Map<ActionId, List<Gesture>> first = gestures(catalog, from);
     Map<ActionId, List<Gesture>> second = gestures(catalog, to);
     Set<ActionId> actions = new LinkedHashSet<>();
@@ -76,7 +76,7 @@ public record Comparison(String from, String to, List<Line> lines) {
     return counts;
   }
 
-  private static Map<ActionId, List<Gesture>> gestures(Catalog catalog, String environment) {
+  private static Map<ActionId, List<Gesture>> gestures(Catalog catalog, EnvironmentId environment) {
     Map<ActionId, List<Gesture>> all = new HashMap<>();
     for (Binding binding : catalog.bindings(environment)) {
       List<Gesture> list = all.computeIfAbsent(binding.action(), _ -> new ArrayList<>());

@@ -26,7 +26,7 @@ import polydex.keys.Modifiers;
  * @param source where the keymap is from, for one that describes a standard; may be empty
  */
 public record Environment(
-    String id,
+    EnvironmentId id,
     String title,
     Version version,
     List<Context> contexts,
@@ -39,7 +39,7 @@ public record Environment(
 
   /** One whose controls are not known. */
   public Environment(
-      String id,
+      EnvironmentId id,
       String title,
       Version version,
       List<Context> contexts,
@@ -53,7 +53,7 @@ public record Environment(
 
   /** One of which only the keys are known. */
   public Environment(
-      String id,
+      EnvironmentId id,
       String title,
       Version version,
       List<Context> contexts,
@@ -287,7 +287,7 @@ public record Environment(
    * @param platforms the ids of the platforms that it exists on; empty where not known
    * @param holdsMachine whether its window can hold another machine
    */
-  public record Application(List<String> platforms, boolean holdsMachine) implements Kind {
+  public record Application(List<EnvironmentId> platforms, boolean holdsMachine) implements Kind {
     /** Copies the list. */
     public Application {
       platforms = List.copyOf(platforms);

@@ -21,7 +21,7 @@ public final class GestureIndex {
    * @param environment the id
    * @param binding the binding
    */
-  public record Owner(String environment, Binding binding) {}
+  public record Owner(EnvironmentId environment, Binding binding) {}
 
   private final Map<List<Physical>, List<Owner>> owners = new HashMap<>();
 

@@ -45,15 +45,15 @@ public final class Hooks {
   public record Hook(Kind kind, String text) {}
 
   private final Catalog catalog;
-  private final Set<String> known;
-  private final Map<String, Map<Gesture, Binding>> byGesture = new HashMap<>();
+  private final Set<EnvironmentId> known;
+  private final Map<EnvironmentId, Map<Gesture, Binding>> byGesture = new HashMap<>();
 
   /**
    * The hooks of a catalogue.
    *
    * @param known the ids of the environments that the user works in
    */
-  public Hooks(Catalog catalog, Set<String> known) {
+  public Hooks(Catalog catalog, Set<EnvironmentId> known) {
     this.catalog = catalog;
     this.known = Set.copyOf(known);
     for (Environment environment : catalog.environments()) {
@@ -64,7 +64,7 @@ public final class Hooks {
   }
 
   /** What a binding can be remembered by, the user's own first. */
-  public List<Hook> of(String environment, Binding binding) {
+  public List<Hook> of(EnvironmentId environment, Binding binding) {
     List<Hook> found = new ArrayList<>();
     if (!binding.remarks().hook().isEmpty()) {
       found.add(new Hook(Kind.OWN, binding.remarks().hook()));
@@ -99,7 +99,7 @@ public final class Hooks {
   }
 
   /** Adding or dropping Shift gives the opposite. */
-  private Optional<Hook> reverses(String environment, Action action, Binding binding) {
+  private Optional<Hook> reverses(EnvironmentId environment, Action action, Binding binding) {
     if (action.opposite().isEmpty()) {
       return Optional.empty();
     }
@@ -133,7 +133,7 @@ public final class Hooks {
     return Optional.of(new Gesture(steps));
   }
 
-  private Optional<Hook> elsewhere(String environment, Binding binding) {
+  private Optional<Hook> elsewhere(EnvironmentId environment, Binding binding) {
     Optional<Hook> near = Optional.empty();
     for (Environment other : catalog.environments()) {
       if (other.id().equals(environment) || !known.contains(other.id())) {
@@ -160,7 +160,8 @@ public final class Hooks {
     return near;
   }
 
-  private boolean differsInPrimary(String here, Binding binding, String elsewhere, Binding there) {
+  private boolean differsInPrimary(
+      EnvironmentId here, Binding binding, EnvironmentId elsewhere, Binding there) {
     Modifier mine = primary(here);
     Modifier theirs = primary(elsewhere);
     if (mine == theirs) {
@@ -178,7 +179,7 @@ public final class Hooks {
   }
 
   /** The primary modifier of a platform, or of the first platform that an application is on. */
-  private Modifier primary(String environmentId) {
+  private Modifier primary(EnvironmentId environmentId) {
     return catalog
         .environment(environmentId)
         .map(

@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
 import polydex.route.Layer;
 import polydex.route.Trace.Acted;
@@ -125,7 +126,7 @@ public record Conflict(
    * @param depth of the machine, 0 the outermost
    */
   public record Party(
-      String environment,
+      EnvironmentId environment,
       String context,
       ActionId action,
       Gesture documented,
@@ -145,12 +146,14 @@ public record Conflict(
         "|",
         kind.written(),
         setup.orElse(""),
-        loser.depth() == 0 ? loser.environment() : loser.environment() + "@" + loser.depth(),
+        loser.depth() == 0
+            ? loser.environment().value()
+            : loser.environment() + "@" + loser.depth(),
         loser.context(),
         loser.action().value(),
         loser.gesture().toString(),
         winner
-            .map(Party::environment)
+            .map(w -> w.environment().value())
             .or(() -> at.map(l -> l.kind().name().toLowerCase(Locale.ROOT) + " " + l.title()))
             .orElse(""),
         what(instead));

@@ -349,7 +349,7 @@ public final class ConflictFinder {
                 at.kind().name(),
                 at.title(),
                 source == Kind.Source.LOSER ? "" : by,
-                inKeymap ? loser.environment() : ""),
+                inKeymap ? loser.environment().value() : ""),
             stillWorks,
             severity(instead, stillWorks, loser.binding().action())));
   }

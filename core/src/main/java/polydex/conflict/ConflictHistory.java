@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
 
 /**
@@ -35,7 +36,7 @@ public record ConflictHistory(List<Sighting> sightings) {
       String conflict,
       String setup,
       Conflict.Kind kind,
-      String environment,
+      EnvironmentId environment,
       Gesture gesture,
       String words,
       LocalDate since,

@@ -5,6 +5,7 @@ import java.util.stream.Collectors;
 import polydex.catalog.Catalog;
 import polydex.catalog.Context;
 import polydex.catalog.Environment;
+import polydex.catalog.EnvironmentId;
 import polydex.conflict.Conflict.Kind;
 import polydex.route.Layer;
 import polydex.route.Trace;
@@ -120,7 +121,7 @@ public final class ConflictSentence {
   }
 
   /** An environment and, unless it is the outermost, the context in it. */
-  public static String where(Catalog catalog, String environmentId, String contextId) {
+  public static String where(Catalog catalog, EnvironmentId environmentId, String contextId) {
     return catalog
         .environment(environmentId)
         .map(
@@ -128,6 +129,6 @@ public final class ConflictSentence {
                 contextId.equals(Context.ANYWHERE.id())
                     ? e.title()
                     : e.title() + ", " + e.context(contextId).map(Context::title).orElse(contextId))
-        .orElse(environmentId);
+        .orElse(environmentId.value());
   }
 }

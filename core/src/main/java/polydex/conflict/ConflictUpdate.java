@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.conflict.Conflict.Kind;
 import polydex.conflict.Conflict.Party;
 import polydex.keys.Gesture;
@@ -24,7 +25,8 @@ import polydex.route.TracedBinding;
 public final class ConflictUpdate {
 
   /** What tells the losing side of a conflict from others of its setup. */
-  private record Side(String environment, int depth, String binding, boolean own, Gesture gesture) {
+  private record Side(
+      EnvironmentId environment, int depth, String binding, boolean own, Gesture gesture) {
     static Side of(Party p) {
       return new Side(p.environment(), p.depth(), p.binding(), p.own(), p.gesture());
     }

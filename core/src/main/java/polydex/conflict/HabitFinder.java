@@ -18,6 +18,7 @@ import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Context;
 import polydex.catalog.Environment;
+import polydex.catalog.EnvironmentId;
 import polydex.conflict.Conflict.Kind;
 import polydex.conflict.Conflict.Party;
 import polydex.keys.Gesture;
@@ -38,21 +39,21 @@ import polydex.route.Trace.Outcome;
  */
 public final class HabitFinder {
 
-  private record Known(String environment, Binding binding, Gesture gesture) {}
+  private record Known(EnvironmentId environment, Binding binding, Gesture gesture) {}
 
   private final Catalog catalog;
   private final Person person;
-  private final Set<Set<String>> onOneMachine = new HashSet<>();
+  private final Set<Set<EnvironmentId>> onOneMachine = new HashSet<>();
 
   /** For each environment what its gestures do, and by which its actions are done. */
-  private final Map<String, Map<Gesture, Known>> doing = new TreeMap<>();
+  private final Map<EnvironmentId, Map<Gesture, Known>> doing = new TreeMap<>();
 
-  private final Map<String, Map<ActionId, List<Known>>> gestures = new TreeMap<>();
+  private final Map<EnvironmentId, Map<ActionId, List<Known>>> gestures = new TreeMap<>();
 
   private HabitFinder(Catalog catalog, Collection<Setup> setups, Person person) {
     this.catalog = catalog;
     this.person = person;
-    Map<String, List<Predicate<Binding>>> on = new LinkedHashMap<>();
+    Map<EnvironmentId, List<Predicate<Binding>>> on = new LinkedHashMap<>();
     for (Setup setup : setups) {
       for (Machine machine : setup.machines()) {
         put(on, machine.platform(), b -> machine.isOn(Layer.Kind.DESKTOP, b));
@@ -74,7 +75,7 @@ public final class HabitFinder {
   }
 
   /** What is on anywhere, in the version that is there, may be somebody's habit. */
-  private void add(String id, Predicate<Binding> isOn) {
+  private void add(EnvironmentId id, Predicate<Binding> isOn) {
     Optional<Environment> environment = catalog.environment(id);
     if (environment.isEmpty()) {
       return;
@@ -99,7 +100,7 @@ public final class HabitFinder {
     doing.values().forEach(m -> m.values().forEach(k -> put(byGesture, k.gesture(), k)));
     List<Conflict> found = new ArrayList<>();
     byGesture.values().forEach(some -> pairs(some, found));
-    Map<ActionId, List<String>> whoDoes = new HashMap<>();
+    Map<ActionId, List<EnvironmentId>> whoDoes = new HashMap<>();
     gestures.forEach(
         (environment, by) -> by.keySet().forEach(action -> put(whoDoes, action, environment)));
     whoDoes.forEach((action, environments) -> splits(action, environments, found));
@@ -125,7 +126,7 @@ public final class HabitFinder {
     }
   }
 
-  private boolean areApart(String one, String other) {
+  private boolean areApart(EnvironmentId one, EnvironmentId other) {
     return !onOneMachine.contains(Set.of(one, other));
   }
 
@@ -137,7 +138,7 @@ public final class HabitFinder {
     return conflict(Kind.CROSSED_HABIT, one, other, acted(other), harm);
   }
 
-  private void splits(ActionId action, List<String> environments, List<Conflict> found) {
+  private void splits(ActionId action, List<EnvironmentId> environments, List<Conflict> found) {
     for (int i = 0; i < environments.size(); i++) {
       for (int j = i + 1; j < environments.size(); j++) {
         List<Known> here = byAction(environments.get(i), action);
@@ -152,7 +153,7 @@ public final class HabitFinder {
     }
   }
 
-  private List<Known> byAction(String environment, ActionId action) {
+  private List<Known> byAction(EnvironmentId environment, ActionId action) {
     return gestures.getOrDefault(environment, Map.of()).getOrDefault(action, List.of());
   }
 
@@ -164,7 +165,7 @@ public final class HabitFinder {
     return conflict(Kind.SPLIT_HABIT, one, other, there, harm);
   }
 
-  private Outcome does(String environment, Gesture gesture) {
+  private Outcome does(EnvironmentId environment, Gesture gesture) {
     Known known = doing.getOrDefault(environment, Map.of()).get(gesture);
     return known == null ? new Nothing("It does nothing there.") : acted(known);
   }

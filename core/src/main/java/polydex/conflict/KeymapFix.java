@@ -7,6 +7,7 @@ import java.util.Set;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
+import polydex.catalog.EnvironmentId;
 import polydex.conflict.Situation.Computer;
 import polydex.keys.Gesture;
 import polydex.route.Machine;
@@ -124,7 +125,7 @@ public sealed interface KeymapFix extends Fix {
    * @param binding which
    * @param to the gesture
    */
-  record MoveInKeymap(String environment, Binding binding, Gesture to) implements KeymapFix {
+  record MoveInKeymap(EnvironmentId environment, Binding binding, Gesture to) implements KeymapFix {
     @Override
     public Situation applyTo(Situation before) {
       return before.withBindings(
@@ -138,7 +139,7 @@ public sealed interface KeymapFix extends Fix {
               Fix.quoted(catalog, binding.action()),
               binding.gesture(),
               to,
-              catalog.environment(environment).map(Environment::title).orElse(environment));
+              catalog.environment(environment).map(Environment::title).orElse(environment.value()));
     }
 
     @Override

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.UnaryOperator;
 import polydex.catalog.Binding;
+import polydex.catalog.EnvironmentId;
 import polydex.route.Machine;
 import polydex.route.Setup;
 import polydex.route.World;
@@ -49,7 +50,7 @@ public record Situation(World world, Map<String, Setup> setups) {
   }
 
   /** The same with other bindings of an environment. */
-  Situation withBindings(String environment, UnaryOperator<Binding> change) {
+  Situation withBindings(EnvironmentId environment, UnaryOperator<Binding> change) {
     List<Binding> list = new ArrayList<>();
     world.catalog().bindings(environment).forEach(b -> list.add(change.apply(b)));
     return new Situation(
@@ -63,7 +64,7 @@ public record Situation(World world, Map<String, Setup> setups) {
    * @param title as its user calls it
    * @param platform the id of its platform
    */
-  public record Computer(String title, String platform) {
+  public record Computer(String title, EnvironmentId platform) {
     static Computer of(Machine machine) {
       return new Computer(machine.title(), machine.platform());
     }

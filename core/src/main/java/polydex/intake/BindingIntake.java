@@ -18,6 +18,7 @@ import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Context;
 import polydex.catalog.Environment;
+import polydex.catalog.EnvironmentId;
 import polydex.intake.IntakePlan.Changed;
 import polydex.intake.IntakePlan.Gone;
 import polydex.intake.IntakePlan.Taken;
@@ -45,8 +46,8 @@ public final class BindingIntake {
   private final Workspace before;
   private final IntakeRequest request;
   private final Map<String, Here> heres = new HashMap<>();
-  private final Map<String, Here> heresById = new LinkedHashMap<>();
-  private final Map<String, Set<String>> listedBefore = new HashMap<>();
+  private final Map<EnvironmentId, Here> heresById = new LinkedHashMap<>();
+  private final Map<EnvironmentId, Set<String>> listedBefore = new HashMap<>();
   private final Map<GestureReader, Map<String, Cell>> cells = new HashMap<>();
   private final Optional<Remembered.Source> earlier;
   private final List<Taken> taken = new ArrayList<>();
@@ -63,7 +64,7 @@ public final class BindingIntake {
     record Unreadable(String why) implements Cell {}
   }
 
-  private record NewRow(Row row, String environment, Binding binding) {}
+  private record NewRow(Row row, EnvironmentId environment, Binding binding) {}
 
   private BindingIntake(Workspace before, IntakeRequest request) {
     this.before = before;
@@ -228,7 +229,7 @@ public final class BindingIntake {
   }
 
   /** The ids that the program makes of context, action and gesture, whatever ids files gave. */
-  private Set<String> presentIn(String environment) {
+  private Set<String> presentIn(EnvironmentId environment) {
     Set<String> keys = new HashSet<>();
     before
         .catalog()
@@ -262,7 +263,7 @@ public final class BindingIntake {
     earlierOnes.forEach(g -> left.computeIfAbsent(there(g), _ -> new ArrayDeque<>()).add(g));
     Set<Gone> replaced = new HashSet<>();
     List<Changed> changed = new ArrayList<>();
-    Map<String, Set<String>> dropped = new LinkedHashMap<>();
+    Map<EnvironmentId, Set<String>> dropped = new LinkedHashMap<>();
     for (NewRow row : fresh) {
       Optional<Gone> was = Optional.ofNullable(left.get(there(row))).map(Deque::poll);
       if (was.isPresent()) {
@@ -292,7 +293,7 @@ public final class BindingIntake {
   }
 
   /** An action in a context of an environment, whichever gesture does it. */
-  private record ActionThere(String environment, ActionId action, String context) {}
+  private record ActionThere(EnvironmentId environment, ActionId action, String context) {}
 
   private static ActionThere there(Gone gone) {
     return new ActionThere(gone.environment(), gone.binding().action(), gone.binding().context());
@@ -302,15 +303,15 @@ public final class BindingIntake {
     return new ActionThere(row.environment(), row.binding().action(), row.binding().context());
   }
 
-  private static void drop(Map<String, Set<String>> dropped, Gone gone) {
+  private static void drop(Map<EnvironmentId, Set<String>> dropped, Gone gone) {
     dropped
         .computeIfAbsent(gone.environment(), _ -> new LinkedHashSet<>())
         .add(gone.binding().id());
   }
 
-  private Workspace after(Map<String, Set<String>> dropped) {
+  private Workspace after(Map<EnvironmentId, Set<String>> dropped) {
     // An environment none of whose lines was taken is not made.
-    Map<String, Map<String, Binding>> newBindings = new LinkedHashMap<>();
+    Map<EnvironmentId, Map<String, Binding>> newBindings = new LinkedHashMap<>();
     heresById.forEach(
         (id, here) -> {
           if (!here.added.isEmpty()) {
@@ -319,10 +320,10 @@ public final class BindingIntake {
         });
     names.keep(newBindings.keySet());
     Catalog catalog = before.catalog();
-    for (Map.Entry<String, Set<String>> d : dropped.entrySet()) {
+    for (Map.Entry<EnvironmentId, Set<String>> d : dropped.entrySet()) {
       catalog = catalog.without(d.getKey(), d.getValue());
     }
-    Map<String, List<Binding>> added = new LinkedHashMap<>();
+    Map<EnvironmentId, List<Binding>> added = new LinkedHashMap<>();
     newBindings.forEach((e, list) -> added.put(e, List.copyOf(list.values())));
     catalog = catalog.with(names.newActions(), names.changedEnvironments(), added);
     Remembered remembered = before.remembered().withTitles(names.learnt());
@@ -340,8 +341,9 @@ public final class BindingIntake {
   }
 
   /** What came from this list: what it has now, and what stays of what it had. */
-  private Remembered.Source source(Catalog catalog, Map<String, Map<String, Binding>> newBindings) {
-    Map<String, Set<String>> all = new HashMap<>();
+  private Remembered.Source source(
+      Catalog catalog, Map<EnvironmentId, Map<String, Binding>> newBindings) {
+    Map<EnvironmentId, Set<String>> all = new HashMap<>();
     earlier.ifPresent(s -> s.bindings().forEach((e, old) -> all.put(e, new HashSet<>(old))));
     listedBefore.forEach((e, now) -> all.computeIfAbsent(e, _ -> new HashSet<>()).addAll(now));
     all.forEach(

@@ -17,6 +17,7 @@ import polydex.catalog.Environment;
 import polydex.catalog.Environment.Application;
 import polydex.catalog.Environment.Platform;
 import polydex.catalog.Environment.WhenBroken;
+import polydex.catalog.EnvironmentId;
 import polydex.catalog.TitleMatcher;
 import polydex.catalog.TitleMatcher.Match;
 import polydex.catalog.Version;
@@ -37,7 +38,7 @@ final class IntakeNames {
   private final Map<String, Environment> environmentsByTitle = new HashMap<>();
   private final Set<String> ids = new HashSet<>();
   private final Map<ActionId, Action> newActions = new LinkedHashMap<>();
-  private final Map<String, Environment> changedEnvironments = new LinkedHashMap<>();
+  private final Map<EnvironmentId, Environment> changedEnvironments = new LinkedHashMap<>();
   private final List<Environment> newEnvironments = new ArrayList<>();
   private final Map<String, ActionId> learnt = new HashMap<>();
   private final Map<String, Proposal> proposals = new LinkedHashMap<>();
@@ -55,8 +56,8 @@ final class IntakeNames {
     }
     for (Environment environment : catalog.environments()) {
       environmentsByTitle.putIfAbsent(fold(environment.title()), environment);
-      environmentsByTitle.putIfAbsent(fold(environment.id()), environment);
-      ids.add(environment.id());
+      environmentsByTitle.putIfAbsent(fold(environment.id().value()), environment);
+      ids.add(environment.id().value());
     }
     before.remembered().titles().forEach(this::means);
     request.meant().forEach((title, action) -> learnt.put(fold(title), action));
@@ -95,7 +96,7 @@ final class IntakeNames {
   }
 
   /** Forgets environments that were made for lines none of which was taken. */
-  void keep(Set<String> taken) {
+  void keep(Set<EnvironmentId> taken) {
     changedEnvironments.keySet().retainAll(taken);
     newEnvironments.removeIf(e -> !taken.contains(e.id()));
   }
@@ -141,7 +142,7 @@ final class IntakeNames {
         folded -> {
           Environment made =
               new Environment(
-                  unused("own-" + slug(folded)),
+                  new EnvironmentId(unused("own-" + slug(folded))),
                   row.environment().strip(),
                   new Version("1"),
                   List.of(Context.ANYWHERE),

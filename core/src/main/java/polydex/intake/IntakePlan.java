@@ -2,6 +2,7 @@ package polydex.intake;
 
 import java.util.List;
 import polydex.catalog.Binding;
+import polydex.catalog.EnvironmentId;
 import polydex.catalog.TitleMatcher.Match;
 import polydex.intake.IntakeRequest.Refused;
 import polydex.intake.IntakeRequest.Row;
@@ -49,7 +50,7 @@ public record IntakePlan(
    *
    * @param environment the id
    */
-  public record Gone(String environment, Binding binding) {}
+  public record Gone(EnvironmentId environment, Binding binding) {}
 
   /**
    * A title that may mean an action that is known.

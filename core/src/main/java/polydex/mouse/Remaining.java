@@ -14,6 +14,7 @@ import polydex.catalog.Environment;
 import polydex.catalog.Environment.OwnBindingRules;
 import polydex.catalog.Environment.OwnTarget;
 import polydex.catalog.Environment.PointerRoute;
+import polydex.catalog.EnvironmentId;
 import polydex.effort.KeystrokeLevel;
 import polydex.effort.YearlyCost;
 import polydex.keys.Gesture;
@@ -88,7 +89,7 @@ public final class Remaining {
       double hoursAYear,
       Optional<Double> paybackDays,
       Optional<Gesture> gesture,
-      Optional<String> environment,
+      Optional<EnvironmentId> environment,
       Optional<Walk> walk,
       Optional<String> kept) {
 
@@ -100,8 +101,11 @@ public final class Remaining {
 
   /** What there would be instead of the pointer. */
   private record Instead(
-      Kind kind, Optional<Gesture> gesture, Optional<String> environment, Optional<Walk> walk) {
-    static Instead by(Kind kind, Gesture gesture, String environment) {
+      Kind kind,
+      Optional<Gesture> gesture,
+      Optional<EnvironmentId> environment,
+      Optional<Walk> walk) {
+    static Instead by(Kind kind, Gesture gesture, EnvironmentId environment) {
       return new Instead(kind, Optional.of(gesture), Optional.of(environment), Optional.empty());
     }
 

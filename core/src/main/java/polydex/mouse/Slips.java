@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Predicate;
 import org.threeten.extra.LocalDateRange;
+import polydex.catalog.EnvironmentId;
 import polydex.recognition.Place;
 import polydex.totals.Standing;
 
@@ -20,7 +21,7 @@ import polydex.totals.Standing;
  * @param places lately, the commonest first
  */
 public record Slips(
-    List<Integer> byHour, Map<String, Integer> byEnvironment, List<OfPlace> places) {
+    List<Integer> byHour, Map<EnvironmentId, Integer> byEnvironment, List<OfPlace> places) {
 
   /**
    * The slips of one action.
@@ -47,7 +48,7 @@ public record Slips(
   public static Slips of(Standing standing, Predicate<Place> places, LocalDate today) {
     LocalDateRange days = Standing.latelyUpTo(today);
     int[] hours = new int[24];
-    Map<String, Integer> environments = new HashMap<>();
+    Map<EnvironmentId, Integer> environments = new HashMap<>();
     List<OfPlace> found = new ArrayList<>();
     for (Standing.Entry e : standing.entries()) {
       if (!places.test(e.place())) {

@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
+import polydex.catalog.EnvironmentId;
 import polydex.effort.TheilSen;
 import polydex.effort.YearlyCost;
 
@@ -52,7 +53,7 @@ public final class DrillHistory {
 
   private final TreeMap<Long, Day> byDay = new TreeMap<>();
   private final Set<DrillItem> onceFluent = new HashSet<>();
-  private final Map<String, TreeMap<Long, Integer>> fluentByEnvironment = new HashMap<>();
+  private final Map<EnvironmentId, TreeMap<Long, Integer>> fluentByEnvironment = new HashMap<>();
   private final List<Integer> answersWhenFluent = new ArrayList<>();
   private final Deque<Answer> latestRight = new ArrayDeque<>();
   private long today = Long.MIN_VALUE;
@@ -123,12 +124,12 @@ public final class DrillHistory {
   }
 
   /** The ids of environments in which anything ever was fluent. */
-  public Set<String> environments() {
+  public Set<EnvironmentId> environments() {
     return new HashSet<>(fluentByEnvironment.keySet());
   }
 
   /** How many items of an environment were fluent at the end of a day. */
-  public int fluent(String environment, long day) {
+  public int fluent(EnvironmentId environment, long day) {
     return Optional.ofNullable(fluentByEnvironment.get(environment))
         .map(counts -> counts.floorEntry(day))
         .map(Map.Entry::getValue)

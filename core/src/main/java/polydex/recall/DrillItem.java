@@ -2,6 +2,7 @@ package polydex.recall;
 
 import java.util.Comparator;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 
 /**
  * An action in one environment: what is asked and remembered.
@@ -9,7 +10,8 @@ import polydex.catalog.ActionId;
  * @param environment the id of a platform or application
  * @param action the id of the action
  */
-public record DrillItem(String environment, ActionId action) implements Comparable<DrillItem> {
+public record DrillItem(EnvironmentId environment, ActionId action)
+    implements Comparable<DrillItem> {
   private static final Comparator<DrillItem> ORDER =
       Comparator.comparing(DrillItem::environment).thenComparing(DrillItem::action);
 

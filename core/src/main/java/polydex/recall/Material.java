@@ -11,6 +11,7 @@ import polydex.boards.Board;
 import polydex.boards.Layout;
 import polydex.boards.Presses;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.catalog.MenuKeys;
 import polydex.keys.Gesture;
 import polydex.keys.Held;
@@ -36,7 +37,7 @@ import polydex.route.World;
  */
 public final class Material {
   private final Map<DrillItem, Prompt> prompts = new LinkedHashMap<>();
-  private final Map<String, List<ActionId>> actions = new HashMap<>();
+  private final Map<EnvironmentId, List<ActionId>> actions = new HashMap<>();
   private final Map<DrillItem, Map<String, Gesture>> families = new LinkedHashMap<>();
   private final Map<DrillItem, String> setups = new LinkedHashMap<>();
   private final World world;
@@ -156,7 +157,7 @@ public final class Material {
   }
 
   /** The ids of the actions that can be asked in an environment. */
-  public List<ActionId> actions(String environment) {
+  public List<ActionId> actions(EnvironmentId environment) {
     return List.copyOf(actions.getOrDefault(environment, List.of()));
   }
 

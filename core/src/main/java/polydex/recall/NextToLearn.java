@@ -11,6 +11,7 @@ import java.util.function.ToDoubleFunction;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
+import polydex.catalog.EnvironmentId;
 import polydex.catalog.Hooks;
 import polydex.effort.KeystrokeLevel;
 import polydex.effort.SpokenTime;
@@ -170,7 +171,8 @@ public final class NextToLearn {
     List<Proposal> chosen = new ArrayList<>();
     while (!left.isEmpty() && chosen.size() < most) {
       Proposal best = left.getFirst();
-      String last = chosen.isEmpty() ? "" : chosen.getLast().item().environment();
+      EnvironmentId last =
+          chosen.isEmpty() ? EnvironmentId.NONE : chosen.getLast().item().environment();
       Proposal next =
           left.stream()
               .takeWhile(p -> p.marked() == best.marked())

@@ -17,6 +17,7 @@ import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
 import polydex.recall.Answer.Kind;
 
@@ -302,19 +303,20 @@ public final class SessionPlan {
 
   /** The same groups with none in the environment of the one before, where that can be. */
   private static List<List<Question>> apart(List<List<Question>> shuffled) {
-    Map<String, ArrayList<List<Question>>> left = new LinkedHashMap<>();
+    Map<EnvironmentId, ArrayList<List<Question>>> left = new LinkedHashMap<>();
     for (List<Question> group : shuffled) {
       left.computeIfAbsent(environment(group.getFirst()), _ -> new ArrayList<>()).add(group);
     }
     List<List<Question>> ordered = new ArrayList<>();
-    String last = "";
+    EnvironmentId last = EnvironmentId.NONE;
     while (ordered.size() < shuffled.size()) {
-      String before = last;
-      String next =
+      EnvironmentId before = last;
+      EnvironmentId next =
           left.entrySet().stream()
               .filter(e -> !e.getValue().isEmpty())
               .max(
-                  Comparator.comparing((Map.Entry<String, ?> e) -> !e.getKey().equals(before))
+                  Comparator.comparing(
+                          (Map.Entry<EnvironmentId, ?> e) -> !e.getKey().equals(before))
                       .thenComparing(e -> left.get(e.getKey()).size()))
               .orElseThrow()
               .getKey();
@@ -325,7 +327,7 @@ public final class SessionPlan {
     return ordered;
   }
 
-  private static String environment(Question question) {
+  private static EnvironmentId environment(Question question) {
     return question.prompt().item().environment();
   }
 }

@@ -11,6 +11,7 @@ import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
 import polydex.catalog.Context;
 import polydex.catalog.Environment;
+import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
 import polydex.log.Deed;
 import polydex.log.Interpreter;
@@ -35,7 +36,7 @@ public final class Recogniser implements Interpreter {
   private final World world;
   private final Map<LearntName, Optional<ActionId>> names;
   private final Whereabouts whereabouts;
-  private final Map<String, PointerRoutes> routes = new HashMap<>();
+  private final Map<EnvironmentId, PointerRoutes> routes = new HashMap<>();
   private final Map<Here, Tracer> tracers = new HashMap<>();
   private final Map<Deed, Recognised> known = new HashMap<>();
 
@@ -135,7 +136,7 @@ public final class Recogniser implements Interpreter {
   /** An action is of the innermost environment that knows it, however it was done. */
   private Recognised at(How how, Where where, ActionId action) {
     Catalog catalog = world.catalog();
-    String environment =
+    EnvironmentId environment =
         around(where).stream()
             .filter(
                 e ->
@@ -145,8 +146,11 @@ public final class Recogniser implements Interpreter {
             .findFirst()
             .orElseGet(
                 () ->
-                    where.application().isEmpty()
-                        ? where.setup().map(s -> s.innermost().platform()).orElse("")
+                    where.application().equals(EnvironmentId.NONE)
+                        ? where
+                            .setup()
+                            .map(s -> s.innermost().platform())
+                            .orElse(EnvironmentId.NONE)
                         : where.application());
     return new Recognised(how, Optional.of(Place.of(where.setupId(), environment, action)));
   }

@@ -12,6 +12,7 @@ import polydex.catalog.Catalog;
 import polydex.catalog.Context;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.Application;
+import polydex.catalog.EnvironmentId;
 import polydex.log.Deed;
 import polydex.route.Machine;
 import polydex.route.Setup;
@@ -32,7 +33,7 @@ public final class Whereabouts {
    * @param setup with the application in focus; none where no setup fits
    * @param application the id of it, the log's name where no keymap has it, empty for the desktop
    */
-  public record Where(Optional<Setup> setup, String application) {
+  public record Where(Optional<Setup> setup, EnvironmentId application) {
     /** The id of the setup, or nothing. */
     String setupId() {
       return setup.map(Setup::id).orElse("");
@@ -70,7 +71,7 @@ public final class Whereabouts {
       }
     }
     if (best == null) {
-      return new Where(Optional.empty(), names.application());
+      return new Where(Optional.empty(), new EnvironmentId(names.application()));
     }
     Setup found = best;
     return applications(found, names.application())
@@ -81,8 +82,8 @@ public final class Whereabouts {
                 new Where(
                     Optional.of(found),
                     names.application().isEmpty()
-                        ? found.innermost().application().orElse("")
-                        : names.application()));
+                        ? found.innermost().application().orElse(EnvironmentId.NONE)
+                        : new EnvironmentId(names.application())));
   }
 
   private int likeness(Setup setup, String machine) {
@@ -93,7 +94,7 @@ public final class Whereabouts {
       return 3;
     }
     Machine inner = setup.innermost();
-    return isNamed(machine, inner.title(), inner.platform())
+    return isNamed(machine, inner.title(), inner.platform().value())
             || world
                 .catalog()
                 .environment(inner.platform())
@@ -118,7 +119,7 @@ public final class Whereabouts {
     Machine inner = setup.innermost();
     return world.catalog().environments().stream()
         .filter(e -> e.kind() instanceof Application)
-        .filter(e -> isNamed(name, e.id(), e.title()))
+        .filter(e -> isNamed(name, e.id().value(), e.title()))
         .filter(
             e ->
                 inner.application().filter(e.id()::equals).isPresent()
@@ -143,7 +144,7 @@ public final class Whereabouts {
   }
 
   /** The same with the application of a place in focus. */
-  public static Setup focusing(Setup setup, String environment, Catalog catalog) {
+  public static Setup focusing(Setup setup, EnvironmentId environment, Catalog catalog) {
     return catalog
         .environment(environment)
         .filter(e -> e.kind() instanceof Application)

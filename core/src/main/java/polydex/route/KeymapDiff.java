@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
+import polydex.catalog.EnvironmentId;
 
 /**
  * What few bindings differ between two catalogues, one of which was made from the other.
@@ -21,19 +22,19 @@ record KeymapDiff(List<Edit> edits) {
    * @param was the binding before; none for one that is new
    * @param now the binding after; none for one that is gone
    */
-  record Edit(String environment, Optional<Binding> was, Optional<Binding> now) {}
+  record Edit(EnvironmentId environment, Optional<Binding> was, Optional<Binding> now) {}
 
   /**
    * The difference in some environments, in O(bindings) comparisons of references.
    *
    * @return nothing where more has changed than single bindings
    */
-  static Optional<KeymapDiff> of(Catalog before, Catalog now, List<String> environments) {
+  static Optional<KeymapDiff> of(Catalog before, Catalog now, List<EnvironmentId> environments) {
     if (!before.sharesWith(now)) {
       return Optional.empty();
     }
     List<Edit> edits = new ArrayList<>();
-    for (String environment : environments) {
+    for (EnvironmentId environment : environments) {
       if (!add(environment, before.bindings(environment), now.bindings(environment), edits)) {
         return Optional.empty();
       }
@@ -43,7 +44,7 @@ record KeymapDiff(List<Edit> edits) {
 
   @SuppressWarnings("ReferenceEquality") // what is the same is shared, and equals would cost more
   private static boolean add(
-      String environment, List<Binding> before, List<Binding> now, List<Edit> edits) {
+      EnvironmentId environment, List<Binding> before, List<Binding> now, List<Edit> edits) {
     if (before == now) {
       return true;
     }

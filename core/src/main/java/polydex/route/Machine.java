@@ -7,6 +7,7 @@ import java.util.function.Consumer;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import polydex.catalog.Binding;
+import polydex.catalog.EnvironmentId;
 import polydex.catalog.Version;
 import polydex.keys.Gesture;
 
@@ -25,7 +26,7 @@ import polydex.keys.Gesture;
  */
 public record Machine(
     String title,
-    String platform,
+    EnvironmentId platform,
     Version version,
     String layout,
     List<Remap> remaps,
@@ -50,7 +51,7 @@ public record Machine(
    *     too
    */
   public record Running(
-      String application, Version version, Set<String> options, List<String> contexts)
+      EnvironmentId application, Version version, Set<String> options, List<String> contexts)
       implements Focus {
     /** Copies the collections. */
     public Running {
@@ -74,7 +75,7 @@ public record Machine(
    * @param inner the machine inside
    */
   public record Session(
-      String application,
+      EnvironmentId application,
       Version version,
       Capture capture,
       boolean fullScreen,
@@ -215,7 +216,7 @@ public record Machine(
   }
 
   /** The id of the application that has the focus, if one has. */
-  public Optional<String> application() {
+  public Optional<EnvironmentId> application() {
     return switch (focus) {
       case Bare _ -> Optional.empty();
       case Running r -> Optional.of(r.application());

@@ -2,6 +2,7 @@ package polydex.route;
 
 import java.util.List;
 import java.util.Optional;
+import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
 import polydex.keys.Key;
 import polydex.keys.Modifier;
@@ -18,7 +19,10 @@ import polydex.keys.Modifiers.Side;
  * @param keyRules single keys and modifiers
  */
 public record Remap(
-    String title, Optional<String> onlyIn, List<StrokeRule> strokeRules, List<KeyRule> keyRules) {
+    String title,
+    Optional<EnvironmentId> onlyIn,
+    List<StrokeRule> strokeRules,
+    List<KeyRule> keyRules) {
 
   /**
    * One stroke for another.

@@ -14,6 +14,7 @@ import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Context;
 import polydex.catalog.Environment;
+import polydex.catalog.EnvironmentId;
 import polydex.catalog.MenuKeys;
 import polydex.keys.Gesture;
 
@@ -268,7 +269,7 @@ public record Retracing(
     }
 
     /** How many keymaps of an environment a setup has. */
-    private int places(String environment) {
+    private int places(EnvironmentId environment) {
       int places = 0;
       for (Machine m : before.setup().machines()) {
         places += m.platform().equals(environment) ? 1 : 0;

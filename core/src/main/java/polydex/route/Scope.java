@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import polydex.catalog.Binding;
+import polydex.catalog.EnvironmentId;
 import polydex.keys.Modifiers;
 import polydex.keys.Physical;
 
@@ -20,7 +21,7 @@ import polydex.keys.Physical;
 final class Scope {
 
   /** A binding, who has it, and its rank in the scope. */
-  record Bound(String environment, Binding binding, boolean own, int rank) {}
+  record Bound(EnvironmentId environment, Binding binding, boolean own, int rank) {}
 
   /** A place in the trie. */
   static final class Node {
@@ -69,7 +70,7 @@ final class Scope {
   Scope replacing(
       Optional<Binding> was,
       List<List<Physical>> gone,
-      String environment,
+      EnvironmentId environment,
       Optional<Binding> now,
       List<List<Physical>> come) {
     Scope changed = new Scope(this);
@@ -110,7 +111,7 @@ final class Scope {
   }
 
   /** Puts a binding in; of several on the same presses the first is the one that happens. */
-  void add(List<Physical> presses, String environment, Binding binding, boolean own) {
+  void add(List<Physical> presses, EnvironmentId environment, Binding binding, boolean own) {
     if (!presses.isEmpty()) {
       Entry entry = new Entry(presses, new Bound(environment, binding, own, size++));
       entries.computeIfAbsent(presses.getFirst().eitherSide(), _ -> new ArrayList<>(2)).add(entry);

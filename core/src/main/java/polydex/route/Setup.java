@@ -2,6 +2,7 @@ package polydex.route;
 
 import java.util.ArrayList;
 import java.util.List;
+import polydex.catalog.EnvironmentId;
 
 /**
  * What stands between a person's fingers and the focused application.
@@ -29,8 +30,8 @@ public record Setup(String id, String title, String board, Machine machine) {
   }
 
   /** The ids of every platform and application on the way, from the fingers inward, each once. */
-  public List<String> environments() {
-    List<String> found = new ArrayList<>();
+  public List<EnvironmentId> environments() {
+    List<EnvironmentId> found = new ArrayList<>();
     for (Machine m : machines()) {
       found.add(m.platform());
       m.application().ifPresent(found::add);

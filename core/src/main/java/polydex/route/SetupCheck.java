@@ -16,6 +16,7 @@ import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.Application;
+import polydex.catalog.EnvironmentId;
 import polydex.catalog.Version;
 import polydex.keys.Gesture;
 import polydex.route.Remap.KeyPart;
@@ -156,7 +157,7 @@ public final class SetupCheck {
   }
 
   /** The options that bindings of an environment ask for. */
-  public static Set<String> options(Catalog catalog, String environment) {
+  public static Set<String> options(Catalog catalog, EnvironmentId environment) {
     return catalog.bindings(environment).stream()
         .flatMap(b -> b.when().option().stream())
         .collect(Collectors.toSet());
@@ -268,7 +269,7 @@ public final class SetupCheck {
   }
 
   private void focus(int depth, Machine machine) {
-    Optional<String> id = machine.application();
+    Optional<EnvironmentId> id = machine.application();
     if (id.isEmpty()) {
       return;
     }
@@ -295,7 +296,7 @@ public final class SetupCheck {
                   catalog
                       .environment(machine.platform())
                       .map(Environment::title)
-                      .orElse(machine.platform())));
+                      .orElse(machine.platform().value())));
     } else if (machine.focus() instanceof Machine.Session && !kind.holdsMachine()) {
       say(depth, Kind.FOCUS, "", "A window of %s can't hold a machine.".formatted(focus.title()));
     }

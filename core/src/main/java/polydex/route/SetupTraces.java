@@ -18,6 +18,7 @@ import polydex.boards.Presses;
 import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Environment;
+import polydex.catalog.EnvironmentId;
 import polydex.catalog.MenuKeys;
 import polydex.keys.Gesture;
 import polydex.keys.Held;
@@ -219,7 +220,7 @@ public final class SetupTraces {
       Function<String, Optional<String>> active,
       Layer layer,
       Machine machine,
-      String environmentId,
+      EnvironmentId environmentId,
       List<Binding> bindings) {
     Environment environment = world.catalog().environment(environmentId).orElseThrow();
     Map<String, Binding> openers = new LinkedHashMap<>();
@@ -246,7 +247,7 @@ public final class SetupTraces {
       List<TracedBinding> into,
       Optional<String> active,
       Layer layer,
-      String environment,
+      EnvironmentId environment,
       Binding binding,
       boolean own) {
     for (Gesture member : binding.gesture().expand()) {
@@ -258,7 +259,7 @@ public final class SetupTraces {
       List<TracedBinding> into,
       Optional<String> active,
       Layer layer,
-      String environment,
+      EnvironmentId environment,
       Binding opener,
       Binding binding) {
     for (Gesture member : binding.gesture().expand()) {
@@ -272,7 +273,7 @@ public final class SetupTraces {
   TracedBinding traced(
       Optional<String> active,
       Layer layer,
-      String environment,
+      EnvironmentId environment,
       Binding binding,
       boolean own,
       Gesture gesture,

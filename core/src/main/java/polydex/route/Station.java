@@ -19,6 +19,7 @@ import polydex.catalog.Context;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.Platform;
 import polydex.catalog.Environment.Reserved;
+import polydex.catalog.EnvironmentId;
 import polydex.catalog.MenuKeys;
 import polydex.keys.Gesture;
 import polydex.keys.Modifiers;
@@ -170,7 +171,7 @@ final class Station {
         layer(Kind.DESKTOP, environment.title()), active, scopes, environment.whenBroken());
   }
 
-  private Taker application(Layer layer, String id, List<String> contexts) {
+  private Taker application(Layer layer, EnvironmentId id, List<String> contexts) {
     Environment environment = catalog.environment(id).orElseThrow();
     Map<String, Scope> scopes = scopes(environment, b -> machine.isOn(layer.kind(), b));
     List<Scope> asked = asked(environment, scopes, contexts);
@@ -378,7 +379,7 @@ final class Station {
     return Presses.physical(gesture, layout).map(l -> matched(l.getFirst()).eitherSide());
   }
 
-  private String title(String environment) {
+  private String title(EnvironmentId environment) {
     return catalog.environment(environment).orElseThrow().title();
   }
 

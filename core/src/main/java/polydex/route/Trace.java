@@ -3,6 +3,7 @@ package polydex.route;
 import java.util.List;
 import java.util.Optional;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
 
 /**
@@ -28,7 +29,11 @@ public record Trace(Gesture gesture, List<Passage> passages, List<Outcome> resul
    * @param own whether it is one of the user's own bindings
    */
   public record Acted(
-      Layer layer, String environment, ActionId action, Optional<String> binding, boolean own)
+      Layer layer,
+      EnvironmentId environment,
+      ActionId action,
+      Optional<String> binding,
+      boolean own)
       implements Outcome {}
 
   /**

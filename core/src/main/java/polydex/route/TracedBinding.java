@@ -2,6 +2,7 @@ package polydex.route;
 
 import java.util.Optional;
 import polydex.catalog.Binding;
+import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
 import polydex.route.Trace.Acted;
 import polydex.route.Trace.Outcome;
@@ -24,7 +25,7 @@ import polydex.route.Trace.Outcome;
  */
 public record TracedBinding(
     Layer layer,
-    String environment,
+    EnvironmentId environment,
     Binding binding,
     boolean own,
     Gesture gesture,

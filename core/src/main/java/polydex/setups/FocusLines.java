@@ -48,7 +48,7 @@ final class FocusLines {
                                 .catalog()
                                 .environment(a)
                                 .map(Environment::title)
-                                .orElse(a))
+                                .orElse(a.value()))
                     .orElse("the desktop itself"))
             .wrong(part.wrong().at(part.depth(), Kind.FOCUS, ""))
             .changedBy(focus()));

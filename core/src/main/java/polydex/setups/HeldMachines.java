@@ -7,6 +7,7 @@ import java.util.function.Function;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.Application;
+import polydex.catalog.EnvironmentId;
 import polydex.route.Machine;
 import polydex.route.Setup;
 import polydex.setups.SetupLine.Edit;
@@ -56,7 +57,7 @@ final class HeldMachines {
   }
 
   /** The applications that exist on a platform, or on any where that is not known. */
-  static List<Environment> on(Catalog catalog, String platform) {
+  static List<Environment> on(Catalog catalog, EnvironmentId platform) {
     return catalog.environments().stream()
         .filter(
             e ->

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import polydex.catalog.Environment;
+import polydex.catalog.EnvironmentId;
 import polydex.route.Remap;
 import polydex.route.Remap.KeyRule;
 import polydex.route.Remap.StrokeRule;
@@ -116,12 +117,12 @@ final class RemapLines {
         .memberOf(rules, at, put);
   }
 
-  private String title(String application) {
+  private String title(EnvironmentId application) {
     return part.workspace()
         .catalog()
         .environment(application)
         .map(Environment::title)
-        .orElse(application);
+        .orElse(application.value());
   }
 
   private Edit onlyIn(int i, Remap remap) {
@@ -135,7 +136,7 @@ final class RemapLines {
     return new Edit.Choice(() -> options);
   }
 
-  private Edit limited(int i, Remap remap, Optional<String> to) {
+  private Edit limited(int i, Remap remap, Optional<EnvironmentId> to) {
     return new Edit.Done(
         put(i, new Remap(remap.title(), to, remap.strokeRules(), remap.keyRules())));
   }

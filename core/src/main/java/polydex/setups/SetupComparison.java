@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
 import polydex.route.SetupTraces;
 import polydex.route.TracedBinding;
@@ -37,7 +38,8 @@ public record SetupComparison(List<Part> parts, List<Working> bindings) {
    * @param action its id
    * @param inFirst whether it works in the first, rather than in the second
    */
-  public record Working(String environment, ActionId action, Gesture gesture, boolean inFirst) {}
+  public record Working(
+      EnvironmentId environment, ActionId action, Gesture gesture, boolean inFirst) {}
 
   /** The differences of two setups of a workspace, in O(bindings of both). */
   public static SetupComparison of(Workspace workspace, SetupTraces first, SetupTraces second) {
@@ -85,7 +87,7 @@ public record SetupComparison(List<Part> parts, List<Working> bindings) {
   private static List<Working> bindings(SetupTraces first, SetupTraces second) {
     Map<List<Object>, TracedBinding> firsts = working(first);
     Map<List<Object>, TracedBinding> seconds = working(second);
-    Set<String> shared = new HashSet<>(first.setup().environments());
+    Set<EnvironmentId> shared = new HashSet<>(first.setup().environments());
     shared.retainAll(second.setup().environments());
     List<Working> found = new ArrayList<>();
     firsts.forEach((key, t) -> add(found, t, shared, seconds.containsKey(key), true));
@@ -94,7 +96,11 @@ public record SetupComparison(List<Part> parts, List<Working> bindings) {
   }
 
   private static void add(
-      List<Working> to, TracedBinding t, Set<String> shared, boolean inBoth, boolean inFirst) {
+      List<Working> to,
+      TracedBinding t,
+      Set<EnvironmentId> shared,
+      boolean inBoth,
+      boolean inFirst) {
     if (!inBoth && shared.contains(t.environment())) {
       to.add(new Working(t.environment(), t.binding().action(), t.gesture(), inFirst));
     }

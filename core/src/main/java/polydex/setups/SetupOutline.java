@@ -12,6 +12,7 @@ import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.Platform;
+import polydex.catalog.EnvironmentId;
 import polydex.catalog.Version;
 import polydex.keys.Gesture;
 import polydex.route.Machine;
@@ -102,8 +103,8 @@ public final class SetupOutline {
     return catalog.environments().stream().filter(e -> e.kind() instanceof Platform);
   }
 
-  private String title(String environment) {
-    return catalog.environment(environment).map(Environment::title).orElse(environment);
+  private String title(EnvironmentId environment) {
+    return catalog.environment(environment).map(Environment::title).orElse(environment.value());
   }
 
   private void machine(int depth, Machine machine) {
@@ -184,7 +185,11 @@ public final class SetupOutline {
   }
 
   private void options(
-      int depth, Kind kind, String environment, Set<String> on, Function<Set<String>, Setup> to) {
+      int depth,
+      Kind kind,
+      EnvironmentId environment,
+      Set<String> on,
+      Function<Set<String>, Setup> to) {
     for (SetupLine line : optionLines(catalog, depth, environment, on, to)) {
       lines.add(line.wrong(wrong(depth, kind, line.label())));
     }
@@ -194,7 +199,7 @@ public final class SetupOutline {
   static List<SetupLine> optionLines(
       Catalog catalog,
       int depth,
-      String environment,
+      EnvironmentId environment,
       Set<String> on,
       Function<Set<String>, Setup> to) {
     Set<String> all = new TreeSet<>(SetupCheck.options(catalog, environment));

@@ -8,6 +8,7 @@ import java.util.Set;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
+import polydex.catalog.EnvironmentId;
 import polydex.route.Machine;
 import polydex.route.Setup;
 
@@ -20,7 +21,8 @@ public final class KeymapEdit {
    *
    * @param environment the id of the environment that gets it
    */
-  public static Optional<Change.Edit> add(Workspace before, String environment, Binding binding) {
+  public static Optional<Change.Edit> add(
+      Workspace before, EnvironmentId environment, Binding binding) {
     Catalog catalog = before.catalog();
     boolean known = catalog.bindings(environment).stream().anyMatch(b -> says(b, binding));
     if (known) {
@@ -33,7 +35,8 @@ public final class KeymapEdit {
   }
 
   /** A binding says something else, in its place. */
-  public static Change.Edit change(Workspace before, String environment, Binding was, Binding now) {
+  public static Change.Edit change(
+      Workspace before, EnvironmentId environment, Binding was, Binding now) {
     Catalog catalog = before.catalog();
     List<Binding> list =
         catalog.bindings(environment).stream().map(b -> b.id().equals(was.id()) ? now : b).toList();
@@ -41,7 +44,7 @@ public final class KeymapEdit {
   }
 
   /** A binding goes. */
-  public static Change.Edit remove(Workspace before, String environment, Binding binding) {
+  public static Change.Edit remove(Workspace before, EnvironmentId environment, Binding binding) {
     return edit(
         "Remove",
         before,
@@ -58,7 +61,7 @@ public final class KeymapEdit {
    *     off
    */
   public static Optional<Change.Edit> switchOff(
-      Workspace before, Setup setup, String platform, Binding binding) {
+      Workspace before, Setup setup, EnvironmentId platform, Binding binding) {
     if (binding.remarks().fixed()
         || setup.machines().stream().noneMatch(m -> m.platform().equals(platform))) {
       return Optional.empty();
@@ -76,7 +79,7 @@ public final class KeymapEdit {
     return Optional.of(new Change.Edit(title, before, after));
   }
 
-  private static Machine switched(Machine machine, String platform, String binding) {
+  private static Machine switched(Machine machine, EnvironmentId platform, String binding) {
     Machine here = machine;
     if (machine.platform().equals(platform)) {
       Set<String> off = new HashSet<>(machine.switchedOff());
@@ -107,9 +110,13 @@ public final class KeymapEdit {
   }
 
   private static Change.Edit edit(
-      String verb, Workspace before, String environment, Binding binding, Catalog after) {
+      String verb, Workspace before, EnvironmentId environment, Binding binding, Catalog after) {
     String where =
-        before.catalog().environment(environment).map(Environment::title).orElse(environment);
+        before
+            .catalog()
+            .environment(environment)
+            .map(Environment::title)
+            .orElse(environment.value());
     String title =
         "%s %s for “%s” in %s"
             .formatted(verb, binding.gesture(), before.catalog().title(binding.action()), where);

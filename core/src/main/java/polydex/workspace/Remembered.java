@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.intake.ColumnRoles;
 
 /**
@@ -20,7 +21,7 @@ public record Remembered(
     Map<String, ActionId> titles,
     Map<String, String> columns,
     Map<String, Source> lists,
-    Map<String, String> documents) {
+    Map<EnvironmentId, String> documents) {
   /** Nothing yet. */
   public static final Remembered NOTHING = new Remembered(Map.of(), Map.of(), Map.of(), Map.of());
 
@@ -29,10 +30,10 @@ public record Remembered(
    *
    * @param bindings the ids of its bindings, by the id of their environment
    */
-  public record Source(Map<String, Set<String>> bindings) {
+  public record Source(Map<EnvironmentId, Set<String>> bindings) {
     /** Keeps the sets as they are; they may be large, and nobody changes them afterwards. */
     public Source {
-      Map<String, Set<String>> copy = new TreeMap<>();
+      Map<EnvironmentId, Set<String>> copy = new TreeMap<>();
       bindings.forEach(
           (environment, ids) -> copy.put(environment, Collections.unmodifiableSet(ids)));
       bindings = Collections.unmodifiableMap(copy);
@@ -63,12 +64,12 @@ public record Remembered(
   }
 
   /** The same with the text of a keymap file. */
-  public Remembered withDocument(String environment, String text) {
+  public Remembered withDocument(EnvironmentId environment, String text) {
     return new Remembered(titles, columns, lists, joined(documents, Map.of(environment, text)));
   }
 
-  private static <V> Map<String, V> joined(Map<String, V> some, Map<String, V> more) {
-    Map<String, V> all = new HashMap<>(some);
+  private static <K, V> Map<K, V> joined(Map<K, V> some, Map<K, V> more) {
+    Map<K, V> all = new HashMap<>(some);
     all.putAll(more);
     return all;
   }

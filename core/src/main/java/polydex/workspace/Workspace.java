@@ -10,6 +10,7 @@ import java.util.Set;
 import polydex.boards.Board;
 import polydex.boards.Layout;
 import polydex.catalog.Catalog;
+import polydex.catalog.EnvironmentId;
 import polydex.conflict.Accepted;
 import polydex.conflict.Situation;
 import polydex.mouse.MouseChoices;
@@ -83,14 +84,14 @@ public record Workspace(
   }
 
   /** The ids of the environments that stand in any of the setups. */
-  public Set<String> environmentsInUse() {
-    Set<String> used = new HashSet<>();
+  public Set<EnvironmentId> environmentsInUse() {
+    Set<EnvironmentId> used = new HashSet<>();
     setups.values().forEach(setup -> used.addAll(setup.environments()));
     return used;
   }
 
   /** The setups in which an environment stands. */
-  public List<Setup> setupsWith(String environment) {
+  public List<Setup> setupsWith(EnvironmentId environment) {
     return setups.values().stream().filter(s -> s.environments().contains(environment)).toList();
   }
 

@@ -30,7 +30,7 @@ class CatalogTest {
 
   private static Environment app(String id, Context... contexts) {
     return new Environment(
-        id,
+        new EnvironmentId(id),
         id,
         new Version("1"),
         List.of(contexts),
@@ -82,22 +82,31 @@ class CatalogTest {
     assertThatThrownBy(
             () ->
                 Catalog.of(
-                    actions, List.of(APP), Map.of("app", List.of(binding("b", "gone", "F2")))))
+                    actions,
+                    List.of(APP),
+                    Map.of(new EnvironmentId("app"), List.of(binding("b", "gone", "F2")))))
         .hasMessageContaining("gone");
     assertThatThrownBy(
             () ->
                 Catalog.of(
-                    actions, List.of(APP), Map.of("lost", List.of(binding("b", "save", "F2")))))
+                    actions,
+                    List.of(APP),
+                    Map.of(new EnvironmentId("lost"), List.of(binding("b", "save", "F2")))))
         .hasMessageContaining("lost");
     Binding elsewhere = Binding.of("b", new ActionId("save"), Gesture.parse("F2"), "cell");
-    assertThatThrownBy(() -> Catalog.of(actions, List.of(APP), Map.of("app", List.of(elsewhere))))
+    assertThatThrownBy(
+            () ->
+                Catalog.of(
+                    actions, List.of(APP), Map.of(new EnvironmentId("app"), List.of(elsewhere))))
         .hasMessageContaining("cell");
     assertThatThrownBy(
             () ->
                 Catalog.of(
                     actions,
                     List.of(APP),
-                    Map.of("app", List.of(binding("b", "save", "F2"), binding("b", "save", "F3")))))
+                    Map.of(
+                        new EnvironmentId("app"),
+                        List.of(binding("b", "save", "F2"), binding("b", "save", "F3")))))
         .hasMessageContaining("Twice");
   }
 
@@ -107,15 +116,21 @@ class CatalogTest {
         Catalog.of(
             List.of(action("a", "A"), action("b", "B")),
             List.of(APP),
-            Map.of("app", List.of(binding("1", "a", "F1"), binding("2", "b", "F2"))));
+            Map.of(
+                new EnvironmentId("app"),
+                List.of(binding("1", "a", "F1"), binding("2", "b", "F2"))));
     Catalog more =
         catalog.with(
             List.of(action("a", "Another")),
             List.of(app("second", Context.ANYWHERE)),
-            Map.of("app", List.of(binding("1", "b", "F5"), binding("3", "a", "F3"))));
+            Map.of(
+                new EnvironmentId("app"),
+                List.of(binding("1", "b", "F5"), binding("3", "a", "F3"))));
     assertThat(more.actions()).extracting(Action::title).containsExactly("Another", "B");
-    assertThat(more.bindings("app")).extracting(Binding::id).containsExactly("1", "2", "3");
-    assertThat(more.bindings("app", new ActionId("b"))).hasSize(2);
+    assertThat(more.bindings(new EnvironmentId("app")))
+        .extracting(Binding::id)
+        .containsExactly("1", "2", "3");
+    assertThat(more.bindings(new EnvironmentId("app"), new ActionId("b"))).hasSize(2);
     assertThat(more.size()).isEqualTo(3);
     assertThat(more.environments()).hasSize(2);
     assertThat(catalog.title(new ActionId("a"))).isEqualTo("A");
@@ -196,8 +211,9 @@ class CatalogTest {
             List.of(action("a", "A"), action("b", "B")),
             List.of(APP, app("other", Context.ANYWHERE)),
             Map.of(
-                "app", List.of(binding("1", "a", "Ctrl+?"), binding("2", "b", "Alt+{1..3}")),
-                "other", List.of(binding("1", "b", "Ctrl+Shift+/"))));
+                new EnvironmentId("app"),
+                    List.of(binding("1", "a", "Ctrl+?"), binding("2", "b", "Alt+{1..3}")),
+                new EnvironmentId("other"), List.of(binding("1", "b", "Ctrl+Shift+/"))));
     GestureIndex index = GestureIndex.of(catalog, Keyboards.US);
     assertThat(owners(index, "Ctrl+Shift+<Slash>")).containsExactly("app", "other");
     assertThat(owners(index, "Alt+2")).containsExactly("app");
@@ -208,7 +224,7 @@ class CatalogTest {
     return index
         .owners(Presses.physical(Gesture.parse(gesture), Keyboards.US).orElseThrow())
         .stream()
-        .map(GestureIndex.Owner::environment)
+        .map(o -> o.environment().value())
         .toList();
   }
 }

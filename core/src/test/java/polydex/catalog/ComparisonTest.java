@@ -31,7 +31,7 @@ class ComparisonTest {
 
   private static Environment platform(String id, Modifier primary) {
     return new Environment(
-        id,
+        new EnvironmentId(id),
         id,
         new Version("1"),
         List.of(Context.ANYWHERE),
@@ -41,12 +41,12 @@ class ComparisonTest {
 
   private static Environment app(String id, String platform) {
     return new Environment(
-        id,
+        new EnvironmentId(id),
         id,
         new Version("1"),
         List.of(Context.ANYWHERE),
         WhenBroken.SWALLOW,
-        new Application(List.of(platform), false));
+        new Application(List.of(new EnvironmentId(platform)), false));
   }
 
   private static Action action(String id, String title, String opposite, boolean toggles) {
@@ -83,7 +83,7 @@ class ComparisonTest {
             app("here", "Left"),
             app("there", "Right")),
         Map.of(
-            "here",
+            new EnvironmentId("here"),
                 bindings(
                     "Ctrl+S = save",
                     "Ctrl+F = find",
@@ -92,7 +92,7 @@ class ComparisonTest {
                     "Alt+{1..3} = tab",
                     "F11 = full",
                     "Ctrl+K Ctrl+S = close"),
-            "there",
+            new EnvironmentId("there"),
                 bindings(
                     "Meta+S = save",
                     "Ctrl+Alt+F = find",
@@ -105,7 +105,8 @@ class ComparisonTest {
 
   @Test
   void anEnvironmentBesideAnotherWithCounts() {
-    Comparison comparison = Comparison.of(CATALOG, "here", "there");
+    Comparison comparison =
+        Comparison.of(CATALOG, new EnvironmentId("here"), new EnvironmentId("there"));
     assertThat(comparison.lines())
         .extracting(l -> l.action() + " " + l.likeness())
         .containsExactly(
@@ -117,7 +118,7 @@ class ComparisonTest {
             "full SAME",
             "close DIFFERENT");
     assertThat(comparison.counts().values()).containsExactly(2, 2, 2, 1, 0);
-    Comparison back = Comparison.of(CATALOG, "there", "here");
+    Comparison back = Comparison.of(CATALOG, new EnvironmentId("there"), new EnvironmentId("here"));
     assertThat(back.counts().get(Likeness.NEW)).isEqualTo(1);
     assertThat(back.counts().get(Likeness.SAME)).isEqualTo(2);
   }
@@ -139,11 +140,11 @@ class ComparisonTest {
   }
 
   private static List<String> hooks(String environment, String gesture) {
-    Hooks hooks = new Hooks(CATALOG, Set.of("here", "there"));
-    return CATALOG.bindings(environment).stream()
+    Hooks hooks = new Hooks(CATALOG, Set.of(new EnvironmentId("here"), new EnvironmentId("there")));
+    return CATALOG.bindings(new EnvironmentId(environment)).stream()
         .filter(b -> b.gesture().equals(Gesture.parse(gesture)))
         .findFirst()
-        .map(b -> hooks.of(environment, b))
+        .map(b -> hooks.of(new EnvironmentId(environment), b))
         .orElseThrow()
         .stream()
         .map(h -> h.kind() + ": " + h.text())
@@ -234,7 +235,7 @@ class ComparisonTest {
     Random random = new Random(seed);
     String[] gestures = {"Ctrl+A", "Meta+A", "Ctrl+Shift+A", "Alt+B", "B", "Ctrl+{A,B}", "F5"};
     List<ActionId> actions = Stream.of("save", "find", "next", "tab").map(ActionId::new).toList();
-    Map<String, List<Binding>> both = new HashMap<>();
+    Map<EnvironmentId, List<Binding>> both = new HashMap<>();
     for (String where : List.of("here", "there")) {
       List<Binding> list = new ArrayList<>();
       for (int i = 0; i < random.nextInt(7); i++) {
@@ -244,14 +245,15 @@ class ComparisonTest {
                 actions.get(random.nextInt(actions.size())),
                 Gesture.parse(gestures[random.nextInt(gestures.length)])));
       }
-      both.put(where, list);
+      both.put(new EnvironmentId(where), list);
     }
     Catalog catalog = Catalog.of(CATALOG.actions(), CATALOG.environments(), both);
-    Comparison comparison = Comparison.of(catalog, "here", "there");
+    Comparison comparison =
+        Comparison.of(catalog, new EnvironmentId("here"), new EnvironmentId("there"));
     assertThat(comparison.lines()).extracting(Comparison.Line::action).doesNotHaveDuplicates();
     for (ActionId action : actions) {
-      List<Gesture> from = members(both.get("here"), action);
-      List<Gesture> to = members(both.get("there"), action);
+      List<Gesture> from = members(both.get(new EnvironmentId("here")), action);
+      List<Gesture> to = members(both.get(new EnvironmentId("there")), action);
       Optional<Likeness> found =
           comparison.lines().stream()
               .filter(l -> l.action().equals(action))

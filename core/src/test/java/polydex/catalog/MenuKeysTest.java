@@ -25,7 +25,7 @@ class MenuKeysTest {
 
   private static final Environment APP =
       new Environment(
-          "app",
+          new EnvironmentId("app"),
           "App",
           new Version("1"),
           List.of(Context.ANYWHERE),

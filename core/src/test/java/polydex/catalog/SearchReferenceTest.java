@@ -121,7 +121,7 @@ class SearchReferenceTest {
     }
     Environment app =
         new Environment(
-            "app",
+            new EnvironmentId("app"),
             "App",
             new Version("1"),
             List.of(Context.ANYWHERE),
@@ -129,7 +129,9 @@ class SearchReferenceTest {
             new Application(List.of(), false));
     Catalog catalog =
         Catalog.of(
-            List.of(Action.of(new ActionId("a"), "A", "")), List.of(app), Map.of("app", bindings));
+            List.of(Action.of(new ActionId("a"), "A", "")),
+            List.of(app),
+            Map.of(new EnvironmentId("app"), bindings));
     Gesture asked = gesture(random);
     List<Physical> presses = Presses.physical(asked, Keyboards.US).orElseThrow();
     List<String> expected =

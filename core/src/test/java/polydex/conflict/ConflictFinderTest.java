@@ -13,6 +13,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
+import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
 import polydex.route.Machine;
 import polydex.route.Machine.Capture;
@@ -37,7 +38,7 @@ class ConflictFinderTest {
                         c.loser().action(),
                         c.loser().gesture(),
                         Conflict.what(c.instead()),
-                        c.winner().map(Conflict.Party::environment).orElse("-")))
+                        c.winner().map(Conflict.Party::environment).orElse(new EnvironmentId("-"))))
         .toList();
   }
 

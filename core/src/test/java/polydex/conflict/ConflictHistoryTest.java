@@ -16,6 +16,7 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
 import net.jqwik.api.constraints.Size;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.conflict.ConflictHistory.Sighting;
 import polydex.keys.Gesture;
 import polydex.route.Trace;
@@ -28,7 +29,14 @@ class ConflictHistoryTest {
     Gesture gesture = Gesture.parse("F" + (n + 1));
     Conflict.Party loser =
         new Conflict.Party(
-            "app", "anywhere", new ActionId("a" + n), gesture, gesture, "b" + n, false, 0);
+            new EnvironmentId("app"),
+            "anywhere",
+            new ActionId("a" + n),
+            gesture,
+            gesture,
+            "b" + n,
+            false,
+            0);
     return new Conflict(
         Conflict.Kind.UNTYPABLE,
         Optional.of("s"),

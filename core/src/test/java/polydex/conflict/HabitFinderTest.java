@@ -15,6 +15,7 @@ import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
 import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
+import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
 import polydex.route.Machine;
 import polydex.route.RandomSetups;
@@ -61,9 +62,9 @@ class HabitFinderTest {
   void everyPairIsFoundAndNoOther(@ForAll long seed) {
     RandomSetups.Case c = RandomSetups.make(seed);
     Set<String> expected = new TreeSet<>();
-    List<String> environments = c.setup().environments().stream().sorted().toList();
-    for (String one : environments) {
-      for (String other : environments) {
+    List<EnvironmentId> environments = c.setup().environments().stream().sorted().toList();
+    for (EnvironmentId one : environments) {
+      for (EnvironmentId other : environments) {
         if (one.compareTo(other) < 0 && !onOneMachine(c.setup(), one, other)) {
           pairs(doing(c, one), doing(c, other), expected);
         }
@@ -82,9 +83,9 @@ class HabitFinderTest {
     assertThat(found).isEqualTo(expected);
   }
 
-  private static boolean onOneMachine(Setup setup, String one, String other) {
+  private static boolean onOneMachine(Setup setup, EnvironmentId one, EnvironmentId other) {
     for (Machine m : setup.machines()) {
-      List<String> there = new ArrayList<>(List.of(m.platform()));
+      List<EnvironmentId> there = new ArrayList<>(List.of(m.platform()));
       m.application().ifPresent(there::add);
       if (there.contains(one) && there.contains(other)) {
         return true;
@@ -95,7 +96,7 @@ class HabitFinderTest {
 
   private record Doing(Gesture gesture, ActionId action) {}
 
-  private static List<Doing> doing(RandomSetups.Case c, String environment) {
+  private static List<Doing> doing(RandomSetups.Case c, EnvironmentId environment) {
     List<Doing> all = new ArrayList<>();
     // Switched off on every machine that has it, a binding is nobody's habit.
     List<Machine> with =

@@ -11,6 +11,7 @@ import polydex.boards.Presses;
 import polydex.catalog.Binding;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.Platform;
+import polydex.catalog.EnvironmentId;
 import polydex.catalog.MenuKeys;
 import polydex.keys.Gesture;
 import polydex.keys.Held;
@@ -59,23 +60,35 @@ final class ReferenceConflicts {
       Machine m = setup.machines().get(depth);
       for (Binding own : m.own()) {
         for (Gesture g : own.gesture().expand()) {
-          entries.add(new Entry(depth, "desktop", m.platform(), own, true, g, 0, setup));
+          entries.add(new Entry(depth, "desktop", m.platform().value(), own, true, g, 0, setup));
         }
       }
       List<Binding> on = new ArrayList<>(world.catalog().bindings(m.platform()));
       on.removeIf(b -> m.switchedOff().contains(b.id()));
-      keymap(depth, "desktop", m.platform(), on);
+      keymap(depth, "desktop", m.platform().value(), on);
       if (m.focus() instanceof Machine.Running r) {
-        keymap(depth, "application", r.application(), world.catalog().bindings(r.application()));
+        keymap(
+            depth,
+            "application",
+            r.application().value(),
+            world.catalog().bindings(r.application()));
         for (Binding menu :
             MenuKeys.of(
                 world.catalog().environment(r.application()).orElseThrow(), platform(depth))) {
           entries.add(
               new Entry(
-                  depth, "application", r.application(), menu, false, menu.gesture(), 0, setup));
+                  depth,
+                  "application",
+                  r.application().value(),
+                  menu,
+                  false,
+                  menu.gesture(),
+                  0,
+                  setup));
         }
       } else if (m.focus() instanceof Machine.Session s) {
-        keymap(depth, "session", s.application(), world.catalog().bindings(s.application()));
+        keymap(
+            depth, "session", s.application().value(), world.catalog().bindings(s.application()));
       }
     }
   }
@@ -395,7 +408,8 @@ final class ReferenceConflicts {
   }
 
   private boolean askedBefore(Entry one, Entry other) {
-    Environment environment = world.catalog().environment(one.environment()).orElseThrow();
+    Environment environment =
+        world.catalog().environment(new EnvironmentId(one.environment())).orElseThrow();
     List<String> active = ((Machine.Running) setup.innermost().focus()).contexts();
     String a = one.binding().context();
     String b = other.binding().context();

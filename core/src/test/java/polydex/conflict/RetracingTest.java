@@ -12,6 +12,7 @@ import net.jqwik.api.Property;
 import net.jqwik.api.statistics.Statistics;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
+import polydex.catalog.EnvironmentId;
 import polydex.route.RandomSetups;
 import polydex.route.Retracing;
 import polydex.route.SetupTraces;
@@ -70,10 +71,12 @@ class RetracingTest {
   }
 
   /** A keymap with a binding that has another gesture or action, or is gone or new. */
-  private static Catalog edited(Catalog catalog, List<String> environments, Random random) {
-    String environment = environments.get(random.nextInt(environments.size()));
-    List<Binding> list = new ArrayList<>(catalog.bindings(environment));
-    List<Binding> others = catalog.bindings(environments.get(random.nextInt(environments.size())));
+  private static Catalog edited(Catalog catalog, List<EnvironmentId> environments, Random random) {
+    String environment = environments.get(random.nextInt(environments.size())).value();
+    List<Binding> list = new ArrayList<>(catalog.bindings(new EnvironmentId(environment)));
+    List<Binding> others =
+        catalog.bindings(
+            new EnvironmentId(environments.get(random.nextInt(environments.size())).value()));
     if (list.isEmpty() || others.isEmpty()) {
       return catalog;
     }
@@ -105,6 +108,6 @@ class RetracingTest {
                   Optional.empty(),
                   was.remarks()));
     }
-    return catalog.withBindings(environment, list);
+    return catalog.withBindings(new EnvironmentId(environment), list);
   }
 }

@@ -21,6 +21,7 @@ import polydex.boards.Keyboards;
 import polydex.catalog.ActionId;
 import polydex.catalog.Context;
 import polydex.catalog.Environment;
+import polydex.catalog.EnvironmentId;
 import polydex.intake.IntakeRequest.Refused;
 import polydex.intake.IntakeRequest.Row;
 import polydex.route.Setup;
@@ -68,7 +69,13 @@ class BindingIntakeTest {
         .singleElement()
         .satisfies(t -> assertThat(t.row().line()).isEqualTo(3));
     assertThat(plan.change().after().catalog().actions()).isEqualTo(HERE.catalog().actions());
-    assertThat(plan.change().after().catalog().bindings("Editor").getLast().context())
+    assertThat(
+            plan.change()
+                .after()
+                .catalog()
+                .bindings(new EnvironmentId("Editor"))
+                .getLast()
+                .context())
         .isEqualTo("text");
   }
 
@@ -170,7 +177,7 @@ class BindingIntakeTest {
             row(6, "Prop list", "ruler", "Turn", "F6"),
             row(7, "Lost", "Attic", "Turn", "no such key"));
     Workspace after = plan.change().after();
-    assertThat(after.catalog().environment("Editor").orElseThrow().contexts())
+    assertThat(after.catalog().environment(new EnvironmentId("Editor")).orElseThrow().contexts())
         .extracting(Context::title)
         .contains("anywhere", "text", "Ruler", "Margin");
     Environment made =
@@ -272,7 +279,7 @@ class BindingIntakeTest {
     IntakeRequest first =
         IntakeRequest.of(Optional.of("list.csv"), List.of(save, count, old), List.of());
     Workspace with = BindingIntake.plan(HERE, first).change().after();
-    assertThat(with.catalog().bindings("Editor"))
+    assertThat(with.catalog().bindings(new EnvironmentId("Editor")))
         .filteredOn(b -> b.gesture().toString().equals("Ctrl+F5"))
         .singleElement()
         .satisfies(b -> assertThat(b.when().since()).isPresent());
@@ -300,7 +307,7 @@ class BindingIntakeTest {
   }
 
   private static List<String> gestures(IntakePlan plan) {
-    return plan.change().after().catalog().bindings("Editor").stream()
+    return plan.change().after().catalog().bindings(new EnvironmentId("Editor")).stream()
         .map(b -> b.gesture().toString())
         .toList();
   }
@@ -325,7 +332,12 @@ class BindingIntakeTest {
         BindingIntake.plan(
             after, List.of(row(2, "Editor", "text", "joining  of lines", "F10")), List.of());
     assertThat(again.proposals()).as("it was said once").isEmpty();
-    assertThat(again.change().after().catalog().bindings("Editor", new ActionId("Join lines")))
+    assertThat(
+            again
+                .change()
+                .after()
+                .catalog()
+                .bindings(new EnvironmentId("Editor"), new ActionId("Join lines")))
         .hasSize(3);
     assertThat(BindingIntake.plan(HERE, request.sureFrom(0.8)).proposals()).isEmpty();
   }

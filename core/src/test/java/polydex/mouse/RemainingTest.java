@@ -25,6 +25,7 @@ import polydex.catalog.Catalog;
 import polydex.catalog.Context;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.MenuItem;
+import polydex.catalog.EnvironmentId;
 import polydex.catalog.Version;
 import polydex.effort.KeystrokeLevel;
 import polydex.log.Deed;
@@ -107,7 +108,7 @@ class RemainingTest {
 
   private static Environment application(List<MenuItem> bar) {
     return new Environment(
-        "app",
+        new EnvironmentId("app"),
         "App",
         new Version("1"),
         List.of(Context.ANYWHERE),

@@ -22,6 +22,7 @@ import net.jqwik.api.EdgeCasesMode;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.effort.KeystrokeLevel;
 import polydex.log.Deed;
 import polydex.log.LogEvent;
@@ -133,7 +134,9 @@ class WeeksReferenceTest {
     Map<Place, String> kept =
         random.nextBoolean()
             ? Map.of()
-            : Map.of(Place.of(SETUP.id(), "edit", ACTIONS.get(random.nextInt(5))), "by eye");
+            : Map.of(
+                Place.of(SETUP.id(), new EnvironmentId("edit"), ACTIONS.get(random.nextInt(5))),
+                "by eye");
     List<Row> rows =
         new Remaining(WORLD, KeystrokeLevel.USUAL, 12, _ -> false, kept)
             .of(List.of(SETUP), standing, today);
@@ -148,7 +151,7 @@ class WeeksReferenceTest {
       List<String> replaced = new ArrayList<>();
       List<String> relapsed = new ArrayList<>();
       for (ActionId action : ACTIONS) {
-        if (kept.containsKey(Place.of(SETUP.id(), "edit", action))) {
+        if (kept.containsKey(Place.of(SETUP.id(), new EnvironmentId("edit"), action))) {
           continue;
         }
         List<Use> of = uses.stream().filter(u -> u.action().equals(action)).toList();
@@ -259,7 +262,7 @@ class WeeksReferenceTest {
       List<Use> of = uses.stream().filter(u -> u.action().equals(action)).toList();
       double aDay = count(of, last - 27, last + 1, false) / (double) Math.max(1, days.size());
       assertThat(lately.pointerADay(SETUP.id(), action)).isCloseTo(aDay, within(1e-12));
-      assertThat(lately.pointerADay(Place.of(SETUP.id(), "edit", action)))
+      assertThat(lately.pointerADay(Place.of(SETUP.id(), new EnvironmentId("edit"), action)))
           .isCloseTo(aDay, within(1e-12));
       assertThat(standing.usesADay().getOrDefault(action, 0.0))
           .isCloseTo(of.size() / (double) standing.days().size(), within(1e-12));

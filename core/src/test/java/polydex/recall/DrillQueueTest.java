@@ -13,6 +13,7 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
 import polydex.recall.Answer.Kind;
 
@@ -20,7 +21,7 @@ class DrillQueueTest {
   private static Question question(Kind kind, int item, int part, int parts) {
     Prompt prompt =
         new Prompt(
-            new DrillItem("app", new ActionId("a" + item)),
+            new DrillItem(new EnvironmentId("app"), new ActionId("a" + item)),
             List.of(Gesture.parse("Ctrl+S")),
             false,
             "");

@@ -15,6 +15,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import polydex.boards.Keyboards;
 import polydex.boards.Presses;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
 import polydex.keys.Modifier;
 import polydex.keys.Modifiers;
@@ -31,7 +32,7 @@ class DrillTest {
   private static Answer answer(
       String action, Instant at, Verdict verdict, double seconds, boolean counts) {
     return new Answer(
-        new DrillItem("app", new ActionId(action)),
+        new DrillItem(new EnvironmentId("app"), new ActionId(action)),
         at,
         Answer.Kind.DO,
         verdict,
@@ -157,7 +158,9 @@ class DrillTest {
 
   @Test
   void anItemNeverAnsweredHasNoState() {
-    assertThat(new Progress(ZoneOffset.UTC).state(new DrillItem("a", new ActionId("b"))))
+    assertThat(
+            new Progress(ZoneOffset.UTC)
+                .state(new DrillItem(new EnvironmentId("a"), new ActionId("b"))))
         .isEqualTo(Optional.empty());
   }
 }

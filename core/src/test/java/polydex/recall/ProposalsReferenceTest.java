@@ -16,6 +16,7 @@ import java.util.stream.Collectors;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.catalog.Hooks;
 import polydex.effort.KeystrokeLevel;
 import polydex.recall.NextToLearn.Proposal;
@@ -39,7 +40,8 @@ class ProposalsReferenceTest {
       new Setup("two", "Two", "full", Worlds.machine("desk", Worlds.in("two", "anywhere")));
   private static final Material MATERIAL =
       Material.of(WORLD, SetupTraces.of(ONE, WORLD), List.of(ONE, TWO));
-  private static final Hooks HOOKS = new Hooks(WORLD.catalog(), Set.of("app", "two"));
+  private static final Hooks HOOKS =
+      new Hooks(WORLD.catalog(), Set.of(new EnvironmentId("app"), new EnvironmentId("two")));
 
   @Property(tries = 300)
   void proposalsAreComparedAsTheRulesSay(@ForAll long seed) {
@@ -85,7 +87,7 @@ class ProposalsReferenceTest {
       if (best > p.hoursAYear() + 1e-9) {
         assertThat(environments.getLast()).isNotEqualTo(p.item().environment());
       }
-      environments.add(p.item().environment());
+      environments.add(p.item().environment().value());
     }
   }
 
@@ -126,8 +128,10 @@ class ProposalsReferenceTest {
   @Property(tries = 200)
   void whatWasSaidLastHolds(@ForAll long seed) {
     Random random = new Random(seed);
-    DrillItem item = new DrillItem("app", new ActionId("save"));
-    Learning said = Learning.NOTHING.marking(List.of(new DrillItem("app", new ActionId("open"))));
+    DrillItem item = new DrillItem(new EnvironmentId("app"), new ActionId("save"));
+    Learning said =
+        Learning.NOTHING.marking(
+            List.of(new DrillItem(new EnvironmentId("app"), new ActionId("open"))));
     Learning before = said;
     for (int i = 0; i < 5; i++) {
       said =

@@ -17,6 +17,7 @@ import java.util.stream.IntStream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
 import polydex.recall.Answer.Kind;
 import polydex.recall.Answer.Verdict;
@@ -91,7 +92,7 @@ class ReplayReferenceTest {
       int item = random.nextInt(4);
       answers.add(
           new Answer(
-              new DrillItem("app", new ActionId("a" + item)),
+              new DrillItem(new EnvironmentId("app"), new ActionId("a" + item)),
               at,
               random.nextInt(8) == 0 ? Kind.SAY : Kind.DO,
               verdict,
@@ -100,7 +101,9 @@ class ReplayReferenceTest {
               SAVE,
               "",
               random.nextInt(3) == 0
-                  ? Optional.of(new DrillItem("app", new ActionId("a" + random.nextInt(4))))
+                  ? Optional.of(
+                      new DrillItem(
+                          new EnvironmentId("app"), new ActionId("a" + random.nextInt(4))))
                   : Optional.empty()));
     }
     return answers;
@@ -132,7 +135,7 @@ class ReplayReferenceTest {
         .isEqualTo(answers.size());
     assertThat(history.byDay().values().stream().mapToInt(DrillHistory.Day::begun).sum())
         .isEqualTo(byItem.size());
-    assertThat(history.fluent("app", progress.days().of(now)))
+    assertThat(history.fluent(new EnvironmentId("app"), progress.days().of(now)))
         .isEqualTo((int) progress.states().values().stream().filter(ItemState::isFluent).count());
   }
 

@@ -21,6 +21,7 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.catalog.Hooks;
 import polydex.effort.KeystrokeLevel;
 import polydex.recall.Answer.Kind;
@@ -58,7 +59,7 @@ class SessionPlanTest {
 
   private static DrillItem item(String written) {
     String[] parts = written.split("\\.");
-    return new DrillItem(parts[0], new ActionId(parts[1]));
+    return new DrillItem(new EnvironmentId(parts[0]), new ActionId(parts[1]));
   }
 
   private static Answer answer(String item, Instant at, boolean right, String instead) {
@@ -143,7 +144,7 @@ class SessionPlanTest {
     List<Question> pair = asked.stream().filter(q -> q.kind() == Kind.CONTRAST).toList();
     assertThat(pair).hasSize(2);
     assertThat(asked.indexOf(pair.getLast())).isEqualTo(asked.indexOf(pair.getFirst()) + 1);
-    assertThat(pair.stream().map(q -> q.prompt().item().environment()))
+    assertThat(pair.stream().map(q -> q.prompt().item().environment().value()))
         .containsExactlyInAnyOrder("app", "other");
   }
 
@@ -208,7 +209,8 @@ class SessionPlanTest {
     NextToLearn next =
         new NextToLearn(
             WORLD.catalog(),
-            new Hooks(WORLD.catalog(), Set.of("app", "other")),
+            new Hooks(
+                WORLD.catalog(), Set.of(new EnvironmentId("app"), new EnvironmentId("other"))),
             i -> uses.getOrDefault(i, 0.0),
             KeystrokeLevel.USUAL,
             12);

@@ -22,6 +22,7 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.recall.Answer.Kind;
 import polydex.recall.Answer.Verdict;
 import polydex.route.Setup;
@@ -251,7 +252,7 @@ class SessionReferenceTest {
     assertThat(asked).hasSize(some.size() * times);
     assertThat(new LinkedHashSet<>(items(asked))).containsExactlyInAnyOrderElementsOf(some);
     for (int i = 1; i < asked.size(); i++) {
-      String environment = item(asked.get(i)).environment();
+      EnvironmentId environment = item(asked.get(i)).environment();
       if (environment.equals(item(asked.get(i - 1)).environment())) {
         assertThat(items(asked.subList(i, asked.size())))
             .allMatch(rest -> rest.environment().equals(environment));
@@ -288,7 +289,7 @@ class SessionReferenceTest {
       assertThat(items(beside.subList(i, i + 2)))
           .containsExactlyInAnyOrder(pair.one(), pair.other());
     }
-    DrillItem gone = new DrillItem("nowhere", new ActionId("nothing"));
+    DrillItem gone = new DrillItem(new EnvironmentId("nowhere"), new ActionId("nothing"));
     assertThat(plan.sideBySide(new Confusions.Pair(pair.one(), gone), 3)).isEmpty();
   }
 }

@@ -13,6 +13,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
 import polydex.recall.Answer.Kind;
 import polydex.recall.Answer.Verdict;
@@ -28,7 +29,7 @@ class SessionReportTest {
   private Instant now = DAY;
 
   private static DrillItem item(String action) {
-    return new DrillItem("app", new ActionId(action));
+    return new DrillItem(new EnvironmentId("app"), new ActionId(action));
   }
 
   private Answer answer(String action, Verdict verdict, double seconds) {

@@ -15,6 +15,7 @@ import polydex.catalog.Environment;
 import polydex.catalog.Environment.Application;
 import polydex.catalog.Environment.MenuItem;
 import polydex.catalog.Environment.PointerRoute;
+import polydex.catalog.EnvironmentId;
 import polydex.log.Deed;
 import polydex.log.Device;
 import polydex.recognition.Recognised.How;
@@ -38,8 +39,8 @@ class RecogniserTest {
                   "remote", Machine.Capture.ALWAYS, Worlds.machine("dome", Worlds.in("stars")))));
   private static final Map<LearntName, Optional<ActionId>> NAMES =
       Map.of(
-          LearntName.read("edit", "stamp"), Optional.of(new ActionId("sort")),
-          LearntName.read("edit", "grey space"), Optional.empty());
+          LearntName.read(new EnvironmentId("edit"), "stamp"), Optional.of(new ActionId("sort")),
+          LearntName.read(new EnvironmentId("edit"), "grey space"), Optional.empty());
   private static final Recogniser RECOGNISER = new Recogniser(WORLD, List.of(EDIT, FAR), NAMES);
 
   private static World world() {
@@ -80,12 +81,12 @@ class RecogniserTest {
     changed.put(
         "desk",
         new Environment(
-            "desk",
+            new EnvironmentId("desk"),
             "Desk",
             Worlds.ONE,
-            plain.catalog().environment("desk").orElseThrow().contexts(),
+            plain.catalog().environment(new EnvironmentId("desk")).orElseThrow().contexts(),
             Environment.WhenBroken.SWALLOW,
-            plain.catalog().environment("desk").orElseThrow().kind(),
+            plain.catalog().environment(new EnvironmentId("desk")).orElseThrow().kind(),
             List.of(new PointerRoute(new ActionId("lock"), List.of("Corner", "Lock"), "")),
             List.of(),
             ""));
@@ -99,14 +100,14 @@ class RecogniserTest {
       List<String> platforms,
       List<PointerRoute> routes,
       List<MenuItem> menus) {
-    Environment e = world.catalog().environment(id).orElseThrow();
+    Environment e = world.catalog().environment(new EnvironmentId(id)).orElseThrow();
     return new Environment(
-        id,
+        new EnvironmentId(id),
         "The " + id,
         e.version(),
         e.contexts(),
         e.whenBroken(),
-        new Application(platforms, false),
+        new Application(platforms.stream().map(EnvironmentId::new).toList(), false),
         routes,
         menus,
         "");
@@ -139,7 +140,9 @@ class RecogniserTest {
   void whatWasPointedAt(String path, String target, How how, String action, String environment) {
     Recognised found = of("Desk", "The edit", Device.MOUSE, "Click", path, target);
     assertThat(found)
-        .isEqualTo(new Recognised(how, Optional.of(Place.read("cues", environment, action))));
+        .isEqualTo(
+            new Recognised(
+                how, Optional.of(Place.read("cues", new EnvironmentId(environment), action))));
   }
 
   @Test
@@ -164,13 +167,16 @@ class RecogniserTest {
         .isEqualTo(
             action.isEmpty()
                 ? Optional.empty()
-                : Optional.of(Place.read("cues", environment, action)));
+                : Optional.of(Place.read("cues", new EnvironmentId(environment), action)));
   }
 
   @Test
   void aPointerWithModifiersHeldIsTracedWhereItsTargetSaysNothing() {
     assertThat(of("desk", "edit", Device.MOUSE, "Alt+Click", "", "text"))
-        .isEqualTo(new Recognised(How.TRACED, Optional.of(Place.read("cues", "edit", "add-here"))));
+        .isEqualTo(
+            new Recognised(
+                How.TRACED,
+                Optional.of(Place.read("cues", new EnvironmentId("edit"), "add-here"))));
   }
 
   @Test
@@ -185,9 +191,11 @@ class RecogniserTest {
     assertThat(where(where, "desk", "unheard of")).isEqualTo("cues unheard of");
     assertThat(where(where, "elsewhere", "edit")).isEqualTo(" edit");
     Recognised again = of("desk", "reader", Device.KEYBOARD, "Ctrl+R", "", "");
-    assertThat(again.place()).contains(Place.read("cues", "reader", "again"));
+    assertThat(again.place()).contains(Place.read("cues", new EnvironmentId("reader"), "again"));
     assertThat(RECOGNISER.of(Deed.noted("far", new ActionId("freeze"), false)))
-        .isEqualTo(new Recognised(How.NOTED, Optional.of(Place.read("far", "stars", "freeze"))));
+        .isEqualTo(
+            new Recognised(
+                How.NOTED, Optional.of(Place.read("far", new EnvironmentId("stars"), "freeze"))));
     assertThat(again.how()).isEqualTo(How.TRACED);
   }
 

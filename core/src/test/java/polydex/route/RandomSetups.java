@@ -14,6 +14,7 @@ import polydex.catalog.Environment.OwnBindingRules;
 import polydex.catalog.Environment.Platform;
 import polydex.catalog.Environment.Reserved;
 import polydex.catalog.Environment.WhenBroken;
+import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
 import polydex.keys.Modifier;
 import polydex.route.Machine.Capture;
@@ -122,9 +123,9 @@ public final class RandomSetups {
       return Worlds.strokes(any(random, STROKES) + " -> " + any(random, STROKES));
     }
     Remap keys = Worlds.keys(any(random, KEY_RULES), any(random, KEY_RULES));
-    Optional<String> only =
+    Optional<EnvironmentId> only =
         random.nextInt(4) == 0
-            ? Optional.of(any(random, List.of("app", "remote")))
+            ? Optional.of(new EnvironmentId(any(random, List.of("app", "remote"))))
             : Optional.empty();
     return new Remap(keys.title(), only, keys.strokeRules(), keys.keyRules());
   }
@@ -136,7 +137,7 @@ public final class RandomSetups {
                 ? new Machine.Bare()
                 : Worlds.in("app", any(random, List.of("c1", "c2", "anywhere")))
             : new Machine.Session(
-                "remote",
+                new EnvironmentId("remote"),
                 Worlds.ONE,
                 any(random, List.of(Capture.values())),
                 random.nextBoolean(),
@@ -156,7 +157,7 @@ public final class RandomSetups {
     Machine made =
         new Machine(
             id,
-            id,
+            new EnvironmentId(id),
             Worlds.ONE,
             any(random, List.of("us", "central")),
             remaps,

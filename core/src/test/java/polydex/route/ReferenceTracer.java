@@ -16,6 +16,7 @@ import polydex.catalog.Environment.MenuForm;
 import polydex.catalog.Environment.Platform;
 import polydex.catalog.Environment.Reserved;
 import polydex.catalog.Environment.WhenBroken;
+import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
 import polydex.keys.Held;
 import polydex.keys.Key;
@@ -115,11 +116,11 @@ public final class ReferenceTracer {
   }
 
   private Platform platform(int depth) {
-    return environment(machine(depth).platform()).platform().orElseThrow();
+    return environment(machine(depth).platform().value()).platform().orElseThrow();
   }
 
   private Environment environment(String id) {
-    return world.catalog().environment(id).orElseThrow();
+    return world.catalog().environment(new EnvironmentId(id)).orElseThrow();
   }
 
   private void deliver(int depth, Physical arriving) {
@@ -307,8 +308,8 @@ public final class ReferenceTracer {
   private void breakOff(int depth, String taker, List<Physical> before) {
     String id =
         taker.equals("desktop")
-            ? machine(depth).platform()
-            : machine(depth).application().orElseThrow();
+            ? machine(depth).platform().value()
+            : machine(depth).application().orElseThrow().value();
     for (Physical held : before) {
       if (environment(id).whenBroken() == WhenBroken.SWALLOW) {
         end(depth, kindOf(depth, taker), "drops", "broken", held, "nothing");
@@ -358,7 +359,7 @@ public final class ReferenceTracer {
     List<List<Rule>> scopes = new ArrayList<>();
     if (taker.equals("desktop")) {
       List<Rule> own = new ArrayList<>();
-      machine.own().forEach(b -> own.addAll(rules(depth, machine.platform(), b, true)));
+      machine.own().forEach(b -> own.addAll(rules(depth, machine.platform().value(), b, true)));
       scopes.add(own);
       scopes.add(rules(depth, taker, "anywhere"));
       return scopes;
@@ -370,7 +371,7 @@ public final class ReferenceTracer {
       while (!at.equals("anywhere")) {
         active.add(at);
         at =
-            environment(machine.application().orElseThrow())
+            environment(machine.application().orElseThrow().value())
                 .context(at)
                 .orElseThrow()
                 .parent()
@@ -380,7 +381,7 @@ public final class ReferenceTracer {
     active.add("anywhere");
     active.forEach(c -> scopes.add(rules(depth, taker, c)));
     if (machine.focus() instanceof Machine.Running r) {
-      scopes.add(menus(depth, environment(r.application())));
+      scopes.add(menus(depth, environment(r.application().value())));
     }
     return scopes;
   }
@@ -402,7 +403,7 @@ public final class ReferenceTracer {
             rules.addAll(
                 rules(
                     depth,
-                    application.id(),
+                    application.id().value(),
                     Binding.of("menu", item.action().orElseThrow(), keys),
                     false));
           }
@@ -414,9 +415,12 @@ public final class ReferenceTracer {
 
   private List<Rule> rules(int depth, String taker, String context) {
     Machine machine = machine(depth);
-    String id = taker.equals("desktop") ? machine.platform() : machine.application().orElseThrow();
+    String id =
+        taker.equals("desktop")
+            ? machine.platform().value()
+            : machine.application().orElseThrow().value();
     List<Rule> rules = new ArrayList<>();
-    for (Binding binding : world.catalog().bindings(id)) {
+    for (Binding binding : world.catalog().bindings(new EnvironmentId(id))) {
       boolean off = taker.equals("desktop") && machine.switchedOff().contains(binding.id());
       boolean is = binding.when().holds(Worlds.ONE, Set.of());
       if (!off && is && binding.context().equals(context)) {

@@ -13,6 +13,7 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
+import polydex.catalog.EnvironmentId;
 import polydex.catalog.Version;
 import polydex.keys.Gesture;
 import polydex.route.Machine.Running;
@@ -75,7 +76,7 @@ class SetupCheckTest {
             depth,
             new Machine(
                 m.title(),
-                "nosuch",
+                new EnvironmentId("nosuch"),
                 m.version(),
                 m.layout(),
                 m.remaps(),
@@ -135,7 +136,10 @@ class SetupCheckTest {
         at(
             setup,
             depth,
-            m.withRemaps(List.of(new Remap("r", Optional.of("nosuch"), List.of(), List.of()))),
+            m.withRemaps(
+                List.of(
+                    new Remap(
+                        "r", Optional.of(new EnvironmentId("nosuch")), List.of(), List.of()))),
             Kind.REMAP,
             "0",
             false));
@@ -146,7 +150,7 @@ class SetupCheckTest {
             at(
                 setup,
                 depth,
-                m.with(new Running("nosuch", r.version(), Set.of(), List.of())),
+                m.with(new Running(new EnvironmentId("nosuch"), r.version(), Set.of(), List.of())),
                 Kind.FOCUS,
                 "",
                 true));

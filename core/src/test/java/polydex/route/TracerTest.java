@@ -23,6 +23,7 @@ import polydex.catalog.Environment.Application;
 import polydex.catalog.Environment.MenuForm;
 import polydex.catalog.Environment.Platform;
 import polydex.catalog.Environment.WhenBroken;
+import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
 import polydex.keys.Modifier;
 import polydex.route.Machine.Capture;
@@ -30,7 +31,8 @@ import polydex.route.Passage.Verb;
 
 class TracerTest {
   private static Remap limited(Remap remap, String app) {
-    return new Remap(remap.title(), Optional.of(app), remap.strokeRules(), remap.keyRules());
+    return new Remap(
+        remap.title(), Optional.of(new EnvironmentId(app)), remap.strokeRules(), remap.keyRules());
   }
 
   @Test
@@ -125,7 +127,7 @@ class TracerTest {
     Machine off =
         new Machine(
             m.title(),
-            "desk",
+            new EnvironmentId("desk"),
             Worlds.ONE,
             "us",
             List.of(),

@@ -18,6 +18,7 @@ import polydex.catalog.Environment.MenuItem;
 import polydex.catalog.Environment.Platform;
 import polydex.catalog.Environment.Reserved;
 import polydex.catalog.Environment.WhenBroken;
+import polydex.catalog.EnvironmentId;
 import polydex.catalog.Version;
 import polydex.keys.Gesture;
 import polydex.keys.Modifier;
@@ -28,7 +29,7 @@ public final class Worlds {
   public static final Version ONE = new Version("1");
 
   private final Map<String, Environment> environments = new LinkedHashMap<>();
-  private final Map<String, List<Binding>> bindings = new LinkedHashMap<>();
+  private final Map<EnvironmentId, List<Binding>> bindings = new LinkedHashMap<>();
   private final Map<String, Action> actions = new LinkedHashMap<>();
 
   public Worlds platform(String id, Platform kind, String... lines) {
@@ -79,8 +80,10 @@ public final class Worlds {
       p.reserved().forEach(r -> action(r.action().value()));
     }
     environments.put(
-        id, new Environment(id, id, ONE, List.copyOf(contexts.values()), whenBroken, kind));
-    bindings.put(id, list);
+        id,
+        new Environment(
+            new EnvironmentId(id), id, ONE, List.copyOf(contexts.values()), whenBroken, kind));
+    bindings.put(new EnvironmentId(id), list);
     return this;
   }
 
@@ -167,7 +170,7 @@ public final class Worlds {
       String platform, String layout, Machine.Focus focus, Remap... remaps) {
     return new Machine(
         platform + " machine",
-        platform,
+        new EnvironmentId(platform),
         ONE,
         layout,
         List.of(remaps),
@@ -182,7 +185,7 @@ public final class Worlds {
   }
 
   public static Machine.Running in(String app, String... contexts) {
-    return new Machine.Running(app, ONE, Set.of(), List.of(contexts));
+    return new Machine.Running(new EnvironmentId(app), ONE, Set.of(), List.of(contexts));
   }
 
   public static Machine.Session session(String app, Capture capture, Machine inner) {
@@ -198,7 +201,7 @@ public final class Worlds {
       Optional<Remap> translation,
       Machine inner) {
     return new Machine.Session(
-        app, ONE, capture, false, kept, sent, forwards, translation, 0, inner);
+        new EnvironmentId(app), ONE, capture, false, kept, sent, forwards, translation, 0, inner);
   }
 
   public static Remap keys(String... rules) {

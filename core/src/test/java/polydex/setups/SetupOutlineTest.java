@@ -14,6 +14,7 @@ import net.jqwik.api.EdgeCasesMode;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
+import polydex.catalog.EnvironmentId;
 import polydex.catalog.Version;
 import polydex.conflict.Accepted;
 import polydex.mouse.MouseChoices;
@@ -148,7 +149,7 @@ class SetupOutlineTest {
     Machine bare =
         new Machine(
             "m",
-            "p1",
+            new EnvironmentId("p1"),
             new Version("999"),
             "us",
             List.of(
@@ -158,7 +159,8 @@ class SetupOutlineTest {
             List.of(),
             Set.of("nosuch"),
             Set.of("odd"),
-            new Machine.Running("remote", new Version("1"), Set.of(), List.of("nowhere")));
+            new Machine.Running(
+                new EnvironmentId("remote"), new Version("1"), Set.of(), List.of("nowhere")));
     Setup s = new Setup("s", "s", "nosuch", bare);
     Workspace w = workspace(c.world(), s);
     assertThat(

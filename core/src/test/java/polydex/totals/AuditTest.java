@@ -19,6 +19,7 @@ import org.junit.jupiter.api.Test;
 import org.threeten.extra.LocalDateRange;
 import polydex.catalog.Action;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.effort.KeystrokeLevel;
 import polydex.effort.TheilSen;
 import polydex.log.Deed;
@@ -172,7 +173,7 @@ class AuditTest {
     List<LogEvent> log = log(new Random(seed));
     List<LocalDate> days = days(log);
     Standing standing = audit(log);
-    Place save = Place.read(SETUP.id(), "edit", "save");
+    Place save = Place.read(SETUP.id(), new EnvironmentId("edit"), "save");
     Standing.Entry entry =
         standing.entries().stream().filter(e -> e.place().equals(save)).findFirst().orElseThrow();
     Habit habit = new Habit();
@@ -242,7 +243,7 @@ class AuditTest {
     List<LocalDate> days = days(log);
     Standing standing = audit(log);
     LocalDate today = days.getLast();
-    Place open = Place.read(SETUP.id(), "edit", "open");
+    Place open = Place.read(SETUP.id(), new EnvironmentId("edit"), "open");
     List<Row> rows = rows(standing, today, Map.of(open, "by eye"));
     Weeks weeks = Weeks.of(standing, rows, _ -> true, today);
     int keys = 0;
@@ -332,7 +333,7 @@ class AuditTest {
 
   private static Row row(String action, Kind kind, double hours) {
     return new Row(
-        Place.read(SETUP.id(), "edit", action),
+        Place.read(SETUP.id(), new EnvironmentId("edit"), action),
         kind,
         State.OPEN,
         1,

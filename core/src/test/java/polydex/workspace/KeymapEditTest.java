@@ -15,6 +15,7 @@ import org.junit.jupiter.api.Test;
 import polydex.boards.Keyboards;
 import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
+import polydex.catalog.EnvironmentId;
 import polydex.intake.BindingIntake;
 import polydex.intake.IntakePlan;
 import polydex.intake.IntakeRequest;
@@ -53,17 +54,21 @@ class KeymapEditTest {
   void aBuiltInBindingIsSwitchedOffAndOnAgainInASetup() {
     Workspace before = workspace();
     Setup setup = before.setup().orElseThrow();
-    Binding lock = before.catalog().bindings("Desk").getFirst();
-    Change.Edit off = KeymapEdit.switchOff(before, setup, "Desk", lock).orElseThrow();
+    Binding lock = before.catalog().bindings(new EnvironmentId("Desk")).getFirst();
+    Change.Edit off =
+        KeymapEdit.switchOff(before, setup, new EnvironmentId("Desk"), lock).orElseThrow();
     Setup changed = off.after().setup().orElseThrow();
     assertThat(changed.machine().switchedOff()).containsExactly(lock.id());
     assertThat(SetupTraces.of(changed, off.after().world()).reach())
         .doesNotContainKey(new ActionId("Lock"));
     assertThat(SetupTraces.of(setup, before.world()).reach()).containsKey(new ActionId("Lock"));
-    Change.Edit on = KeymapEdit.switchOff(off.after(), changed, "Desk", lock).orElseThrow();
+    Change.Edit on =
+        KeymapEdit.switchOff(off.after(), changed, new EnvironmentId("Desk"), lock).orElseThrow();
     assertThat(on.after().setup().orElseThrow()).isEqualTo(setup);
     assertThat(on.title()).startsWith("Switch on");
-    assertThat(KeymapEdit.switchOff(before, setup, "Far", lock)).as("not in it").isEmpty();
+    assertThat(KeymapEdit.switchOff(before, setup, new EnvironmentId("Far"), lock))
+        .as("not in it")
+        .isEmpty();
     Binding fixed =
         new Binding(
             lock.id(),
@@ -73,7 +78,9 @@ class KeymapEditTest {
             lock.when(),
             Optional.empty(),
             new Binding.Remarks("", "", "", true));
-    assertThat(KeymapEdit.switchOff(before, setup, "Desk", fixed)).as("fixed").isEmpty();
+    assertThat(KeymapEdit.switchOff(before, setup, new EnvironmentId("Desk"), fixed))
+        .as("fixed")
+        .isEmpty();
   }
 
   @Test
@@ -84,7 +91,7 @@ class KeymapEditTest {
         Worlds.machine("Desk", new Machine.Bare())
             .with(
                 new Machine.Session(
-                    "Window",
+                    new EnvironmentId("Window"),
                     Worlds.ONE,
                     Machine.Capture.ALWAYS,
                     false,
@@ -96,9 +103,9 @@ class KeymapEditTest {
                     inner));
     Setup nested = new Setup("nested", "Nested", before.setup().orElseThrow().board(), outer);
     Workspace with = before.with(nested);
-    Binding lock = before.catalog().bindings("Far").getFirst();
+    Binding lock = before.catalog().bindings(new EnvironmentId("Far")).getFirst();
     Setup changed =
-        KeymapEdit.switchOff(with, nested, "Far", lock)
+        KeymapEdit.switchOff(with, nested, new EnvironmentId("Far"), lock)
             .orElseThrow()
             .after()
             .setups()
@@ -115,22 +122,25 @@ class KeymapEditTest {
     List<Change.Edit> made = new ArrayList<>();
     List<String> expected = new ArrayList<>(written(now));
     for (int i = 0; i < 8; i++) {
-      List<Binding> list = now.catalog().bindings("Editor");
+      List<Binding> list = now.catalog().bindings(new EnvironmentId("Editor"));
       Binding chosen = list.isEmpty() ? null : list.get(random.nextInt(list.size()));
       Gesture gesture = Gesture.parse("Ctrl+" + (char) ('A' + random.nextInt(6)));
       Optional<Change.Edit> edit;
       if (chosen == null || random.nextInt(3) == 0) {
-        edit = KeymapEdit.add(now, "Editor", Binding.of("n", new ActionId("Save"), gesture));
+        edit =
+            KeymapEdit.add(
+                now, new EnvironmentId("Editor"), Binding.of("n", new ActionId("Save"), gesture));
         String line = "anywhere Save " + gesture;
         assertThat(edit.isEmpty()).isEqualTo(expected.contains(line));
         edit.ifPresent(_ -> expected.add(line));
       } else if (random.nextBoolean()) {
-        edit = Optional.of(KeymapEdit.remove(now, "Editor", chosen));
+        edit = Optional.of(KeymapEdit.remove(now, new EnvironmentId("Editor"), chosen));
         expected.remove(list.indexOf(chosen));
       } else {
         edit =
             Optional.of(
-                KeymapEdit.change(now, "Editor", chosen, chosen.with(chosen.id(), gesture)));
+                KeymapEdit.change(
+                    now, new EnvironmentId("Editor"), chosen, chosen.with(chosen.id(), gesture)));
         expected.set(
             list.indexOf(chosen), chosen.context() + " " + chosen.action() + " " + gesture);
       }
@@ -139,7 +149,9 @@ class KeymapEditTest {
         now = edit.get().after();
       }
       assertThat(written(now)).isEqualTo(expected);
-      assertThat(now.catalog().bindings("Editor")).extracting(Binding::id).doesNotHaveDuplicates();
+      assertThat(now.catalog().bindings(new EnvironmentId("Editor")))
+          .extracting(Binding::id)
+          .doesNotHaveDuplicates();
     }
     for (Change.Edit edit : made.reversed()) {
       assertThat(edit.reversed().before()).isEqualTo(now);
@@ -149,7 +161,7 @@ class KeymapEditTest {
   }
 
   private static List<String> written(Workspace workspace) {
-    return workspace.catalog().bindings("Editor").stream()
+    return workspace.catalog().bindings(new EnvironmentId("Editor")).stream()
         .map(b -> b.context() + " " + b.action() + " " + b.gesture())
         .toList();
   }
@@ -170,7 +182,7 @@ class KeymapEditTest {
     for (String environment : List.of("Editor", "Desk")) {
       before
           .catalog()
-          .bindings(environment)
+          .bindings(new EnvironmentId(environment))
           .forEach(
               b ->
                   there

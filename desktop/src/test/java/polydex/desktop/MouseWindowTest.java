@@ -24,6 +24,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.desktop.state.Stored;
 import polydex.log.LogEvent;
 import polydex.mouse.Slips;
@@ -174,7 +175,7 @@ class MouseWindowTest extends InWindow {
   @Test
   void twoLettersNoteAnyActionAndItIsSeenToBecomeReplaced() {
     String action = "desktop.lock";
-    Place lock = Place.read("laptop-cues", "alder", action);
+    Place lock = Place.read("laptop-cues", new EnvironmentId("alder"), action);
     for (int day = 0; day < 5; day++) {
       clock.pass(Duration.ofDays(1));
       for (int i = 0; i < 4; i++) {

@@ -14,6 +14,7 @@ import polydex.catalog.Action;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
+import polydex.catalog.EnvironmentId;
 import polydex.files.json.ActionsFile;
 import polydex.files.json.KeymapFile;
 import polydex.files.json.ModelJson;
@@ -57,7 +58,7 @@ public final class Shipped {
     List<Environment> environments = new ArrayList<>();
     List<Action> actions =
         new ArrayList<>(read(folder + "/actions.json", ActionsFile.class).actions());
-    Map<String, List<Binding>> bindings = new LinkedHashMap<>();
+    Map<EnvironmentId, List<Binding>> bindings = new LinkedHashMap<>();
     for (String id : text(folder + "/keymaps/index.txt").lines().toList()) {
       KeymapFile keymap = read(folder + "/keymaps/" + id + ".json", KeymapFile.class);
       environments.add(keymap.environment());

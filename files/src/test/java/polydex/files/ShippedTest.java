@@ -23,6 +23,7 @@ import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
+import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
 import polydex.keys.Key;
 import polydex.keys.Modifier;
@@ -176,14 +177,16 @@ class ShippedTest {
   @CsvSource({"desktop-conventions, 75", "aria-widgets, 130", "readline-emacs, 70"})
   void keymapsOfStandardsAreInOrder(String id, int least) {
     Catalog catalog = START.catalog();
-    Environment environment = catalog.environment(id).orElseThrow();
+    Environment environment = catalog.environment(new EnvironmentId(id)).orElseThrow();
     assertThat(environment.source()).isNotBlank();
     Map<String, ActionId> does = new HashMap<>();
     Set<ActionId> actions =
-        catalog.bindings(id).stream().map(Binding::action).collect(Collectors.toSet());
+        catalog.bindings(new EnvironmentId(id)).stream()
+            .map(Binding::action)
+            .collect(Collectors.toSet());
     assertThat(actions).hasSizeGreaterThan(least);
     List<String> twice = new ArrayList<>();
-    for (Binding binding : catalog.bindings(id)) {
+    for (Binding binding : catalog.bindings(new EnvironmentId(id))) {
       for (Gesture member : binding.gesture().expand()) {
         ActionId other = does.put(binding.context() + ": " + member, binding.action());
         if (other != null && !other.equals(binding.action())) {
@@ -214,7 +217,9 @@ class ShippedTest {
       Map<List<String>, String> ways = new HashMap<>();
       for (Environment.PointerRoute r : environment.pointerRoutes()) {
         assertThat(demo.action(r.action())).as(r.action().value()).isPresent();
-        assertThat(ways.put(r.path(), r.action().value())).as(environment.id() + r.path()).isNull();
+        assertThat(ways.put(r.path(), r.action().value()))
+            .as("%s %s", environment.id(), r.path())
+            .isNull();
         assertThat(r.operators()).as(r.action().value()).isNotBlank();
       }
       environment
@@ -222,7 +227,7 @@ class ShippedTest {
           .forEach(c -> assertThat(demo.action(c.action())).as(c.title()).isPresent());
       environment
           .platform()
-          .ifPresent(p -> assertThat(p.ownBindings()).as(environment.id()).isPresent());
+          .ifPresent(p -> assertThat(p.ownBindings()).as(environment.id().value()).isPresent());
     }
     MouseChoices said = Shipped.demo().mouse();
     assertThat(said.names().values().stream().flatMap(Optional::stream))

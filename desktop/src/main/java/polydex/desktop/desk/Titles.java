@@ -7,6 +7,7 @@ import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.Application;
+import polydex.catalog.EnvironmentId;
 import polydex.desktop.state.Session;
 import polydex.keys.Modifier;
 import polydex.recognition.Place;
@@ -24,7 +25,7 @@ public final class Titles {
   }
 
   /** The words of a platform, or of the platform of an application, for modifiers. */
-  public Map<Modifier, String> words(String environmentId) {
+  public Map<Modifier, String> words(EnvironmentId environmentId) {
     Catalog catalog = session.workspace().get().catalog();
     return catalog
         .environment(environmentId)
@@ -43,26 +44,26 @@ public final class Titles {
   }
 
   /** The title of an environment. */
-  public String title(String environmentId) {
+  public String title(EnvironmentId environmentId) {
     return session
         .workspace()
         .get()
         .catalog()
         .environment(environmentId)
         .map(Environment::title)
-        .orElse(environmentId);
+        .orElse(environmentId.value());
   }
 
   /** An environment with the platform that it is on: "Timeline on Corvid". */
-  public String place(String environmentId) {
-    String platform = platform(environmentId);
+  public String place(EnvironmentId environmentId) {
+    EnvironmentId platform = platform(environmentId);
     return platform.equals(environmentId)
         ? title(environmentId)
         : title(environmentId) + " on " + title(platform);
   }
 
   /** The platform of an application, as far as it has just one; a platform's own id. */
-  private String platform(String environmentId) {
+  private EnvironmentId platform(EnvironmentId environmentId) {
     return session
         .workspace()
         .get()
@@ -100,10 +101,10 @@ public final class Titles {
    * The style class of the caps of an environment: each platform has a look of its own, so that
    * where one is can be told from the keys.
    */
-  public String caps(String environmentId) {
+  public String caps(EnvironmentId environmentId) {
     Catalog catalog = session.workspace().get().catalog();
-    String platform = platform(environmentId);
-    List<String> platforms =
+    EnvironmentId platform = platform(environmentId);
+    List<EnvironmentId> platforms =
         catalog.environments().stream()
             .filter(e -> e.kind() instanceof Environment.Platform)
             .map(Environment::id)

@@ -21,6 +21,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import polydex.catalog.EnvironmentId;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Plot;
 import polydex.desktop.controls.Plot.Point;
@@ -153,7 +154,8 @@ final class DrillProgress extends VBox {
     Plot plot = new Plot("Fluent actions", "").whole();
     history.environments().stream()
         .sorted(
-            Comparator.comparingInt((String e) -> -history.fluent(e, today)).thenComparing(e -> e))
+            Comparator.comparingInt((EnvironmentId e) -> -history.fluent(e, today))
+                .thenComparing(e -> e))
         .limit(ENVIRONMENTS)
         .forEach(
             e -> {

@@ -8,6 +8,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
+import polydex.catalog.EnvironmentId;
 import polydex.catalog.Hooks;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Texts;
@@ -85,7 +86,7 @@ record DrillWords(Desk desk, Analysis found) {
 
   /** What a gesture can be remembered by. */
   Node hook(Prompt prompt) {
-    String environment = prompt.item().environment();
+    EnvironmentId environment = prompt.item().environment();
     List<String> hooks =
         found.workspace().catalog().bindings(environment, prompt.item().action()).stream()
             .flatMap(b -> found.hooks().of(environment, b).stream())

@@ -26,6 +26,7 @@ import polydex.catalog.Comparison;
 import polydex.catalog.Comparison.Likeness;
 import polydex.catalog.Context;
 import polydex.catalog.Environment;
+import polydex.catalog.EnvironmentId;
 import polydex.catalog.Hooks;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
@@ -130,8 +131,8 @@ final class ActionDetail extends VBox {
 
   private List<Line> lines(Action action) {
     Workspace workspace = desk.session().workspace().get();
-    List<String> here = workspace.setup().map(Setup::environments).orElse(List.of());
-    Set<String> used = workspace.environmentsInUse();
+    List<EnvironmentId> here = workspace.setup().map(Setup::environments).orElse(List.of());
+    Set<EnvironmentId> used = workspace.environmentsInUse();
     List<Environment> with = new ArrayList<>();
     boolean onPlatforms = false;
     boolean inApplications = false;

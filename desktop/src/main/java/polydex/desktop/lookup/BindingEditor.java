@@ -17,6 +17,7 @@ import polydex.catalog.Action;
 import polydex.catalog.Binding;
 import polydex.catalog.Context;
 import polydex.catalog.Environment;
+import polydex.catalog.EnvironmentId;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
@@ -102,7 +103,7 @@ final class BindingEditor extends VBox {
   /** Where one is working: the focused application of the setup in use. */
   private Environment likely() {
     List<Environment> all = workspace().catalog().environments();
-    List<String> here = workspace().setup().map(s -> s.environments()).orElse(List.of());
+    List<EnvironmentId> here = workspace().setup().map(s -> s.environments()).orElse(List.of());
     return all.stream()
         .filter(e -> !here.isEmpty() && e.id().equals(here.getLast()))
         .findFirst()

@@ -18,6 +18,7 @@ import polydex.catalog.Comparison;
 import polydex.catalog.Comparison.Likeness;
 import polydex.catalog.Comparison.Line;
 import polydex.catalog.Environment;
+import polydex.catalog.EnvironmentId;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
@@ -87,7 +88,7 @@ final class CompareView extends VBox {
   private void fill() {
     List<Environment> all = catalog().environments();
     for (ComboBox<Environment> box : List.of(from, to)) {
-      String was = box.getValue() == null ? "" : box.getValue().id();
+      EnvironmentId was = box.getValue() == null ? EnvironmentId.NONE : box.getValue().id();
       box.setItems(FXCollections.observableList(all));
       box.setValue(all.stream().filter(e -> e.id().equals(was)).findFirst().orElse(null));
     }

@@ -26,6 +26,7 @@ import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
+import polydex.catalog.EnvironmentId;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.KeyboardView;
 import polydex.desktop.controls.KeyboardView.Cap;
@@ -49,7 +50,7 @@ final class KeyboardPanel extends VBox {
   private static final List<Modifier> HELD =
       List.of(Modifier.CTRL, Modifier.META, Modifier.ALT, Modifier.ALTGR, Modifier.SHIFT);
 
-  private record Scope(String title, Optional<String> environment) {}
+  private record Scope(String title, Optional<EnvironmentId> environment) {}
 
   private final Desk desk;
   private final ComboBox<Scope> scope = Lists.choices("What the keyboard shows", Scope::title);
@@ -191,7 +192,7 @@ final class KeyboardPanel extends VBox {
     return all;
   }
 
-  private Map<Key, List<Does>> inKeymap(Catalog catalog, String environment, Layout layout) {
+  private Map<Key, List<Does>> inKeymap(Catalog catalog, EnvironmentId environment, Layout layout) {
     Map<Key, List<Does>> all = new HashMap<>();
     Modifiers held = held();
     Environment where = catalog.environment(environment).orElseThrow();

@@ -18,6 +18,7 @@ import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
+import polydex.catalog.EnvironmentId;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.recall.DrillItem;
@@ -58,7 +59,7 @@ final class LookUpFilter extends FlowPane {
   private final Runnable changed;
 
   /** What was changed lately, by environment; none while it is asked for. */
-  private Optional<Map<String, Set<String>>> lately = Optional.empty();
+  private Optional<Map<EnvironmentId, Set<String>>> lately = Optional.empty();
 
   LookUpFilter(Desk desk, Runnable changed) {
     super(10, 6);
@@ -138,7 +139,7 @@ final class LookUpFilter extends FlowPane {
   Predicate<Action> test() {
     Workspace workspace = desk.session().workspace().get();
     Catalog catalog = workspace.catalog();
-    Optional<String> where =
+    Optional<EnvironmentId> where =
         catalog.environments().stream()
             .filter(e -> e.title().equals(environment.getValue()))
             .map(Environment::id)
@@ -156,13 +157,13 @@ final class LookUpFilter extends FlowPane {
     return state.getValue() == State.ANY ? test : test.and(inState(workspace, where));
   }
 
-  private Predicate<Action> inState(Workspace workspace, Optional<String> where) {
+  private Predicate<Action> inState(Workspace workspace, Optional<EnvironmentId> where) {
     Set<ActionId> found = new HashSet<>();
     Instant now = desk.session().now();
-    List<String> environments =
+    List<EnvironmentId> environments =
         where.map(List::of).orElseGet(() -> List.copyOf(workspace.environmentsInUse()));
-    Map<String, Set<String>> changed = lately.orElse(Map.of());
-    for (String environment : environments) {
+    Map<EnvironmentId, Set<String>> changed = lately.orElse(Map.of());
+    for (EnvironmentId environment : environments) {
       for (Binding binding : workspace.catalog().bindings(environment)) {
         Optional<ItemState> item =
             desk.session().progress().state(new DrillItem(environment, binding.action()));

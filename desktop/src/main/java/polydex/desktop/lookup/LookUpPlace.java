@@ -22,6 +22,7 @@ import polydex.catalog.Action;
 import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
+import polydex.catalog.EnvironmentId;
 import polydex.catalog.GestureSearch.Hit;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
@@ -371,11 +372,11 @@ public final class LookUpPlace implements Place {
     mark(results.getItems().stream().map(Found::action).toList(), inUse());
   }
 
-  private Set<String> inUse() {
+  private Set<EnvironmentId> inUse() {
     return desk.session().workspace().get().environmentsInUse();
   }
 
-  private void mark(List<Action> actions, Set<String> environments) {
+  private void mark(List<Action> actions, Set<EnvironmentId> environments) {
     Catalog catalog = desk.session().workspace().get().catalog();
     List<DrillItem> items =
         actions.stream()

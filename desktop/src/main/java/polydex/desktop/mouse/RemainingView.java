@@ -13,6 +13,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
+import polydex.catalog.EnvironmentId;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
@@ -239,7 +240,7 @@ public final class RemainingView extends VBox {
   private Region byKeys(Row row) {
     if (row.gesture().isPresent()) {
       return new GestureView(
-          row.gesture().get(), desk.titles().words(row.environment().orElse(row.place().setup())));
+          row.gesture().get(), desk.titles().words(row.environment().orElse(EnvironmentId.NONE)));
     }
     return Optional.ofNullable(desk.session().workspace().get().mouse().wishes().get(row.place()))
         .<Region>map(

@@ -16,6 +16,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import polydex.catalog.EnvironmentId;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Plot;
 import polydex.desktop.controls.Plot.Point;
@@ -154,7 +155,7 @@ public final class WeeksView extends VBox {
     return made.byEnvironment().size() < 2
         ? ""
         : made.byEnvironment().entrySet().stream()
-            .sorted(Map.Entry.<String, Integer>comparingByValue().reversed())
+            .sorted(Map.Entry.<EnvironmentId, Integer>comparingByValue().reversed())
             .limit(MOST_NAMED)
             .map(e -> "%s %,d".formatted(desk.titles().title(e.getKey()), e.getValue()))
             .collect(Collectors.joining(", ", "; most in ", ""));

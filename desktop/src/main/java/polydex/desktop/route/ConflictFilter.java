@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.TreeSet;
 import java.util.function.Function;
+import polydex.catalog.EnvironmentId;
 import polydex.conflict.Conflict;
 import polydex.route.Layer;
 
@@ -21,7 +22,7 @@ record ConflictFilter(
     Where where,
     Optional<Conflict.Kind> kind,
     Optional<Layer> layer,
-    Optional<String> environment) {
+    Optional<EnvironmentId> environment) {
   static final ConflictFilter FIRST = of(Where.HERE);
 
   /** Where conflicts are looked for. */
@@ -47,7 +48,7 @@ record ConflictFilter(
    *
    * @param title of an environment, by its id
    */
-  String words(Function<String, String> title) {
+  String words(Function<EnvironmentId, String> title) {
     return kind.map(k -> name(k) + " ").orElse("")
         + where.words
         + layer.map(l -> ", at " + at(l)).orElse("")

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
+import polydex.catalog.EnvironmentId;
 import polydex.catalog.GestureIndex;
 import polydex.catalog.GestureSearch;
 import polydex.catalog.Hooks;
@@ -37,10 +38,10 @@ public record Analysis(
     Hooks hooks,
     Material material,
     GestureIndex owners,
-    Map<String, Map<String, List<TracedBinding>>> traced) {
+    Map<EnvironmentId, Map<String, List<TracedBinding>>> traced) {
 
   /** By environment and id, in the order of the traces. */
-  static Map<String, Map<String, List<TracedBinding>>> traced(SetupTraces traces) {
+  static Map<EnvironmentId, Map<String, List<TracedBinding>>> traced(SetupTraces traces) {
     return traces.all().stream()
         .collect(
             Collectors.groupingBy(
@@ -48,7 +49,7 @@ public record Analysis(
   }
 
   /** The ways of a binding through the setup, one for each place in which it can be met. */
-  public List<TracedBinding> traced(String environment, Binding binding) {
+  public List<TracedBinding> traced(EnvironmentId environment, Binding binding) {
     return traced.getOrDefault(environment, Map.of()).getOrDefault(binding.id(), List.of()).stream()
         .filter(t -> t.binding().equals(binding))
         .toList();

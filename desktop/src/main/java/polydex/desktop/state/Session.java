@@ -20,6 +20,7 @@ import javafx.beans.property.ReadOnlyLongWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.conflict.ConflictHistory;
 import polydex.files.FileProblem;
 import polydex.files.log.LogImport;
@@ -372,7 +373,7 @@ public final class Session implements AutoCloseable {
    * Hands the ids of bindings that were added or changed since a moment, by environment, to
    * somebody on the interface thread.
    */
-  public void changedSince(Instant moment, Consumer<Map<String, Set<String>>> to) {
+  public void changedSince(Instant moment, Consumer<Map<EnvironmentId, Set<String>>> to) {
     ask(s -> s.changedSince(moment), to);
   }
 

@@ -27,6 +27,7 @@ import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 import polydex.boards.Presses;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.desk.Navigation;
 import polydex.desktop.keys.KeyCapture;
@@ -51,9 +52,9 @@ import polydex.recall.Question;
 @ExtendWith(ApplicationExtension.class)
 class DrillRunTest implements Navigation {
   private static final DrillItem SAVE =
-      new DrillItem("cue-editor-alder", new ActionId("file.save"));
+      new DrillItem(new EnvironmentId("cue-editor-alder"), new ActionId("file.save"));
   private static final DrillItem COPY =
-      new DrillItem("cue-editor-alder", new ActionId("edit.copy"));
+      new DrillItem(new EnvironmentId("cue-editor-alder"), new ActionId("edit.copy"));
 
   private Session session;
   private Analyst analyst;

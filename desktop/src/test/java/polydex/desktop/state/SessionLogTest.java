@@ -30,6 +30,7 @@ import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.files.Shipped;
 import polydex.files.demo.DemoHistory;
 import polydex.files.log.LogImport;
@@ -221,7 +222,7 @@ class SessionLogTest {
 
   private void name(int number) {
     Workspace before = session.workspace().get();
-    LearntName name = LearntName.read("cue-editor-alder", "strange " + number);
+    LearntName name = LearntName.read(new EnvironmentId("cue-editor-alder"), "strange " + number);
     Workspace after =
         before.with(before.mouse().learning(Map.of(name, Optional.of(new ActionId("cue.run")))));
     session.apply(new Change.Edit("A name", before, after));
@@ -274,7 +275,7 @@ class SessionLogTest {
   @Test
   void aStaleEditIsRefusedButAnotherSetupInUseIsNone() throws Exception {
     Workspace first = ask(() -> session.workspace().get());
-    LearntName name = LearntName.read("cue-editor-alder", "strange");
+    LearntName name = LearntName.read(new EnvironmentId("cue-editor-alder"), "strange");
     Change.Edit thoughtOut =
         new Change.Edit(
             "A name", first, first.with(first.mouse().learning(Map.of(name, Optional.empty()))));

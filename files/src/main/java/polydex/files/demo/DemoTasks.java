@@ -153,7 +153,7 @@ final class DemoTasks {
       return Optional.ofNullable(
           reached
               .computeIfAbsent(
-                  e.id(),
+                  e.id().value(),
                   _ -> {
                     Setup focused =
                         e.platform().isPresent() ? setup : Whereabouts.focusing(setup, e);

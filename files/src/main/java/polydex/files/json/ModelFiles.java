@@ -15,6 +15,7 @@ import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
+import polydex.catalog.EnvironmentId;
 import polydex.files.FileProblem;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
@@ -105,7 +106,7 @@ public final class ModelFiles {
   }
 
   /** The keymap of an environment as a file; what it was read from is kept but for what changed. */
-  public static Optional<String> write(Workspace workspace, String environmentId)
+  public static Optional<String> write(Workspace workspace, EnvironmentId environmentId)
       throws FileProblem {
     Catalog catalog = workspace.catalog();
     Optional<Environment> environment = catalog.environment(environmentId);

@@ -37,6 +37,7 @@ import polydex.catalog.Action;
 import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Environment;
+import polydex.catalog.EnvironmentId;
 import polydex.catalog.Version;
 import polydex.files.FileProblem;
 import polydex.keys.Gesture;
@@ -191,6 +192,9 @@ public final class ModelJson {
     module.addDeserializer(Gesture.class, new TextReader<>(Gesture.class, Gesture::parse));
     module.addSerializer(ActionId.class, ToStringSerializer.instance);
     module.addDeserializer(ActionId.class, new TextReader<>(ActionId.class, ActionId::new));
+    module.addSerializer(EnvironmentId.class, ToStringSerializer.instance);
+    module.addDeserializer(
+        EnvironmentId.class, new TextReader<>(EnvironmentId.class, EnvironmentId::new));
     module.addSerializer(Version.class, ToStringSerializer.instance);
     module.addDeserializer(Version.class, new TextReader<>(Version.class, Version::new));
     module.addSerializer(Remap.Part.class, ToStringSerializer.instance);

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.mouse.MouseChoices;
 import polydex.recognition.LearntName;
 import polydex.recognition.Place;
@@ -27,12 +28,16 @@ public record MouseFile(String format, List<Keep> kept, List<Name> names) {
   /** The same as the program has it. */
   public MouseChoices choices() {
     Map<Place, String> reasons = new HashMap<>();
-    kept.forEach(k -> reasons.put(Place.read(k.setup(), k.environment(), k.action()), k.reason()));
+    kept.forEach(
+        k ->
+            reasons.put(
+                Place.read(k.setup(), new EnvironmentId(k.environment()), k.action()), k.reason()));
     Map<LearntName, Optional<ActionId>> meanings = new HashMap<>();
     names.forEach(
         n ->
             meanings.put(
-                LearntName.read(n.environment(), n.name()), n.action().map(ActionId::new)));
+                LearntName.read(new EnvironmentId(n.environment()), n.name()),
+                n.action().map(ActionId::new)));
     return new MouseChoices(reasons, Map.of(), meanings);
   }
 }

@@ -14,6 +14,7 @@ import polydex.catalog.Action;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
+import polydex.catalog.EnvironmentId;
 import polydex.files.FileProblem;
 import polydex.route.Setup;
 import polydex.workspace.Workspace;
@@ -76,7 +77,7 @@ public record WorldFile(
   private Workspace workspace(List<Board> shippedBoards, List<Layout> shippedLayouts) {
     List<Action> all = new ArrayList<>(actions);
     List<Environment> environments = new ArrayList<>();
-    Map<String, List<Binding>> bindings = new LinkedHashMap<>();
+    Map<EnvironmentId, List<Binding>> bindings = new LinkedHashMap<>();
     for (KeymapFile keymap : keymaps) {
       all.addAll(keymap.actions());
       environments.add(keymap.environment());

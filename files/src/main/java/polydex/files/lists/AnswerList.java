@@ -19,6 +19,7 @@ import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.files.FileProblem;
 import polydex.keys.Gesture;
 import polydex.keys.GestureSyntaxException;
@@ -113,7 +114,7 @@ public final class AnswerList {
     for (Answer a : answers) {
       printer.printRecord(
           a.at(),
-          harmless(a.item().environment()),
+          harmless(a.item().environment().value()),
           harmless(a.item().action().value()),
           notation(a.asked().toString()),
           word(a.verdict()),
@@ -122,7 +123,7 @@ public final class AnswerList {
           a.timing().counts() ? "yes" : "no",
           a.timing().expected(),
           notation(a.pressed()),
-          harmless(a.mistakenFor().map(DrillItem::environment).orElse("")),
+          harmless(a.mistakenFor().map(i -> i.environment().value()).orElse("")),
           harmless(a.mistakenFor().map(i -> i.action().value()).orElse("")));
     }
     printer.flush();
@@ -159,7 +160,8 @@ public final class AnswerList {
     String expected = optional(row, "expected");
     String mistaken = id(optional(row, "mistaken_environment"));
     return new Answer(
-        new DrillItem(id(row.get("environment")), new ActionId(id(row.get("action")))),
+        new DrillItem(
+            new EnvironmentId(id(row.get("environment"))), new ActionId(id(row.get("action")))),
         moment(row.get("at"), line),
         value(Answer.Kind.values(), optional(row, "kind"), Answer.Kind.DO, "a kind", line),
         value(Verdict.values(), row.get("verdict"), Verdict.RIGHT, "a verdict", line),
@@ -174,7 +176,9 @@ public final class AnswerList {
         mistaken.isEmpty()
             ? Optional.empty()
             : Optional.of(
-                new DrillItem(mistaken, new ActionId(id(optional(row, "mistaken_action"))))));
+                new DrillItem(
+                    new EnvironmentId(mistaken),
+                    new ActionId(id(optional(row, "mistaken_action"))))));
   }
 
   private static String optional(CSVRecord row, String column) {

@@ -10,6 +10,7 @@ import java.util.function.Consumer;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.statement.Query;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
 import polydex.recall.Answer;
 import polydex.recall.DrillItem;
@@ -89,7 +90,8 @@ final class AnswerTable {
     String mistaken = row.getString(11);
     return new Answer(
         items.computeIfAbsent(
-            new DrillItem(row.getString(2), new ActionId(row.getString(3))), i -> i),
+            new DrillItem(new EnvironmentId(row.getString(2)), new ActionId(row.getString(3))),
+            i -> i),
         Instant.ofEpochMilli(row.getLong(1)),
         Answer.Kind.valueOf(row.getString(4)),
         Answer.Verdict.valueOf(row.getString(5)),
@@ -98,6 +100,7 @@ final class AnswerTable {
         row.getString(10),
         mistaken == null
             ? Optional.empty()
-            : Optional.of(new DrillItem(mistaken, new ActionId(row.getString(12)))));
+            : Optional.of(
+                new DrillItem(new EnvironmentId(mistaken), new ActionId(row.getString(12)))));
   }
 }

@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
 import polydex.catalog.Action;
 import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
+import polydex.catalog.EnvironmentId;
 import polydex.catalog.Version;
 import polydex.files.store.WorkspaceTables.Placed;
 import polydex.keys.Gesture;
@@ -52,8 +53,8 @@ final class CatalogTables {
         row.getBoolean(7));
   }
 
-  Map<String, List<Binding>> bindings() {
-    Map<String, List<Binding>> all = new LinkedHashMap<>();
+  Map<EnvironmentId, List<Binding>> bindings() {
+    Map<EnvironmentId, List<Binding>> all = new LinkedHashMap<>();
     each(
         """
         SELECT environment, id, action, gesture, context, since, until, option, opens, note,
@@ -61,7 +62,8 @@ final class CatalogTables {
         FROM binding ORDER BY environment, position
         """,
         row ->
-            all.computeIfAbsent(share(row.getString(1)), _ -> new ArrayList<>()).add(binding(row)));
+            all.computeIfAbsent(new EnvironmentId(row.getString(1)), _ -> new ArrayList<>())
+                .add(binding(row)));
     return all;
   }
 
@@ -156,7 +158,8 @@ final class CatalogTables {
     WorkspaceTables.run(put);
   }
 
-  void writeBindings(String environment, List<Binding> before, List<Binding> after, long changed) {
+  void writeBindings(
+      EnvironmentId environment, List<Binding> before, List<Binding> after, long changed) {
     if (before == after) {
       return;
     }

@@ -1,13 +1,13 @@
 package polydex.files.store;
 
 import java.sql.PreparedStatement;
-import java.sql.SQLException;
 import java.sql.Types;
 import org.jdbi.v3.core.argument.AbstractArgumentFactory;
 import org.jdbi.v3.core.argument.Argument;
 import org.jdbi.v3.core.config.ConfigRegistry;
 import org.jdbi.v3.core.statement.StatementContext;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 
 /** Ids stand in columns as they are written. */
 final class IdArguments {
@@ -21,13 +21,24 @@ final class IdArguments {
 
     @Override
     protected Argument build(ActionId id, ConfigRegistry config) {
-      return (int position, PreparedStatement statement, StatementContext _) ->
-          text(statement, position, id.value());
+      return text(id.value());
     }
   }
 
-  private static void text(PreparedStatement statement, int position, String value)
-      throws SQLException {
-    statement.setString(position, value);
+  /** Of platforms and applications. */
+  static final class OfEnvironments extends AbstractArgumentFactory<EnvironmentId> {
+    OfEnvironments() {
+      super(Types.VARCHAR);
+    }
+
+    @Override
+    protected Argument build(EnvironmentId id, ConfigRegistry config) {
+      return text(id.value());
+    }
+  }
+
+  private static Argument text(String value) {
+    return (int position, PreparedStatement statement, StatementContext _) ->
+        statement.setString(position, value);
   }
 }

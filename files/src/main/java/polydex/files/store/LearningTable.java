@@ -9,6 +9,7 @@ import java.util.Set;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.statement.PreparedBatch;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.recall.DrillItem;
 import polydex.recall.Learning;
 
@@ -35,7 +36,8 @@ final class LearningTable {
             (row, _) -> {
               DrillItem item =
                   new DrillItem(
-                      row.getString("environment"), new ActionId(row.getString("action")));
+                      new EnvironmentId(row.getString("environment")),
+                      new ActionId(row.getString("action")));
               switch (row.getString("said")) {
                 case MARKED -> marked.add(item);
                 case PUT_OFF -> putOff.put(item, LocalDate.parse(row.getString("until")));

@@ -8,6 +8,7 @@ import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.result.RowView;
 import org.jdbi.v3.core.statement.PreparedBatch;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
 import polydex.mouse.MouseChoices;
 import polydex.mouse.Wish;
@@ -52,7 +53,7 @@ final class MouseTables {
             (all, row) -> {
               LearntName name =
                   LearntName.read(
-                      row.getColumn("environment", String.class),
+                      new EnvironmentId(row.getColumn("environment", String.class)),
                       row.getColumn("name", String.class));
               all.put(
                   name,
@@ -65,7 +66,7 @@ final class MouseTables {
   private static Place place(RowView row) {
     return Place.read(
         row.getColumn("setup", String.class),
-        row.getColumn("environment", String.class),
+        new EnvironmentId(row.getColumn("environment", String.class)),
         row.getColumn("action", String.class));
   }
 

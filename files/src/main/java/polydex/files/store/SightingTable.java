@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.statement.PreparedBatch;
+import polydex.catalog.EnvironmentId;
 import polydex.conflict.Conflict;
 import polydex.conflict.ConflictHistory;
 import polydex.conflict.ConflictHistory.Sighting;
@@ -45,7 +46,7 @@ final class SightingTable {
         row.getString("conflict"),
         row.getString("setup"),
         kind(row).orElseThrow(),
-        row.getString("environment"),
+        new EnvironmentId(row.getString("environment")),
         Gesture.parse(row.getString("gesture")),
         row.getString("words"),
         LocalDate.parse(row.getString("since")),

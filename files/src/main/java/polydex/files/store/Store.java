@@ -22,6 +22,7 @@ import org.jdbi.v3.core.Jdbi;
 import org.jdbi.v3.core.JdbiException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import polydex.catalog.EnvironmentId;
 import polydex.conflict.ConflictHistory;
 import polydex.files.FileProblem;
 import polydex.log.LogEvent;
@@ -60,7 +61,11 @@ public final class Store implements AutoCloseable {
   private Store(Path file, Connection connection) throws SQLException {
     this.file = file;
     this.connection = connection;
-    this.handle = Jdbi.create(connection).registerArgument(new IdArguments.OfActions()).open();
+    this.handle =
+        Jdbi.create(connection)
+            .registerArgument(new IdArguments.OfActions())
+            .registerArgument(new IdArguments.OfEnvironments())
+            .open();
     this.events = new EventTable(connection);
     this.batches = new BatchTable(connection);
   }
@@ -334,8 +339,8 @@ public final class Store implements AutoCloseable {
   }
 
   /** The ids of bindings that were added or changed since a moment, by environment. */
-  public Map<String, Set<String>> changedSince(Instant moment) throws FileProblem {
-    Map<String, Set<String>> found = new HashMap<>();
+  public Map<EnvironmentId, Set<String>> changedSince(Instant moment) throws FileProblem {
+    Map<EnvironmentId, Set<String>> found = new HashMap<>();
     return query(
         h -> {
           h.createQuery("SELECT environment, id FROM binding WHERE changed >= :moment")
@@ -343,7 +348,8 @@ public final class Store implements AutoCloseable {
               .map(
                   (row, _) ->
                       found
-                          .computeIfAbsent(row.getString("environment"), _ -> new HashSet<>())
+                          .computeIfAbsent(
+                              new EnvironmentId(row.getString("environment")), _ -> new HashSet<>())
                           .add(row.getString("id")))
               .list();
           return found;

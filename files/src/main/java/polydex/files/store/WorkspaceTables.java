@@ -17,6 +17,7 @@ import polydex.boards.Layout;
 import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
+import polydex.catalog.EnvironmentId;
 import polydex.files.FileProblem;
 import polydex.files.json.ModelJson;
 import polydex.route.Setup;
@@ -68,7 +69,7 @@ final class WorkspaceTables {
         "environment",
         before.catalog().environments(),
         after.catalog().environments(),
-        Environment::id);
+        e -> e.id().value());
     bodies("board", before.world().boards().values(), after.world().boards().values(), Board::id);
     bodies(
         "layout", before.world().layouts().values(), after.world().layouts().values(), Layout::id);
@@ -76,14 +77,14 @@ final class WorkspaceTables {
     writeRemembered("title", titles(before.remembered()), titles(after.remembered()));
     writeRemembered("columns", before.remembered().columns(), after.remembered().columns());
     writeRemembered("list", lists(before.remembered()), lists(after.remembered()));
-    writeRemembered("document", before.remembered().documents(), after.remembered().documents());
+    writeRemembered("document", documents(before.remembered()), documents(after.remembered()));
     new LearningTable(h).write(before.learning(), after.learning());
     new AcceptedTable(h).write(before.accepted(), after.accepted());
     new MouseTables(h).write(before.mouse(), after.mouse());
-    Set<String> environments = new HashSet<>();
+    Set<EnvironmentId> environments = new HashSet<>();
     before.catalog().environments().forEach(e -> environments.add(e.id()));
     after.catalog().environments().forEach(e -> environments.add(e.id()));
-    for (String environment : environments) {
+    for (EnvironmentId environment : environments) {
       catalog.writeBindings(
           environment,
           before.catalog().bindings(environment),
@@ -111,16 +112,22 @@ final class WorkspaceTables {
     kinds
         .getOrDefault("title", Map.of())
         .forEach((title, action) -> titles.put(title, new ActionId(action)));
-    return new Remembered(
-        titles,
-        kinds.getOrDefault("columns", Map.of()),
-        lists,
-        kinds.getOrDefault("document", Map.of()));
+    Map<EnvironmentId, String> documents = new HashMap<>();
+    kinds
+        .getOrDefault("document", Map.of())
+        .forEach((environment, text) -> documents.put(new EnvironmentId(environment), text));
+    return new Remembered(titles, kinds.getOrDefault("columns", Map.of()), lists, documents);
   }
 
   private static Map<String, String> titles(Remembered remembered) {
     Map<String, String> bodies = new HashMap<>();
     remembered.titles().forEach((title, action) -> bodies.put(title, action.value()));
+    return bodies;
+  }
+
+  private static Map<String, String> documents(Remembered remembered) {
+    Map<String, String> bodies = new HashMap<>();
+    remembered.documents().forEach((environment, text) -> bodies.put(environment.value(), text));
     return bodies;
   }
 

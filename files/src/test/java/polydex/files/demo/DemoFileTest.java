@@ -18,6 +18,7 @@ import java.util.function.Predicate;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.conflict.Conflict;
 import polydex.conflict.ConflictFinder;
 import polydex.conflict.HabitFinder;
@@ -170,7 +171,7 @@ class DemoFileTest {
     long fluent = progress.states().values().stream().filter(ItemState::isFluent).count();
     assertThat(fluent).isBetween(20L, progress.states().size() - 5L);
     long day = progress.days().of(DemoHistory.NOW);
-    for (String environment : progress.history().environments()) {
+    for (EnvironmentId environment : progress.history().environments()) {
       assertThat(progress.history().fluent(environment, day - 40)).isZero();
     }
     assertThat(progress.history().environments().stream())

@@ -15,6 +15,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
+import polydex.catalog.EnvironmentId;
 import polydex.files.FileProblem;
 import polydex.files.Shipped;
 import polydex.keys.Gesture;
@@ -65,13 +66,16 @@ class KeymapDocumentTest {
   @Test
   void whatChangesInTheProgramChangesNothingElseInTheFile() throws Exception {
     Workspace before = ModelFiles.read(Shipped.start(), "k", KEYMAP).edit().after();
-    Binding family = before.catalog().bindings("prop-list").getLast();
+    Binding family = before.catalog().bindings(new EnvironmentId("prop-list")).getLast();
     Workspace after =
         KeymapEdit.change(
-                before, "prop-list", family, family.with(family.id(), Gesture.parse("Alt+{1..3}")))
+                before,
+                new EnvironmentId("prop-list"),
+                family,
+                family.with(family.id(), Gesture.parse("Alt+{1..3}")))
             .after();
     Binding added = Binding.of("new", new ActionId("props.count"), Gesture.parse("F6"));
-    after = KeymapEdit.add(after, "prop-list", added).orElseThrow().after();
+    after = KeymapEdit.add(after, new EnvironmentId("prop-list"), added).orElseThrow().after();
     String expected =
         KEYMAP
             .replace("Ctrl+{1..3}", "Alt+{1..3}")
@@ -81,13 +85,16 @@ class KeymapDocumentTest {
                     + family.id()
                     + "\"}, "
                     + "{\"action\": \"props.count\", \"gesture\": \"F6\", \"id\": \"new\"}");
-    assertThat(tree(ModelFiles.write(after, "prop-list").orElseThrow())).isEqualTo(tree(expected));
-    Binding first = after.catalog().bindings("prop-list").getFirst();
-    after = KeymapEdit.remove(after, "prop-list", first).after();
-    assertThat(ModelFiles.write(after, "prop-list").orElseThrow())
+    assertThat(tree(ModelFiles.write(after, new EnvironmentId("prop-list")).orElseThrow()))
+        .isEqualTo(tree(expected));
+    Binding first = after.catalog().bindings(new EnvironmentId("prop-list")).getFirst();
+    after = KeymapEdit.remove(after, new EnvironmentId("prop-list"), first).after();
+    assertThat(ModelFiles.write(after, new EnvironmentId("prop-list")).orElseThrow())
         .doesNotContain("glad")
         .contains("theirs", "blue");
-    assertThat(KeymapEdit.add(after, "prop-list", added)).as("known already").isEmpty();
+    assertThat(KeymapEdit.add(after, new EnvironmentId("prop-list"), added))
+        .as("known already")
+        .isEmpty();
   }
 
   @ParameterizedTest

@@ -19,6 +19,7 @@ import org.apache.commons.csv.CSVParser;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.files.FileProblem;
 import polydex.keys.Gesture;
 import polydex.recall.Answer;
@@ -46,7 +47,7 @@ class AnswerListTest {
   }
 
   private static DrillItem item(Random random) {
-    return new DrillItem(any(IDS, random), new ActionId(any(IDS, random)));
+    return new DrillItem(new EnvironmentId(any(IDS, random)), new ActionId(any(IDS, random)));
   }
 
   private static Answer answer(Random random, long at) {

@@ -13,6 +13,7 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
 import org.junit.jupiter.api.Test;
+import polydex.catalog.EnvironmentId;
 import polydex.files.FileProblem;
 import polydex.files.Shipped;
 import polydex.intake.BindingIntake;
@@ -76,7 +77,7 @@ class ListReaderTest {
     assertThat(plan.taken())
         .extracting(t -> t.gesture().toString())
         .containsExactly("Ctrl+W", "Meta+W", "Ctrl+F4", "Alt+F4");
-    assertThat(plan.change().after().catalog().bindings("alder"))
+    assertThat(plan.change().after().catalog().bindings(new EnvironmentId("alder")))
         .anySatisfy(b -> assertThat(b.remarks().note()).isEqualTo("not while renaming"));
   }
 

@@ -17,6 +17,7 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.files.FileProblem;
 import polydex.keys.Gesture;
 import polydex.log.Deed;
@@ -178,16 +179,17 @@ class EventsTest {
 
   @Test
   void whatIsSaidAboutTheMouseComesBackAndIsUndone() throws Exception {
-    Place draw = Place.read("studio", "timeline", "draw's");
-    Place glow = Place.read("studio", "timeline", "glow");
+    Place draw = Place.read("studio", new EnvironmentId("timeline"), "draw's");
+    Place glow = Place.read("studio", new EnvironmentId("timeline"), "glow");
     MouseChoices said =
         MouseChoices.NOTHING
             .keeping(draw, "by eye; \"really\"")
             .wishing(new Wish(glow, Gesture.parse("Ctrl+Alt+G"), LocalDate.of(2031, 3, 1)))
             .learning(
                 Map.of(
-                    LearntName.read("timeline", "show > dust"), Optional.of(new ActionId("clean")),
-                    LearntName.read("timeline", "grey"), Optional.empty()));
+                    LearntName.read(new EnvironmentId("timeline"), "show > dust"),
+                        Optional.of(new ActionId("clean")),
+                    LearntName.read(new EnvironmentId("timeline"), "grey"), Optional.empty()));
     Change.Edit edit = new Change.Edit("Said", Workspace.EMPTY, Workspace.EMPTY.with(said));
     try (StoreLine store = open()) {
       store.write(s -> s.save(edit, NOW));
@@ -196,7 +198,9 @@ class EventsTest {
         said.keeping(draw, "still")
             .notWishing(glow)
             .learning(
-                Map.of(LearntName.read("timeline", "grey"), Optional.of(new ActionId("fade"))));
+                Map.of(
+                    LearntName.read(new EnvironmentId("timeline"), "grey"),
+                    Optional.of(new ActionId("fade"))));
     try (StoreLine store = open()) {
       assertThat(store.get(Store::workspace).mouse()).isEqualTo(said);
       store.write(

@@ -29,6 +29,7 @@ import polydex.catalog.Action;
 import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
+import polydex.catalog.EnvironmentId;
 import polydex.catalog.Version;
 import polydex.conflict.Accepted;
 import polydex.conflict.Accepted.Acceptance;
@@ -58,14 +59,16 @@ class StoreTest {
 
   static Answer answer(int i) {
     return new Answer(
-        new DrillItem("app", new ActionId("save")),
+        new DrillItem(new EnvironmentId("app"), new ActionId("save")),
         NOW.plusMillis(i),
         Answer.Kind.values()[i % 5],
         Answer.Verdict.values()[i % 5],
         new Answer.Timing(1.25, i % 2 == 0, 1.5),
         Gesture.parse("Ctrl+K \"a\\\"b\""),
         "Ctrl+S",
-        i % 2 == 0 ? Optional.empty() : Optional.of(new DrillItem("app", new ActionId("find"))));
+        i % 2 == 0
+            ? Optional.empty()
+            : Optional.of(new DrillItem(new EnvironmentId("app"), new ActionId("find"))));
   }
 
   private static List<Answer> answers(Store store) throws FileProblem {
@@ -124,8 +127,8 @@ class StoreTest {
         } else {
           now = made.after();
         }
-        assertThat(store.workspace().catalog().bindings("plain-desktop"))
-            .isEqualTo(now.catalog().bindings("plain-desktop"));
+        assertThat(store.workspace().catalog().bindings(new EnvironmentId("plain-desktop")))
+            .isEqualTo(now.catalog().bindings(new EnvironmentId("plain-desktop")));
         assertThat(store.workspace().catalog().actions()).isEqualTo(now.catalog().actions());
         assertThat(store.workspace().setups()).isEqualTo(now.setups());
       }
@@ -134,7 +137,7 @@ class StoreTest {
 
   private static Workspace changed(Workspace now, Random random, int i) {
     Catalog catalog = now.catalog();
-    List<Binding> bindings = new ArrayList<>(catalog.bindings("plain-desktop"));
+    List<Binding> bindings = new ArrayList<>(catalog.bindings(new EnvironmentId("plain-desktop")));
     List<Action> actions = new ArrayList<>(catalog.actions());
     if (random.nextInt(3) == 0 && bindings.size() > 1) {
       Binding gone = bindings.remove(random.nextInt(bindings.size()));
@@ -147,7 +150,9 @@ class StoreTest {
           random.nextInt(bindings.size() + 1),
           Binding.of("new" + i, new ActionId("new" + i), Gesture.parse("Ctrl+F" + (1 + i % 12))));
     }
-    return now.with(Catalog.of(actions, catalog.environments(), Map.of("plain-desktop", bindings)));
+    return now.with(
+        Catalog.of(
+            actions, catalog.environments(), Map.of(new EnvironmentId("plain-desktop"), bindings)));
   }
 
   @Test
@@ -323,8 +328,10 @@ class StoreTest {
         Remembered.NOTHING
             .withTitles(Map.of("fill downwards", new ActionId("a")))
             .withColumns("a|b", "action=1, gesture=2")
-            .withDocument("desk", "{\"format\": \"polydex-keymap/1\"}")
-            .withList("list.csv", new Remembered.Source(Map.of("desk", Set.of("x", "y"))));
+            .withDocument(new EnvironmentId("desk"), "{\"format\": \"polydex-keymap/1\"}")
+            .withList(
+                "list.csv",
+                new Remembered.Source(Map.of(new EnvironmentId("desk"), Set.of("x", "y"))));
     Change.Edit learnt = edit(start, start.with(remembered));
     try (Store store = Store.open(file())) {
       store.save(edit(Workspace.EMPTY, start), NOW);
@@ -341,7 +348,7 @@ class StoreTest {
   @Test
   void bindingsThatWereChangedLatelyAreKnownByTheirTime() throws Exception {
     Workspace start = Shipped.start();
-    String environment = "desktop-conventions";
+    EnvironmentId environment = new EnvironmentId("desktop-conventions");
     Binding first = start.catalog().bindings(environment).getFirst();
     try (Store store = Store.open(file())) {
       store.save(edit(Workspace.EMPTY, start), NOW);
@@ -387,7 +394,10 @@ class StoreTest {
     Catalog catalog =
         start
             .catalog()
-            .with(List.of(action), List.of(), Map.of("desktop-conventions", List.of(binding)));
+            .with(
+                List.of(action),
+                List.of(),
+                Map.of(new EnvironmentId("desktop-conventions"), List.of(binding)));
     try (Store store = Store.open(file())) {
       store.save(edit(Workspace.EMPTY, start), NOW);
       store.save(edit(start, start.with(catalog)), NOW);
@@ -395,7 +405,8 @@ class StoreTest {
     try (Store store = Store.open(file())) {
       Catalog read = store.workspace().catalog();
       assertThat(read.action(new ActionId("own.flood"))).contains(action);
-      assertThat(read.bindings("desktop-conventions").getLast()).isEqualTo(binding);
+      assertThat(read.bindings(new EnvironmentId("desktop-conventions")).getLast())
+          .isEqualTo(binding);
       assertThat(read.environments()).isEqualTo(start.catalog().environments());
     }
   }
@@ -450,7 +461,7 @@ class StoreTest {
       assertThat(answers(store))
           .containsExactly(
               new Answer(
-                  new DrillItem("app", new ActionId("save")),
+                  new DrillItem(new EnvironmentId("app"), new ActionId("save")),
                   Instant.ofEpochSecond(1),
                   Answer.Kind.DO,
                   Answer.Verdict.HINTED,
@@ -474,24 +485,28 @@ class StoreTest {
         Learning.NOTHING
             .marking(
                 List.of(
-                    new DrillItem("app", new ActionId("save")),
-                    new DrillItem("app", new ActionId("it's"))))
-            .puttingOff(new DrillItem("app", new ActionId("find")), LocalDate.of(2031, 2, 3))
-            .dropping(new DrillItem("desk", new ActionId("lock")));
+                    new DrillItem(new EnvironmentId("app"), new ActionId("save")),
+                    new DrillItem(new EnvironmentId("app"), new ActionId("it's"))))
+            .puttingOff(
+                new DrillItem(new EnvironmentId("app"), new ActionId("find")),
+                LocalDate.of(2031, 2, 3))
+            .dropping(new DrillItem(new EnvironmentId("desk"), new ActionId("lock")));
     Change.Edit edit = edit(Workspace.EMPTY, Workspace.EMPTY.with(said));
     try (Store store = Store.open(file())) {
       store.save(edit, NOW);
       assertThat(store.workspace().learning()).isEqualTo(said);
-      Learning less = said.forgetting(List.of(new DrillItem("app", new ActionId("save"))));
+      Learning less =
+          said.forgetting(List.of(new DrillItem(new EnvironmentId("app"), new ActionId("save"))));
       store.save(edit(edit.after(), Workspace.EMPTY.with(less)), NOW);
       assertThat(store.workspace().learning()).isEqualTo(less);
       store.save(edit(Workspace.EMPTY.with(less), Workspace.EMPTY), NOW);
       assertThat(store.workspace().learning()).isEqualTo(Learning.NOTHING);
       store.add(answer(1));
       store.add(answer(2));
-      assertThat(store.answers(new DrillItem("app", new ActionId("save"))))
+      assertThat(store.answers(new DrillItem(new EnvironmentId("app"), new ActionId("save"))))
           .containsExactly(answer(1), answer(2));
-      assertThat(store.answers(new DrillItem("app", new ActionId("find")))).isEmpty();
+      assertThat(store.answers(new DrillItem(new EnvironmentId("app"), new ActionId("find"))))
+          .isEmpty();
     }
   }
 
