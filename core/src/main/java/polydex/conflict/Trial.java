@@ -2,10 +2,13 @@ package polydex.conflict;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import polydex.keys.Gesture;
+import polydex.route.Machine;
 import polydex.route.Setup;
 import polydex.route.SetupTraces;
 import polydex.route.TracedBinding;
@@ -39,11 +42,15 @@ public final class Trial {
   private final Map<String, Known> before = new HashMap<>();
   private final Map<String, Conflict> habitsBefore;
 
+  /** The same by what they are between. */
+  private final Map<List<Object>, Conflict> between = new HashMap<>();
+
   /** Trials that start from a situation; setups with a mistake are passed over. */
   public Trial(Situation situation, Person person) {
     this.situation = situation;
     this.person = person;
     this.habitsBefore = habits(situation);
+    habitsBefore.values().forEach(c -> between.put(between(c), c));
   }
 
   /** Where the trials start. */
@@ -106,12 +113,43 @@ public final class Trial {
         changes.put(setup.id(), changed.stream().distinct().toList());
       }
     }
-    if (!sameWorld) {
+    if (!sameWorld || !switchedOff(after).equals(switchedOff(situation))) {
       Map<String, Conflict> habits = habits(after);
+      Set<String> same = sameAsBefore(habits);
       difference(habitsBefore, habits, ends);
       difference(habits, habitsBefore, makes);
+      ends.removeIf(c -> same.contains(c.id()));
+      makes.removeIf(c -> same.contains(c.id()));
     }
     return new Outcome(fix, ends, makes, changes);
+  }
+
+  /**
+   * Ids, of before and of now, of habits that are between the same two bindings as before and no
+   * worse: what else a gesture does there is no other conflict.
+   */
+  private Set<String> sameAsBefore(Map<String, Conflict> habits) {
+    Set<String> same = new HashSet<>();
+    for (Conflict now : habits.values()) {
+      Conflict was = between.get(between(now));
+      if (was != null && now.severity() <= was.severity()) {
+        same.add(was.id());
+        same.add(now.id());
+      }
+    }
+    return same;
+  }
+
+  private static List<Object> between(Conflict habit) {
+    return List.of(habit.kind(), habit.loser(), habit.winner());
+  }
+
+  /** What of setups makes a difference to habits. */
+  private static List<Set<String>> switchedOff(Situation at) {
+    return at.setups().values().stream()
+        .flatMap(s -> s.machines().stream())
+        .map(Machine::switchedOff)
+        .toList();
   }
 
   /** Whether a fix has left the keymaps alone that a setup is made of. */

@@ -153,6 +153,34 @@ class PlannerTest {
   }
 
   @Test
+  void aSwitchEndsTheHabitsOfWhatItSwitchesOffAndMakesNoneOfWhatGetsMilder() {
+    World world =
+        new Worlds()
+            .platform("desk", plain(), "Meta+W = close", "F9 = overview")
+            .platform("table", plain(), "Meta+W = overview", "Alt+X = close")
+            .app("app", "Meta+W = tab")
+            .build();
+    Setup here = new Setup("a", "a", "full", machine("desk", in("app")));
+    Setup there = new Setup("b", "b", "full", machine("table", new Machine.Bare()));
+    Situation before = new Situation(world, Map.of("a", here, "b", there));
+    Conflict taken =
+        ConflictFinder.find(SetupTraces.of(here, world), PERSON).stream()
+            .filter(c -> c.kind() == Conflict.Kind.INTERCEPTED)
+            .findFirst()
+            .orElseThrow();
+    Trial.Outcome off =
+        new FixFinder(new Trial(before, PERSON))
+            .offered(taken, Fix.Weights.USUAL).stream()
+                .filter(o -> o.fix().title(world.catalog()).startsWith("Switch off Meta+W"))
+                .findFirst()
+                .orElseThrow();
+    assertThat(off.ends())
+        .extracting(c -> c.kind() + " " + c.loser().action())
+        .containsExactlyInAnyOrder("INTERCEPTED tab", "CROSSED_HABIT close", "SPLIT_HABIT close");
+    assertThat(off.makes()).isEmpty();
+  }
+
+  @Test
   void aWindowIsToldToSendWhatItsHostTakes() {
     World world =
         new Worlds()
