@@ -22,6 +22,7 @@ import polydex.files.Shipped;
 import polydex.keys.Gesture;
 import polydex.route.Machine;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.route.World;
 
 /** Large made-up keymaps: one desktop and one application with many contexts, seeded. */
@@ -188,7 +189,7 @@ final class Large {
 
   private static Setup setup(String id, String application) {
     return new Setup(
-        id,
+        new SetupId(id),
         "Large",
         "full-ansi",
         new Machine(

@@ -20,6 +20,7 @@ import polydex.files.Shipped;
 import polydex.keys.Gesture;
 import polydex.route.Retracing;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.route.SetupTraces;
 import polydex.route.TracedBinding;
 import polydex.route.Tracer;
@@ -118,7 +119,7 @@ final class RouteBench {
   /** One trace through six layers of the demo, against reading the gesture from its text. */
   private static void trace() throws Exception {
     Workspace demo = Shipped.demo();
-    Tracer tracer = Tracer.of(demo.setups().get("studio-stars"), demo.world());
+    Tracer tracer = Tracer.of(demo.setups().get(new SetupId("studio-stars")), demo.world());
     Gesture gesture = Gesture.parse("Meta+S");
     int times = 20_000;
     Main.row(

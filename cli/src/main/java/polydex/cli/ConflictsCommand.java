@@ -19,6 +19,7 @@ import polydex.conflict.Person;
 import polydex.files.json.ModelJson;
 import polydex.keys.Gesture;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.route.SetupTraces;
 import polydex.workspace.Workspace;
 
@@ -107,7 +108,7 @@ final class ConflictsCommand implements Callable<Integer> {
     return new Row(
         c.id(),
         c.kind().written(),
-        c.setup().orElse(""),
+        c.setup().orElse(SetupId.NONE).value(),
         c.severity(),
         c.loser().environment().value(),
         c.loser().context(),

@@ -5,6 +5,7 @@ import picocli.CommandLine.Command;
 import polydex.catalog.ActionId;
 import polydex.catalog.EnvironmentId;
 import polydex.recognition.Place;
+import polydex.route.SetupId;
 import polydex.workspace.Workspace;
 
 @Command(
@@ -15,7 +16,7 @@ import polydex.workspace.Workspace;
 final class MouseCommand {
   /** What an action is called; a name that nobody knows is called by itself. */
   static String title(Workspace workspace, String written) {
-    return switch (Place.read("", EnvironmentId.NONE, written).doing()) {
+    return switch (Place.read(SetupId.NONE, EnvironmentId.NONE, written).doing()) {
       case Place.Known(ActionId id) -> workspace.catalog().title(id);
       case Place.Unnamed(String name) -> "\u201c" + name + "\u201d";
     };

@@ -73,7 +73,7 @@ final class MouseRemaining implements Callable<Integer> {
   static Row row(Remaining.Row r, double share) {
     return new Row(
         r.place().doing().written(),
-        r.place().setup(),
+        r.place().setup().value(),
         r.place().environment().value(),
         MouseCommand.word(r.kind()),
         MouseCommand.word(r.state()),

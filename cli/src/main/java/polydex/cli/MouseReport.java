@@ -5,8 +5,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.concurrent.Callable;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -22,6 +24,8 @@ import polydex.mouse.Weeks;
 import polydex.person.Findings;
 import polydex.person.Knowledge;
 import polydex.recognition.Place;
+import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.totals.Standing;
 import polydex.workspace.Workspace;
 
@@ -91,8 +95,11 @@ final class MouseReport implements Callable<Integer> {
   public Integer call() throws Exception {
     Workspace workspace = source.workspace();
     Knowledge known = source.known(workspace);
-    Report report =
-        report(known, known.findings(known.rows(source.setups(workspace, asked.setupName))));
+    List<Setup> setups = source.setups(workspace, asked.setupName);
+    Set<SetupId> ids = setups.stream().map(Setup::id).collect(Collectors.toSet());
+    // Without a name, what was done where no setup is known to be counts, too.
+    Predicate<Place> isAsked = p -> asked.setupName == null || ids.contains(p.setup());
+    Report report = report(known, known.findings(known.rows(setups)), isAsked);
     PrintWriter out = spec.commandLine().getOut();
     if (asked.json) {
       out.println(ModelJson.writePretty(report));
@@ -102,10 +109,10 @@ final class MouseReport implements Callable<Integer> {
     return Main.DONE;
   }
 
-  private Report report(Knowledge known, Findings found) {
+  private Report report(Knowledge known, Findings found, Predicate<Place> isAsked) {
     Standing standing = found.standing();
     List<Remaining.Row> rows = found.rows();
-    Weeks weeks = Weeks.of(standing, rows, this::isAsked, known.today());
+    Weeks weeks = Weeks.of(standing, rows, isAsked, known.today());
     Map<String, Long> how = new TreeMap<>();
     standing.recognised().forEach((h, n) -> how.put(MouseCommand.word(h), n));
     Slips slips = found.slips();
@@ -129,19 +136,19 @@ final class MouseReport implements Callable<Integer> {
                             Weeks.of(
                                 standing,
                                 rows,
-                                p -> isAsked(p) && p.environment().equals(e),
+                                p -> isAsked.test(p) && p.environment().equals(e),
                                 known.today()))))
             .toList(),
         weeks.openTrend().map(MouseReport::trend),
         weeks.hoursTrend().map(MouseReport::trend),
         slips.places().stream()
-            .filter(s -> isAsked(s.place()))
+            .filter(s -> isAsked.test(s.place()))
             .limit(SLIPS)
             .map(
                 s ->
                     new Slip(
                         s.place().doing().written(),
-                        s.place().setup(),
+                        s.place().setup().value(),
                         s.place().environment().value(),
                         s.lately(),
                         s.days(),
@@ -154,10 +161,6 @@ final class MouseReport implements Callable<Integer> {
         standing.unknown().stream()
             .map(u -> new Name(u.name().environment().value(), u.name().joined(), u.count()))
             .toList());
-  }
-
-  private boolean isAsked(Place place) {
-    return asked.setupName == null || place.setup().equals(asked.setupName);
   }
 
   private static Trend trend(TheilSen t) {

@@ -33,7 +33,7 @@ final class MouseReview implements Callable<Integer> {
 
   record At(String action, String setup, String in) {
     static At of(Place p) {
-      return new At(p.doing().written(), p.setup(), p.environment().value());
+      return new At(p.doing().written(), p.setup().value(), p.environment().value());
     }
   }
 

@@ -17,6 +17,7 @@ import polydex.conflict.Failures;
 import polydex.files.json.ModelJson;
 import polydex.route.Reach;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.route.SetupTraces;
 import polydex.route.TracedBinding;
 import polydex.workspace.Workspace;
@@ -98,7 +99,7 @@ final class ReachCommand implements Callable<Integer> {
             .filter(b -> reach.of(b).stream().noneMatch(w -> w.gesture().equals(b.gesture())))
             .map(b -> miss(traces, b))
             .toList();
-    return new Answer(action.value(), setup.id(), ways, misses);
+    return new Answer(action.value(), setup.id().value(), ways, misses);
   }
 
   private static Way way(Reach.Way way) {
@@ -125,7 +126,7 @@ final class ReachCommand implements Callable<Integer> {
   private static void print(PrintWriter out, Workspace workspace, Answer answer) {
     out.printf(
         "%s: %s%n",
-        workspace.setups().get(answer.setup()).title(),
+        workspace.setups().get(new SetupId(answer.setup())).title(),
         answer.ways().isEmpty() ? "nothing reaches it." : answer.ways().size() + " ways");
     for (Way way : answer.ways()) {
       out.printf(

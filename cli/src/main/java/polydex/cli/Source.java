@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.ArgGroup;
 import picocli.CommandLine.Model.CommandSpec;
@@ -23,6 +24,7 @@ import polydex.files.json.WorldFile;
 import polydex.files.store.Store;
 import polydex.person.Knowledge;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.workspace.Workspace;
 
 /** Where a command gets its data from: a file, or the demo. */
@@ -137,13 +139,18 @@ final class Source {
     }
     String wanted = name.strip().toLowerCase(Locale.ROOT);
     return workspace.setups().values().stream()
-        .filter(s -> s.id().equals(wanted) || s.title().toLowerCase(Locale.ROOT).equals(wanted))
+        .filter(
+            s -> s.id().value().equals(wanted) || s.title().toLowerCase(Locale.ROOT).equals(wanted))
         .findFirst()
         .orElseThrow(
             () ->
                 new ParameterException(
                     command.commandLine(),
                     "There is no setup \u201c%s\u201d. There are: %s."
-                        .formatted(name, String.join(", ", workspace.setups().keySet()))));
+                        .formatted(
+                            name,
+                            workspace.setups().keySet().stream()
+                                .map(SetupId::value)
+                                .collect(Collectors.joining(", ")))));
   }
 }

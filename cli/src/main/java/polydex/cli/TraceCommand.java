@@ -128,7 +128,7 @@ final class TraceCommand implements Callable<Integer> {
   private static Answer answer(Workspace workspace, Setup setup, Trace trace) {
     return new Answer(
         trace.gesture().toString(),
-        setup.id(),
+        setup.id().value(),
         trace.passages().stream().map(TraceCommand::row).toList(),
         trace.results().stream().map(r -> result(workspace, r)).toList());
   }

@@ -52,6 +52,9 @@ class MouseCommandTest {
     assertThat(report.get("openTrend").get("high").asDouble()).isNegative();
     assertThat(report.get("environments")).hasSizeGreaterThan(8);
     assertThat(report.get("recognisedShare").asDouble()).isBetween(0.95, 0.999);
+    assertThat(run("mouse", "report", "--demo", "--json", "--setup", "Studio: timeline").json())
+        .as("by title as by id")
+        .isEqualTo(run("mouse", "report", "--demo", "--json", "--setup", "studio-timeline").json());
     assertThat(run("mouse", "report", "--demo").out()).contains("came back: ", "Saved so far: ");
     assertThat(run("mouse", "review", "--demo").out())
         .startsWith("The week from 2031-03-08 to 2031-03-14")

@@ -8,6 +8,7 @@ import polydex.catalog.ActionId;
 import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
 import polydex.route.Layer;
+import polydex.route.SetupId;
 import polydex.route.Trace.Acted;
 import polydex.route.Trace.Nothing;
 import polydex.route.Trace.Outcome;
@@ -28,7 +29,7 @@ import polydex.route.Trace.Typed;
  */
 public record Conflict(
     Kind kind,
-    Optional<String> setup,
+    Optional<SetupId> setup,
     Party loser,
     Optional<Party> winner,
     Optional<Layer> at,
@@ -145,7 +146,7 @@ public record Conflict(
     return String.join(
         "|",
         kind.written(),
-        setup.orElse(""),
+        setup.orElse(SetupId.NONE).value(),
         loser.depth() == 0
             ? loser.environment().value()
             : loser.environment() + "@" + loser.depth(),

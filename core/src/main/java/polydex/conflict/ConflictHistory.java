@@ -11,6 +11,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
+import polydex.route.SetupId;
 
 /**
  * When conflicts of setups came and went, by days. What came and went within one day has left
@@ -34,7 +35,7 @@ public record ConflictHistory(List<Sighting> sightings) {
    */
   public record Sighting(
       String conflict,
-      String setup,
+      SetupId setup,
       Conflict.Kind kind,
       EnvironmentId environment,
       Gesture gesture,
@@ -65,7 +66,7 @@ public record ConflictHistory(List<Sighting> sightings) {
    * @param words what is said of a conflict
    */
   public ConflictHistory seen(
-      String setup, List<Conflict> found, LocalDate day, Function<Conflict, String> words) {
+      SetupId setup, List<Conflict> found, LocalDate day, Function<Conflict, String> words) {
     Map<String, Conflict> now =
         found.stream()
             .collect(Collectors.toMap(Conflict::id, c -> c, (a, _) -> a, LinkedHashMap::new));

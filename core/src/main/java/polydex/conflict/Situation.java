@@ -10,6 +10,7 @@ import polydex.catalog.Binding;
 import polydex.catalog.EnvironmentId;
 import polydex.route.Machine;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.route.World;
 
 /**
@@ -19,7 +20,7 @@ import polydex.route.World;
  * @param world keymaps, boards and layouts
  * @param setups by id
  */
-public record Situation(World world, Map<String, Setup> setups) {
+public record Situation(World world, Map<SetupId, Setup> setups) {
   /** Keeps the order of the setups. */
   public Situation {
     setups = Collections.unmodifiableMap(new LinkedHashMap<>(setups));
@@ -27,7 +28,7 @@ public record Situation(World world, Map<String, Setup> setups) {
 
   /** The same with a computer changed, wherever it stands. */
   Situation withMachine(Computer computer, UnaryOperator<Machine> change) {
-    Map<String, Setup> changed = new LinkedHashMap<>();
+    Map<SetupId, Setup> changed = new LinkedHashMap<>();
     setups.forEach(
         (id, s) ->
             changed.put(

@@ -10,6 +10,7 @@ import java.util.Set;
 import polydex.keys.Gesture;
 import polydex.route.Machine;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.route.SetupTraces;
 import polydex.route.TracedBinding;
 
@@ -28,7 +29,7 @@ public final class Trial {
    * @param changes gestures that end elsewhere than before, by the id of their setup
    */
   public record Outcome(
-      Fix fix, List<Conflict> ends, List<Conflict> makes, Map<String, List<Gesture>> changes) {
+      Fix fix, List<Conflict> ends, List<Conflict> makes, Map<SetupId, List<Gesture>> changes) {
     /** How many gestures end elsewhere than before, in all setups. */
     public int changed() {
       return changes.values().stream().mapToInt(List::size).sum();
@@ -39,7 +40,7 @@ public final class Trial {
 
   private final Situation situation;
   private final Person person;
-  private final Map<String, Known> before = new HashMap<>();
+  private final Map<SetupId, Known> before = new HashMap<>();
   private final Map<String, Conflict> habitsBefore;
 
   /** The same by what they are between. */
@@ -67,7 +68,7 @@ public final class Trial {
 
   private List<Conflict> named(String id) {
     List<Conflict> found = new ArrayList<>();
-    for (String setup : situation.setups().keySet()) {
+    for (SetupId setup : situation.setups().keySet()) {
       Conflict conflict = known(setup).conflicts().get(id);
       if (conflict != null) {
         found.add(conflict);
@@ -88,7 +89,7 @@ public final class Trial {
   private Outcome compare(Fix fix, Situation after) {
     List<Conflict> ends = new ArrayList<>();
     List<Conflict> makes = new ArrayList<>();
-    Map<String, List<Gesture>> changes = new LinkedHashMap<>();
+    Map<SetupId, List<Gesture>> changes = new LinkedHashMap<>();
     boolean sameWorld = after.world().equals(situation.world());
     for (Setup setup : after.setups().values()) {
       Setup was = situation.setups().get(setup.id());
@@ -174,7 +175,7 @@ public final class Trial {
         });
   }
 
-  private Known known(String setup) {
+  private Known known(SetupId setup) {
     return before.computeIfAbsent(setup, id -> look(situation, situation.setups().get(id)));
   }
 

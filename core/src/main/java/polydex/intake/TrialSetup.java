@@ -8,6 +8,7 @@ import polydex.catalog.Environment;
 import polydex.catalog.Environment.Platform;
 import polydex.route.Machine;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.setups.SetupList;
 import polydex.workspace.Workspace;
 
@@ -26,12 +27,16 @@ final class TrialSetup {
           like.map(s -> s.machine().layout())
               .or(workspace.world().layouts().keySet().stream()::findFirst);
       return board.flatMap(
-          b -> layout.map(l -> new Setup("setup-" + made.id(), title, b, SetupList.bare(made, l))));
+          b ->
+              layout.map(
+                  l ->
+                      new Setup(
+                          new SetupId("setup-" + made.id()), title, b, SetupList.bare(made, l))));
     }
     return like.map(
         s ->
             new Setup(
-                "setup-" + made.id(),
+                new SetupId("setup-" + made.id()),
                 title,
                 s.board(),
                 s.machine()

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import polydex.catalog.ActionId;
+import polydex.route.SetupId;
 
 /**
  * What was done, with what and where, as the log has it; the same thing done again is the same
@@ -44,9 +45,9 @@ public record Deed(
   }
 
   /** What a person notes in so many words: an action in a setup, by keys or with the mouse. */
-  public static Deed noted(String setup, ActionId action, boolean byKeys) {
+  public static Deed noted(SetupId setup, ActionId action, boolean byKeys) {
     Device device = byKeys ? Device.KEYBOARD : Device.MOUSE;
-    return new Deed(setup, "", device, "", "", List.of(), Optional.of(action));
+    return new Deed(setup.value(), "", device, "", "", List.of(), Optional.of(action));
   }
 
   /** Characters that were typed, of which nothing is kept but their number. */

@@ -23,6 +23,7 @@ import polydex.recognition.Whereabouts;
 import polydex.route.Machine;
 import polydex.route.Reach;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.route.SetupTraces;
 import polydex.route.TracedBinding;
 import polydex.route.World;
@@ -151,7 +152,7 @@ public final class Remaining {
    */
   public List<Row> of(Collection<Setup> setups, Standing standing, LocalDate today) {
     Lately lately = standing.lately(today);
-    Map<String, Setup> byId = new HashMap<>();
+    Map<SetupId, Setup> byId = new HashMap<>();
     setups.forEach(s -> byId.put(s.id(), s));
     List<Row> rows = new ArrayList<>();
     for (Standing.Entry entry : standing.entries()) {

@@ -23,6 +23,7 @@ import polydex.route.Layer;
 import polydex.route.Machine;
 import polydex.route.Passage;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.route.SetupTraces;
 import polydex.route.TracedBinding;
 import polydex.route.Tracer;
@@ -39,7 +40,7 @@ public final class Material {
   private final Map<DrillItem, Prompt> prompts = new LinkedHashMap<>();
   private final Map<EnvironmentId, List<ActionId>> actions = new HashMap<>();
   private final Map<DrillItem, Map<String, Gesture>> families = new LinkedHashMap<>();
-  private final Map<DrillItem, String> setups = new LinkedHashMap<>();
+  private final Map<DrillItem, SetupId> setups = new LinkedHashMap<>();
   private final World world;
   private final Tracer bare;
   private final Board board;
@@ -167,7 +168,7 @@ public final class Material {
   }
 
   /** The id of the setup in which an item's gesture reaches it. */
-  Optional<String> setup(DrillItem item) {
+  Optional<SetupId> setup(DrillItem item) {
     return Optional.ofNullable(setups.get(item));
   }
 

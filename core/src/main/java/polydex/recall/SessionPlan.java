@@ -20,6 +20,7 @@ import polydex.catalog.ActionId;
 import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
 import polydex.recall.Answer.Kind;
+import polydex.route.SetupId;
 
 /**
  * Chooses what a session asks: pairs that are mistaken for each other, side by side; what is due,
@@ -276,7 +277,7 @@ public final class SessionPlan {
 
   /** A small task: known actions of one setup, one after the other, from different environments. */
   private Optional<List<Question>> chain() {
-    Map<String, List<DrillItem>> bySetup = new HashMap<>();
+    Map<SetupId, List<DrillItem>> bySetup = new HashMap<>();
     known(s -> s.memory().stability() >= CHAIN_STABILITY)
         .forEach(
             e ->

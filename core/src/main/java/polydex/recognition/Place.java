@@ -3,6 +3,7 @@ package polydex.recognition;
 import java.util.Optional;
 import polydex.catalog.ActionId;
 import polydex.catalog.EnvironmentId;
+import polydex.route.SetupId;
 
 /**
  * An action where it is done: what is counted, judged and replaced as one.
@@ -12,7 +13,7 @@ import polydex.catalog.EnvironmentId;
  *     no keymap knows by the name that the log gives it
  * @param doing what is done there
  */
-public record Place(String setup, EnvironmentId environment, Doing doing) {
+public record Place(SetupId setup, EnvironmentId environment, Doing doing) {
   /** What something unknown begins with where it is written. */
   private static final String UNKNOWN = "?";
 
@@ -44,12 +45,12 @@ public record Place(String setup, EnvironmentId environment, Doing doing) {
   }
 
   /** A known action in its place. */
-  public static Place of(String setup, EnvironmentId environment, ActionId action) {
+  public static Place of(SetupId setup, EnvironmentId environment, ActionId action) {
     return new Place(setup, environment, new Known(action));
   }
 
   /** What {@link Doing#written} wrote, in its place. */
-  public static Place read(String setup, EnvironmentId environment, String written) {
+  public static Place read(SetupId setup, EnvironmentId environment, String written) {
     return written.startsWith(UNKNOWN)
         ? new Place(setup, environment, new Unnamed(written.substring(UNKNOWN.length())))
         : of(setup, environment, new ActionId(written));

@@ -16,6 +16,7 @@ import polydex.catalog.EnvironmentId;
 import polydex.log.Deed;
 import polydex.route.Machine;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.route.World;
 
 /**
@@ -35,8 +36,8 @@ public final class Whereabouts {
    */
   public record Where(Optional<Setup> setup, EnvironmentId application) {
     /** The id of the setup, or nothing. */
-    String setupId() {
-      return setup.map(Setup::id).orElse("");
+    SetupId setupId() {
+      return setup.map(Setup::id).orElse(SetupId.NONE);
     }
   }
 
@@ -90,7 +91,7 @@ public final class Whereabouts {
     if (machine.isEmpty()) {
       return 1;
     }
-    if (isNamed(machine, setup.id(), setup.title())) {
+    if (isNamed(machine, setup.id().value(), setup.title())) {
       return 3;
     }
     Machine inner = setup.innermost();

@@ -12,7 +12,7 @@ import polydex.catalog.EnvironmentId;
  * @param board the id of the board under the fingers
  * @param machine the outermost machine, which may hold others
  */
-public record Setup(String id, String title, String board, Machine machine) {
+public record Setup(SetupId id, String title, String board, Machine machine) {
 
   /** The machines from the fingers inward. */
   public List<Machine> machines() {

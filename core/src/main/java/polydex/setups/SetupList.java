@@ -11,6 +11,7 @@ import polydex.catalog.Environment;
 import polydex.catalog.Environment.Platform;
 import polydex.route.Machine;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
 
@@ -61,7 +62,7 @@ public final class SetupList {
   public static Change.Edit copy(Workspace workspace, Setup setup) {
     Setup copy =
         new Setup(
-            freeId(workspace, setup.id()),
+            freeId(workspace, setup.id().value()),
             freeTitle(workspace, setup.title() + ", copy"),
             setup.board(),
             setup.machine());
@@ -100,7 +101,7 @@ public final class SetupList {
   }
 
   private static Workspace with(Workspace workspace, List<Setup> setups) {
-    Map<String, Setup> byId = new LinkedHashMap<>();
+    Map<SetupId, Setup> byId = new LinkedHashMap<>();
     setups.forEach(s -> byId.put(s.id(), s));
     return workspace.with(byId);
   }
@@ -109,10 +110,10 @@ public final class SetupList {
     return List.copyOf(workspace.setups().keySet()).indexOf(setup.id());
   }
 
-  private static String freeId(Workspace workspace, String like) {
-    String id = like;
+  private static SetupId freeId(Workspace workspace, String like) {
+    SetupId id = new SetupId(like);
     for (int i = 2; workspace.setups().containsKey(id); i++) {
-      id = like + "-" + i;
+      id = new SetupId(like + "-" + i);
     }
     return id;
   }

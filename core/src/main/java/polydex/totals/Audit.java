@@ -21,6 +21,7 @@ import polydex.recognition.Place;
 import polydex.recognition.Recognised;
 import polydex.recognition.Recognised.How;
 import polydex.recognition.Recogniser;
+import polydex.route.SetupId;
 import polydex.totals.Standing.Unknown;
 
 /**
@@ -110,7 +111,7 @@ public final class Audit {
   }
 
   /** The ids of the actions done last with a pointer in a setup, each once, the newest first. */
-  public List<ActionId> lastByPointer(String setup) {
+  public List<ActionId> lastByPointer(SetupId setup) {
     return recent.of(setup);
   }
 

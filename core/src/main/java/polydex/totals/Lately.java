@@ -6,13 +6,14 @@ import java.util.Map;
 import org.threeten.extra.LocalDateRange;
 import polydex.catalog.ActionId;
 import polydex.recognition.Place;
+import polydex.route.SetupId;
 
 /**
  * How often actions were done with the pointer in the last {@value Standing#LATELY_DAYS} days, a
  * working day: what still has to be replaced, whatever was common once. O(entries + their days).
  */
 public final class Lately {
-  private record InSetup(String setup, ActionId action) {}
+  private record InSetup(SetupId setup, ActionId action) {}
 
   private final Map<Place, Integer> byPlace = new HashMap<>();
   private final Map<InSetup, Integer> bySetup = new HashMap<>();
@@ -38,7 +39,7 @@ public final class Lately {
   }
 
   /** Uses by pointer of an action in a setup, a working day. */
-  public double pointerADay(String setup, ActionId action) {
+  public double pointerADay(SetupId setup, ActionId action) {
     return bySetup.getOrDefault(new InSetup(setup, action), 0) / days;
   }
 }

@@ -8,12 +8,13 @@ import java.util.Map;
 import polydex.catalog.ActionId;
 import polydex.log.Deed;
 import polydex.recognition.Place;
+import polydex.route.SetupId;
 
 /** What was done last with a pointer in each setup, a few different actions; O(1) an event. */
 final class RecentActions {
   private static final int KEPT = 9;
 
-  private final Map<String, Deque<ActionId>> bySetup = new HashMap<>();
+  private final Map<SetupId, Deque<ActionId>> bySetup = new HashMap<>();
 
   void add(Deed deed, Place place) {
     if (!deed.device().isPointer() || place.isUnknown()) {
@@ -31,7 +32,7 @@ final class RecentActions {
     }
   }
 
-  List<ActionId> of(String setup) {
+  List<ActionId> of(SetupId setup) {
     return List.copyOf(bySetup.getOrDefault(setup, new ArrayDeque<>()));
   }
 }

@@ -16,6 +16,7 @@ import polydex.conflict.Situation;
 import polydex.mouse.MouseChoices;
 import polydex.recall.Learning;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.route.World;
 
 /**
@@ -31,8 +32,8 @@ import polydex.route.World;
  */
 public record Workspace(
     World world,
-    Map<String, Setup> setups,
-    Optional<String> current,
+    Map<SetupId, Setup> setups,
+    Optional<SetupId> current,
     Remembered remembered,
     Learning learning,
     Accepted accepted,
@@ -61,7 +62,7 @@ public record Workspace(
     boards.forEach(b -> boardsById.put(b.id(), b));
     Map<String, Layout> layoutsById = new LinkedHashMap<>();
     layouts.forEach(l -> layoutsById.put(l.id(), l));
-    Map<String, Setup> setupsById = new LinkedHashMap<>();
+    Map<SetupId, Setup> setupsById = new LinkedHashMap<>();
     setups.forEach(s -> setupsById.put(s.id(), s));
     return new Workspace(
         new World(catalog, boardsById, layoutsById),
@@ -109,18 +110,18 @@ public record Workspace(
 
   /** The same with a setup added, or replaced where its id is known. */
   public Workspace with(Setup setup) {
-    Map<String, Setup> more = new LinkedHashMap<>(setups);
+    Map<SetupId, Setup> more = new LinkedHashMap<>(setups);
     more.put(setup.id(), setup);
     return new Workspace(world, more, current, remembered, learning, accepted, mouse);
   }
 
   /** The same with these setups, by their ids and in this order. */
-  public Workspace with(Map<String, Setup> others) {
+  public Workspace with(Map<SetupId, Setup> others) {
     return new Workspace(world, others, current, remembered, learning, accepted, mouse);
   }
 
   /** The same with another setup in use. */
-  public Workspace using(Optional<String> setupId) {
+  public Workspace using(Optional<SetupId> setupId) {
     return new Workspace(world, setups, setupId, remembered, learning, accepted, mouse);
   }
 

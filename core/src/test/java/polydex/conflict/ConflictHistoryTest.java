@@ -19,6 +19,7 @@ import polydex.catalog.ActionId;
 import polydex.catalog.EnvironmentId;
 import polydex.conflict.ConflictHistory.Sighting;
 import polydex.keys.Gesture;
+import polydex.route.SetupId;
 import polydex.route.Trace;
 
 /** The history of conflicts against a plain account of which were there at the end of each day. */
@@ -39,7 +40,7 @@ class ConflictHistoryTest {
             0);
     return new Conflict(
         Conflict.Kind.UNTYPABLE,
-        Optional.of("s"),
+        Optional.of(new SetupId("s")),
         loser,
         Optional.empty(),
         Optional.empty(),
@@ -67,9 +68,9 @@ class ConflictHistoryTest {
           found.add(conflict(n));
         }
       }
-      history = history.seen("s", found, day, c -> "words of " + c.loser().action());
+      history = history.seen(new SetupId("s"), found, day, c -> "words of " + c.loser().action());
       // Another setup's conflicts come and go without touching these.
-      history = history.seen("other", List.of(), day, _ -> "");
+      history = history.seen(new SetupId("other"), List.of(), day, _ -> "");
       ends.put(day, new TreeSet<>(found.stream().map(Conflict::id).toList()));
       if (!days.contains(day)) {
         days.add(day);

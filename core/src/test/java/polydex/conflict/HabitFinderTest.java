@@ -20,6 +20,7 @@ import polydex.keys.Gesture;
 import polydex.route.Machine;
 import polydex.route.RandomSetups;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.route.World;
 import polydex.route.Worlds;
 
@@ -40,8 +41,8 @@ class HabitFinderTest {
             .build();
     List<Setup> setups =
         List.of(
-            new Setup("a", "a", "full", machine("desk", in("one"))),
-            new Setup("b", "b", "full", machine("desk", in("two"))));
+            new Setup(new SetupId("a"), "a", "full", machine("desk", in("one"))),
+            new Setup(new SetupId("b"), "b", "full", machine("desk", in("two"))));
     assertThat(find(world, setups))
         .extracting(c -> ConflictSentence.of(c, world.catalog()))
         .containsExactlyInAnyOrder(
@@ -54,7 +55,7 @@ class HabitFinderTest {
   void whatStandsOnOneMachineIsNoHabit() {
     World world =
         new Worlds().platform("desk", plain(), "Ctrl+D = show").app("app", "Ctrl+D = cut").build();
-    Setup here = new Setup("a", "a", "full", machine("desk", in("app")));
+    Setup here = new Setup(new SetupId("a"), "a", "full", machine("desk", in("app")));
     assertThat(find(world, List.of(here))).isEmpty();
   }
 

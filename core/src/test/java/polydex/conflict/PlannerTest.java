@@ -21,6 +21,7 @@ import polydex.route.Machine;
 import polydex.route.Machine.Capture;
 import polydex.route.RandomSetups;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.route.SetupTraces;
 import polydex.route.World;
 import polydex.route.Worlds;
@@ -52,7 +53,8 @@ class PlannerTest {
     for (Trial.Outcome outcome : offered) {
       if (!(outcome.fix() instanceof Fix.UseOther)) {
         Situation after = outcome.fix().applyTo(before);
-        Set<String> now = new ReferenceConflicts(after.world(), after.setups().get("s"), 300).all();
+        Set<String> now =
+            new ReferenceConflicts(after.world(), after.setups().get(new SetupId("s")), 300).all();
         Set<String> gone = new HashSet<>(was);
         gone.removeAll(now);
         Set<String> fresh = new HashSet<>(now);
@@ -160,9 +162,9 @@ class PlannerTest {
             .platform("table", plain(), "Meta+W = overview", "Alt+X = close")
             .app("app", "Meta+W = tab")
             .build();
-    Setup here = new Setup("a", "a", "full", machine("desk", in("app")));
-    Setup there = new Setup("b", "b", "full", machine("table", new Machine.Bare()));
-    Situation before = new Situation(world, Map.of("a", here, "b", there));
+    Setup here = new Setup(new SetupId("a"), "a", "full", machine("desk", in("app")));
+    Setup there = new Setup(new SetupId("b"), "b", "full", machine("table", new Machine.Bare()));
+    Situation before = new Situation(world, Map.of(here.id(), here, there.id(), there));
     Conflict taken =
         ConflictFinder.find(SetupTraces.of(here, world), PERSON).stream()
             .filter(c -> c.kind() == Conflict.Kind.INTERCEPTED)

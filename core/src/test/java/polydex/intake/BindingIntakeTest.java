@@ -25,6 +25,7 @@ import polydex.catalog.EnvironmentId;
 import polydex.intake.IntakeRequest.Refused;
 import polydex.intake.IntakeRequest.Row;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.route.SetupTraces;
 import polydex.route.World;
 import polydex.route.Worlds;
@@ -94,7 +95,7 @@ class BindingIntakeTest {
     for (Setup setup : after.setups().values()) {
       assertThat(after.world().problem(setup)).isEmpty();
     }
-    Setup toTry = after.setups().get("setup-" + made.id());
+    Setup toTry = after.setups().get(new SetupId("setup-" + made.id()));
     assertThat(SetupTraces.of(toTry, after.world()).reach())
         .containsKey(new ActionId("own.fill-down"));
     assertThat(after.current()).isEqualTo(HERE.current());
@@ -255,8 +256,8 @@ class BindingIntakeTest {
 
   @Test
   void aChoiceThatIsGoneFallsBackToTheFirstSetup() {
-    Workspace gone = HERE.using(Optional.of("nowhere"));
-    assertThat(gone.current()).contains("setup");
+    Workspace gone = HERE.using(Optional.of(new SetupId("nowhere")));
+    assertThat(gone.current()).contains(new SetupId("setup"));
     assertThat(Workspace.EMPTY.setup()).isEmpty();
     assertThat(
             new Workspace(

@@ -33,6 +33,7 @@ import polydex.log.LogEvent;
 import polydex.mouse.Remaining.Kind;
 import polydex.recognition.Recogniser;
 import polydex.route.RandomSetups;
+import polydex.route.SetupId;
 import polydex.route.SetupTraces;
 import polydex.route.TracedBinding;
 import polydex.route.World;
@@ -131,7 +132,9 @@ class RemainingTest {
         ActionId action = actions.get(random.nextInt(actions.size()));
         boolean keys = random.nextInt(4) == 0;
         uses.add(
-            LogEvent.of(NOW.minusSeconds(86_400L * day + 60 - i), Deed.noted("s", action, keys)));
+            LogEvent.of(
+                NOW.minusSeconds(86_400L * day + 60 - i),
+                Deed.noted(new SetupId("s"), action, keys)));
         if (!keys) {
           done.add(action);
         }

@@ -31,6 +31,7 @@ import polydex.mouse.Weeks.Week;
 import polydex.recognition.Place;
 import polydex.recognition.Recogniser;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.route.World;
 import polydex.route.Worlds;
 import polydex.totals.Audit;
@@ -267,7 +268,7 @@ class WeeksReferenceTest {
       assertThat(standing.usesADay().getOrDefault(action, 0.0))
           .isCloseTo(of.size() / (double) standing.days().size(), within(1e-12));
     }
-    assertThat(lately.pointerADay("elsewhere", new ActionId("save"))).isZero();
+    assertThat(lately.pointerADay(new SetupId("elsewhere"), new ActionId("save"))).isZero();
     assertThat(standing.days().getFirst().date())
         .isEqualTo(date(uses.stream().mapToInt(Use::day).min().orElseThrow()));
   }

@@ -21,6 +21,7 @@ import polydex.catalog.Hooks;
 import polydex.effort.KeystrokeLevel;
 import polydex.recall.NextToLearn.Proposal;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.route.SetupTraces;
 import polydex.route.World;
 import polydex.route.Worlds;
@@ -37,7 +38,8 @@ class ProposalsReferenceTest {
   private static final Setup ONE =
       Worlds.setup(Worlds.machine("desk", Worlds.in("app", "anywhere")));
   private static final Setup TWO =
-      new Setup("two", "Two", "full", Worlds.machine("desk", Worlds.in("two", "anywhere")));
+      new Setup(
+          new SetupId("two"), "Two", "full", Worlds.machine("desk", Worlds.in("two", "anywhere")));
   private static final Material MATERIAL =
       Material.of(WORLD, SetupTraces.of(ONE, WORLD), List.of(ONE, TWO));
   private static final Hooks HOOKS =

@@ -27,6 +27,7 @@ import polydex.effort.KeystrokeLevel;
 import polydex.recall.Answer.Kind;
 import polydex.recall.Answer.Verdict;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.route.SetupTraces;
 import polydex.route.World;
 import polydex.route.Worlds;
@@ -53,7 +54,11 @@ class SessionPlanTest {
   private static final Setup HERE =
       Worlds.setup(Worlds.machine("desk", Worlds.in("app", "anywhere")));
   private static final Setup THERE =
-      new Setup("there", "There", "full", Worlds.machine("desk", Worlds.in("other", "anywhere")));
+      new Setup(
+          new SetupId("there"),
+          "There",
+          "full",
+          Worlds.machine("desk", Worlds.in("other", "anywhere")));
   private static final Material MATERIAL =
       Material.of(WORLD, SetupTraces.of(HERE, WORLD), List.of(HERE, THERE));
 

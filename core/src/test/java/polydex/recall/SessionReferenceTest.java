@@ -26,6 +26,7 @@ import polydex.catalog.EnvironmentId;
 import polydex.recall.Answer.Kind;
 import polydex.recall.Answer.Verdict;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.route.SetupTraces;
 import polydex.route.World;
 import polydex.route.Worlds;
@@ -40,7 +41,7 @@ class SessionReferenceTest {
           .mapToObj(
               i ->
                   new Setup(
-                      "s" + i,
+                      new SetupId("s" + i),
                       "S" + i,
                       "full",
                       Worlds.machine("desk", Worlds.in(APPS[i], "anywhere"))))
@@ -215,7 +216,7 @@ class SessionReferenceTest {
   /** At the end, and only of what is kept for two days at least, all of one setup. */
   private static void checkChain(Progress progress, List<Question> asked, int size) {
     List<Question> chain = of(asked, Kind.CHAIN);
-    Map<String, Integer> able = new HashMap<>();
+    Map<SetupId, Integer> able = new HashMap<>();
     progress
         .states()
         .forEach(
@@ -229,7 +230,7 @@ class SessionReferenceTest {
     assertThat(chain).hasSize(possible && fits ? SessionPlan.CHAIN : 0);
     assertThat(asked.subList(asked.size() - chain.size(), asked.size())).isEqualTo(chain);
     assertThat(items(chain)).doesNotHaveDuplicates();
-    Set<Optional<String>> setups = new HashSet<>();
+    Set<Optional<SetupId>> setups = new HashSet<>();
     for (int i = 0; i < chain.size(); i++) {
       assertThat(chain.get(i).part()).isEqualTo(i + 1);
       assertThat(chain.get(i).parts()).isEqualTo(SessionPlan.CHAIN);

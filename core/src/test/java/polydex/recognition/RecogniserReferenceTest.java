@@ -26,6 +26,7 @@ import polydex.log.Deed;
 import polydex.log.Device;
 import polydex.recognition.Recognised.How;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.route.World;
 import polydex.route.Worlds;
 
@@ -175,7 +176,7 @@ class RecogniserReferenceTest {
       } else {
         assertThat(is.how()).isEqualTo(How.UNKNOWN);
         assertThat(is.place().orElseThrow())
-            .isEqualTo(Place.read("setup", new EnvironmentId("edit"), "?" + name));
+            .isEqualTo(Place.read(new SetupId("setup"), new EnvironmentId("edit"), "?" + name));
       }
       // An action is of the innermost environment that has a way to it, however it was done.
       is.place()

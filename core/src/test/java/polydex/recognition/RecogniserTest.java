@@ -21,16 +21,18 @@ import polydex.log.Device;
 import polydex.recognition.Recognised.How;
 import polydex.route.Machine;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.route.World;
 import polydex.route.Worlds;
 
 class RecogniserTest {
   private static final World WORLD = world();
   private static final Setup EDIT =
-      new Setup("cues", "Cues", "full", Worlds.machine("desk", Worlds.in("edit", "text")));
+      new Setup(
+          new SetupId("cues"), "Cues", "full", Worlds.machine("desk", Worlds.in("edit", "text")));
   private static final Setup FAR =
       new Setup(
-          "far",
+          new SetupId("far"),
           "Far",
           "full",
           Worlds.machine(
@@ -142,7 +144,9 @@ class RecogniserTest {
     assertThat(found)
         .isEqualTo(
             new Recognised(
-                how, Optional.of(Place.read("cues", new EnvironmentId(environment), action))));
+                how,
+                Optional.of(
+                    Place.read(new SetupId("cues"), new EnvironmentId(environment), action))));
   }
 
   @Test
@@ -167,7 +171,8 @@ class RecogniserTest {
         .isEqualTo(
             action.isEmpty()
                 ? Optional.empty()
-                : Optional.of(Place.read("cues", new EnvironmentId(environment), action)));
+                : Optional.of(
+                    Place.read(new SetupId("cues"), new EnvironmentId(environment), action)));
   }
 
   @Test
@@ -176,7 +181,8 @@ class RecogniserTest {
         .isEqualTo(
             new Recognised(
                 How.TRACED,
-                Optional.of(Place.read("cues", new EnvironmentId("edit"), "add-here"))));
+                Optional.of(
+                    Place.read(new SetupId("cues"), new EnvironmentId("edit"), "add-here"))));
   }
 
   @Test
@@ -191,11 +197,13 @@ class RecogniserTest {
     assertThat(where(where, "desk", "unheard of")).isEqualTo("cues unheard of");
     assertThat(where(where, "elsewhere", "edit")).isEqualTo(" edit");
     Recognised again = of("desk", "reader", Device.KEYBOARD, "Ctrl+R", "", "");
-    assertThat(again.place()).contains(Place.read("cues", new EnvironmentId("reader"), "again"));
-    assertThat(RECOGNISER.of(Deed.noted("far", new ActionId("freeze"), false)))
+    assertThat(again.place())
+        .contains(Place.read(new SetupId("cues"), new EnvironmentId("reader"), "again"));
+    assertThat(RECOGNISER.of(Deed.noted(new SetupId("far"), new ActionId("freeze"), false)))
         .isEqualTo(
             new Recognised(
-                How.NOTED, Optional.of(Place.read("far", new EnvironmentId("stars"), "freeze"))));
+                How.NOTED,
+                Optional.of(Place.read(new SetupId("far"), new EnvironmentId("stars"), "freeze"))));
     assertThat(again.how()).isEqualTo(How.TRACED);
   }
 

@@ -193,7 +193,7 @@ public final class RandomSetups {
             .build();
     Setup setup =
         new Setup(
-            "s",
+            new SetupId("s"),
             "s",
             any(random, List.of("full", "small")),
             machine(random, random.nextInt(8) == 0 ? 5 : random.nextInt(4)));

@@ -52,7 +52,7 @@ class RandomSetupsTest {
   private static void assertSameOutcome(RandomSetups.Case c, List<Remap> remaps) {
     Machine m = c.setup().machine();
     Machine changed = m.withRemaps(remaps);
-    Setup with = new Setup("s", "s", c.setup().board(), changed);
+    Setup with = new Setup(new SetupId("s"), "s", c.setup().board(), changed);
     assertThat(Worlds.outcomes(Tracer.of(with, c.world()).trace(c.pressed())))
         .isEqualTo(Worlds.outcomes(Tracer.of(c.setup(), c.world()).trace(c.pressed())));
   }

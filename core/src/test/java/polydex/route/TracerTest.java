@@ -77,7 +77,7 @@ class TracerTest {
   void aBoardGivesWhatItHas() {
     World world =
         new Worlds().platform("desk", plain()).app("app", "Home = start", "F5 = run").build();
-    Setup small = new Setup("s", "s", "small", machine("desk", in("app")));
+    Setup small = new Setup(new SetupId("s"), "s", "small", machine("desk", in("app")));
     Trace home = Tracer.of(small, world).trace(Gesture.parse("Home"));
     assertThat(home.does(new ActionId("start"))).isTrue();
     assertThat(home.passages().getFirst())
@@ -331,7 +331,9 @@ class TracerTest {
         .asString()
         .contains("platform");
     assertThat(world.problem(setup(machine("desk", in("gone"))))).get().asString().contains("gone");
-    assertThat(world.problem(new Setup("s", "My setup", "no-board", machine("desk", in("app")))))
+    assertThat(
+            world.problem(
+                new Setup(new SetupId("s"), "My setup", "no-board", machine("desk", in("app")))))
         .get()
         .asString()
         .contains("My setup", "no-board");

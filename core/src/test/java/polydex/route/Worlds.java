@@ -226,7 +226,7 @@ public final class Worlds {
   }
 
   public static Setup setup(Machine machine) {
-    return new Setup("setup", "Setup", "full", machine);
+    return new Setup(new SetupId("setup"), "Setup", "full", machine);
   }
 
   /** What came of a gesture: "environment.action", "types x" or "nothing", joined by commas. */

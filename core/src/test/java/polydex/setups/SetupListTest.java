@@ -18,6 +18,7 @@ import polydex.mouse.MouseChoices;
 import polydex.recall.Learning;
 import polydex.route.RandomSetups;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.workspace.Change;
 import polydex.workspace.Remembered;
 import polydex.workspace.Workspace;
@@ -38,7 +39,7 @@ class SetupListTest {
             Learning.NOTHING,
             Accepted.NONE,
             MouseChoices.NOTHING);
-    List<String> plain = new ArrayList<>(List.of(c.setup().id()));
+    List<SetupId> plain = new ArrayList<>(List.of(c.setup().id()));
     List<Change.Edit> done = new ArrayList<>();
     for (int step : steps) {
       List<Setup> setups = List.copyOf(now.setups().values());
@@ -93,8 +94,8 @@ class SetupListTest {
     assertThat(now.setups()).containsOnly(Map.entry(c.setup().id(), c.setup()));
   }
 
-  private static String added(Change.Edit edit) {
-    List<String> more = new ArrayList<>(edit.after().setups().keySet());
+  private static SetupId added(Change.Edit edit) {
+    List<SetupId> more = new ArrayList<>(edit.after().setups().keySet());
     more.removeAll(edit.before().setups().keySet());
     assertThat(more).hasSize(1);
     return more.getFirst();

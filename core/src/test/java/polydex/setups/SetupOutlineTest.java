@@ -24,6 +24,7 @@ import polydex.route.RandomSetups;
 import polydex.route.Remap;
 import polydex.route.Setup;
 import polydex.route.SetupCheck;
+import polydex.route.SetupId;
 import polydex.route.SetupTraces;
 import polydex.route.World;
 import polydex.workspace.Change;
@@ -33,7 +34,7 @@ import polydex.workspace.Workspace;
 /** Setups written out and changed line by line. */
 class SetupOutlineTest {
   private static Workspace workspace(World world, Setup... setups) {
-    Map<String, Setup> byId = new LinkedHashMap<>();
+    Map<SetupId, Setup> byId = new LinkedHashMap<>();
     for (Setup s : setups) {
       byId.put(s.id(), s);
     }
@@ -161,7 +162,7 @@ class SetupOutlineTest {
             Set.of("odd"),
             new Machine.Running(
                 new EnvironmentId("remote"), new Version("1"), Set.of(), List.of("nowhere")));
-    Setup s = new Setup("s", "s", "nosuch", bare);
+    Setup s = new Setup(new SetupId("s"), "s", "nosuch", bare);
     Workspace w = workspace(c.world(), s);
     assertThat(
             SetupOutline.of(w, s).stream()

@@ -23,6 +23,7 @@ import polydex.intake.IntakeRequest.Row;
 import polydex.keys.Gesture;
 import polydex.route.Machine;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.route.SetupTraces;
 import polydex.route.World;
 import polydex.route.Worlds;
@@ -101,7 +102,8 @@ class KeymapEditTest {
                     Optional.empty(),
                     0,
                     inner));
-    Setup nested = new Setup("nested", "Nested", before.setup().orElseThrow().board(), outer);
+    Setup nested =
+        new Setup(new SetupId("nested"), "Nested", before.setup().orElseThrow().board(), outer);
     Workspace with = before.with(nested);
     Binding lock = before.catalog().bindings(new EnvironmentId("Far")).getFirst();
     Setup changed =
@@ -109,7 +111,7 @@ class KeymapEditTest {
             .orElseThrow()
             .after()
             .setups()
-            .get("nested");
+            .get(new SetupId("nested"));
     assertThat(changed.machine().switchedOff()).isEmpty();
     assertThat(changed.innermost().switchedOff()).containsExactly(lock.id());
   }

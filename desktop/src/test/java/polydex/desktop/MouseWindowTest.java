@@ -30,6 +30,7 @@ import polydex.log.LogEvent;
 import polydex.mouse.Slips;
 import polydex.recognition.Place;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.totals.Habit;
 import polydex.totals.Standing;
 
@@ -175,7 +176,7 @@ class MouseWindowTest extends InWindow {
   @Test
   void twoLettersNoteAnyActionAndItIsSeenToBecomeReplaced() {
     String action = "desktop.lock";
-    Place lock = Place.read("laptop-cues", new EnvironmentId("alder"), action);
+    Place lock = Place.read(new SetupId("laptop-cues"), new EnvironmentId("alder"), action);
     for (int day = 0; day < 5; day++) {
       clock.pass(Duration.ofDays(1));
       for (int i = 0; i < 4; i++) {

@@ -17,6 +17,7 @@ import polydex.desktop.controls.KeyboardView;
 import polydex.desktop.state.Stored;
 import polydex.route.Machine;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 
 /** Setups made, changed, compared and looked at, by keys alone. */
 @ExtendWith(ApplicationExtension.class)
@@ -26,11 +27,11 @@ class SetupsWindowTest extends InWindow {
     open(shown);
   }
 
-  private List<String> ids() {
+  private List<SetupId> ids() {
     return List.copyOf(session.workspace().get().setups().keySet());
   }
 
-  private Setup setup(String id) {
+  private Setup setup(SetupId id) {
     return session.workspace().get().setups().get(id);
   }
 
@@ -41,11 +42,11 @@ class SetupsWindowTest extends InWindow {
 
   @Test
   void aSetupIsMadeLineByLineWithItsMistakesToldAndAllOfItUndone() {
-    List<String> before = ids();
+    List<SetupId> before = ids();
     setups();
     person.keys("Ctrl+N");
     person.untilShown("Setup “New setup”");
-    String made = ids().getLast();
+    SetupId made = ids().getLast();
     person.keys("Enter");
     person.until("a field", () -> person.focusIs(TextField.class::isInstance));
     person.keys("Ctrl+A");
@@ -209,7 +210,9 @@ class SetupsWindowTest extends InWindow {
     person.type("own type");
     person.untilShown("Own bindings");
     person.keys("Delete");
-    person.until("one own binding less", () -> setup("laptop-cues").machine().own().size() == 3);
+    person.until(
+        "one own binding less",
+        () -> setup(new SetupId("laptop-cues")).machine().own().size() == 3);
     person.until("its conflict has gone today", () -> session.conflicts().events().size() > before);
     int gone = session.conflicts().events().size();
     person.keys("Ctrl+Z");
@@ -266,7 +269,7 @@ class SetupsWindowTest extends InWindow {
     setups();
     person.keys("F2");
     person.untilShown("Setup “Laptop: cue editor”");
-    Setup before = setup("laptop-cues");
+    Setup before = setup(new SetupId("laptop-cues"));
     person.keys("Enter");
     person.until("a field", () -> person.focusIs(TextField.class::isInstance));
     person.keys("End");
@@ -278,10 +281,11 @@ class SetupsWindowTest extends InWindow {
     person.keys("Ctrl+N");
     person.untilShown("Put it into a window of");
     person.keys("1");
-    person.until("held by another", () -> setup("laptop-cues").machines().size() == 2);
-    assertThat(setup("laptop-cues").innermost()).isEqualTo(before.machine());
+    person.until("held by another", () -> setup(new SetupId("laptop-cues")).machines().size() == 2);
+    assertThat(setup(new SetupId("laptop-cues")).innermost()).isEqualTo(before.machine());
     person.keys("Delete");
-    person.until("alone again", () -> setup("laptop-cues").machine().equals(before.machine()));
+    person.until(
+        "alone again", () -> setup(new SetupId("laptop-cues")).machine().equals(before.machine()));
     person.keys("Esc");
     person.keys("Esc");
     person.untilGone("From the board under your fingers");

@@ -12,6 +12,7 @@ import polydex.desktop.state.Session;
 import polydex.keys.Modifier;
 import polydex.recognition.Place;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 
 /** What things are called whose ids are known, and how their keys are written and drawn. */
 public final class Titles {
@@ -78,10 +79,10 @@ public final class Titles {
   }
 
   /** The title of a setup. */
-  public String setup(String setupId) {
+  public String setup(SetupId setupId) {
     return Optional.ofNullable(session.workspace().get().setups().get(setupId))
         .map(Setup::title)
-        .orElse(setupId.isEmpty() ? "no setup" : setupId);
+        .orElse(setupId.equals(SetupId.NONE) ? "no setup" : setupId.value());
   }
 
   /** What is done in a place: the title of its action, or the name that nobody knows. */

@@ -11,6 +11,7 @@ import polydex.desktop.desk.Desk;
 import polydex.mouse.Remaining.Row;
 import polydex.recognition.Place;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 
 /**
  * Which places are shown.
@@ -25,7 +26,7 @@ record PlaceFilter(String title, Predicate<Place> places) {
   static List<PlaceFilter> choices(Desk desk, List<Row> rows) {
     List<PlaceFilter> all = new ArrayList<>();
     all.add(EVERYWHERE);
-    Map<String, Setup> setups = desk.session().workspace().get().setups();
+    Map<SetupId, Setup> setups = desk.session().workspace().get().setups();
     Map<String, PlaceFilter> machines = new LinkedHashMap<>();
     for (Setup s : setups.values()) {
       all.add(new PlaceFilter(s.title(), p -> p.setup().equals(s.id())));
@@ -48,7 +49,7 @@ record PlaceFilter(String title, Predicate<Place> places) {
     return setup.innermost().title();
   }
 
-  private static PlaceFilter onMachine(Map<String, Setup> setups, String machine) {
+  private static PlaceFilter onMachine(Map<SetupId, Setup> setups, String machine) {
     return new PlaceFilter(
         "on the " + machine.toLowerCase(Locale.ROOT),
         p ->

@@ -17,6 +17,7 @@ import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 
 /** When conflicts came and went, by days. */
 final class ConflictDays {
@@ -68,7 +69,7 @@ final class ConflictDays {
   }
 
   private void fill() {
-    Optional<String> here = desk.session().workspace().get().current();
+    Optional<SetupId> here = desk.session().workspace().get().current();
     List<Event> events =
         desk.session().conflicts().events().stream()
             .filter(e -> all || here.equals(Optional.of(e.sighting().setup())))
@@ -82,7 +83,7 @@ final class ConflictDays {
     list.getSelectionModel().selectFirst();
   }
 
-  private String title(String setup) {
+  private String title(SetupId setup) {
     return Optional.ofNullable(desk.session().workspace().get().setups().get(setup))
         .map(Setup::title)
         .orElse("a setup that is gone");

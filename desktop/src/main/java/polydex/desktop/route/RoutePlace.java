@@ -28,6 +28,7 @@ import polydex.keys.Gesture;
 import polydex.keys.GestureSyntaxException;
 import polydex.keys.Modifiers;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.route.Trace;
 import polydex.route.Tracer;
 import polydex.route.World;
@@ -49,7 +50,7 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
   private final WhereYouAre where;
   private final PressedSoFar soFar = new PressedSoFar();
   private boolean capturing;
-  private Optional<String> beside = Optional.empty();
+  private Optional<SetupId> beside = Optional.empty();
 
   /** A setup made ready for tracing, as it and its keymaps stood then. */
   private record Ready(World world, Setup setup, Tracer tracer) {}

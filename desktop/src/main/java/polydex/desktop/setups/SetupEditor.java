@@ -18,6 +18,7 @@ import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.setups.SetupLine;
 import polydex.setups.SetupLine.Edit;
 import polydex.setups.SetupLine.Option;
@@ -33,13 +34,13 @@ final class SetupEditor {
   private static final double LABELS = 13;
 
   private final Desk desk;
-  private final String id;
+  private final SetupId id;
   private final Runnable afterwards;
   private final ListView<SetupLine> list;
   private final Label heading = Texts.heading("");
   private final Label trouble = Texts.words("");
 
-  SetupEditor(Desk desk, String id, Runnable afterwards) {
+  SetupEditor(Desk desk, SetupId id, Runnable afterwards) {
     this.desk = desk;
     this.id = id;
     this.afterwards = afterwards;

@@ -26,6 +26,7 @@ import polydex.files.store.StoreLine;
 import polydex.log.LogEvent;
 import polydex.person.Knowledge;
 import polydex.recall.DrillItem;
+import polydex.route.SetupId;
 import polydex.totals.Audit;
 import polydex.totals.Standing;
 import polydex.workspace.Workspace;
@@ -106,7 +107,7 @@ final class MouseLog {
   }
 
   /** The ids of the actions done last with the pointer in a setup, the newest first. */
-  List<ActionId> lastByPointer(String setup) {
+  List<ActionId> lastByPointer(SetupId setup) {
     return audit.lastByPointer(setup);
   }
 

@@ -32,6 +32,7 @@ import polydex.person.Knowledge;
 import polydex.recall.Answer;
 import polydex.recall.DrillItem;
 import polydex.recall.Progress;
+import polydex.route.SetupId;
 import polydex.totals.Audit;
 import polydex.totals.Standing;
 import polydex.workspace.Change;
@@ -235,7 +236,7 @@ public final class Session implements AutoCloseable {
   }
 
   /** Puts another setup in use; a choice, which undo leaves alone. */
-  public void choose(String setup) {
+  public void choose(SetupId setup) {
     workspace.set(workspace.get().using(Optional.of(setup)));
     store.write(s -> s.choose(setup));
   }
@@ -243,7 +244,7 @@ public final class Session implements AutoCloseable {
   /** Notes that an action was done in the setup that is in use. */
   public void note(ActionId action, boolean byKeys) {
     Workspace now = workspace.get();
-    Deed deed = Deed.noted(now.current().orElse(""), action, byKeys);
+    Deed deed = Deed.noted(now.current().orElse(SetupId.NONE), action, byKeys);
     String title =
         "Noted: \u201c%s\u201d %s"
             .formatted(now.catalog().title(action), byKeys ? "by keys" : "with the mouse");
@@ -353,7 +354,7 @@ public final class Session implements AutoCloseable {
 
   /** An edit of the past or future, with the setup that is in use now if it is there. */
   private void show(Change.Edit edit) {
-    Optional<String> current = workspace.get().current();
+    Optional<SetupId> current = workspace.get().current();
     Instant at = now();
     store.write(s -> s.save(edit, at));
     workspace.set(edit.after().using(current));
@@ -366,7 +367,7 @@ public final class Session implements AutoCloseable {
 
   /** The ids of the actions done last with the pointer in the setup in use, the newest first. */
   public List<ActionId> lastByPointer() {
-    return mouseLog.lastByPointer(workspace.get().current().orElse(""));
+    return mouseLog.lastByPointer(workspace.get().current().orElse(SetupId.NONE));
   }
 
   /**

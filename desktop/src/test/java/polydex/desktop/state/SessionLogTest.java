@@ -41,6 +41,7 @@ import polydex.log.Recorder;
 import polydex.person.Findings;
 import polydex.person.Knowledge;
 import polydex.recognition.LearntName;
+import polydex.route.SetupId;
 import polydex.totals.Audit;
 import polydex.totals.Standing;
 import polydex.workspace.Change;
@@ -283,14 +284,14 @@ class SessionLogTest {
     assertThat(ask(() -> session.apply(thoughtOut))).isFalse();
     assertThat(ask(() -> session.status().get()).isProblem()).isTrue();
     fx(session::undo);
-    fx(() -> session.choose("studio-timeline"));
+    fx(() -> session.choose(new SetupId("studio-timeline")));
     assertThat(ask(() -> session.apply(thoughtOut))).isTrue();
     Workspace now = ask(() -> session.workspace().get());
-    assertThat(now.current()).contains("studio-timeline");
+    assertThat(now.current()).contains(new SetupId("studio-timeline"));
     assertThat(now.mouse().names()).containsKey(name).hasSize(first.mouse().names().size() + 1);
     Workspace kept = session.line().get(Store::workspace);
     assertThat(kept.mouse()).isEqualTo(now.mouse());
-    assertThat(kept.current()).contains("studio-timeline");
+    assertThat(kept.current()).contains(new SetupId("studio-timeline"));
   }
 
   @Test

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Random;
 import polydex.files.demo.DemoTasks.Task;
 import polydex.recognition.Place;
+import polydex.route.SetupId;
 
 /**
  * How the show producer's actions move from the pointer to the keys. Some were by keys all along.
@@ -39,12 +40,12 @@ final class DemoCourses {
   private final Map<Place, Integer> firstDays = new HashMap<>();
   private final DemoDrills drills;
 
-  DemoCourses(Map<String, List<Task>> tasks, DemoDrills drills, Random random) {
+  DemoCourses(Map<SetupId, List<Task>> tasks, DemoDrills drills, Random random) {
     this.drills = drills;
     tasks.forEach((setup, list) -> decide(setup, list, random));
   }
 
-  private void decide(String setup, List<Task> tasks, Random random) {
+  private void decide(SetupId setup, List<Task> tasks, Random random) {
     boolean drilled = DemoDrills.SETUPS.contains(setup);
     int rank = 0;
     for (Task task : tasks) {

@@ -11,6 +11,7 @@ import java.util.function.ToDoubleFunction;
 import polydex.effort.KeystrokeLevel;
 import polydex.files.demo.DemoTasks.Task;
 import polydex.log.LogLine;
+import polydex.route.SetupId;
 
 /**
  * A working day as a recorder would see it: stints in one setup after the other with pauses
@@ -35,13 +36,13 @@ final class DemoDay {
   private static final double STRANGE_SHARE = 0.05;
 
   /** A part of the day in one setup, from a second of the day on, and its share of the uses. */
-  record Stint(String setup, int from, int until, double share) {}
+  record Stint(SetupId setup, int from, int until, double share) {}
 
-  private final Map<String, List<Task>> tasks;
+  private final Map<SetupId, List<Task>> tasks;
   private final List<Stint> stints;
   private final Random random;
 
-  DemoDay(Map<String, List<Task>> tasks, List<Stint> stints, Random random) {
+  DemoDay(Map<SetupId, List<Task>> tasks, List<Stint> stints, Random random) {
     this.tasks = tasks;
     this.stints = stints;
     this.random = random;
@@ -143,9 +144,9 @@ final class DemoDay {
   }
 
   private static String device(Task task) {
-    return task.place().setup().startsWith("laptop")
+    return task.place().setup().value().startsWith("laptop")
         ? "trackpad"
-        : task.place().setup().startsWith("slate") ? "touch" : "mouse";
+        : task.place().setup().value().startsWith("slate") ? "touch" : "mouse";
   }
 
   private LogLine typed(Task task, String time) {

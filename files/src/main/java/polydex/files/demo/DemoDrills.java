@@ -25,6 +25,7 @@ import polydex.recall.Progress;
 import polydex.recall.Question;
 import polydex.recall.SessionPlan;
 import polydex.recognition.Place;
+import polydex.route.SetupId;
 import polydex.route.SetupTraces;
 import polydex.totals.Standing;
 import polydex.workspace.Workspace;
@@ -35,7 +36,8 @@ import polydex.workspace.Workspace;
  * by somebody who forgets, gets faster, and takes the habits of one desktop along to the other.
  */
 final class DemoDrills {
-  static final List<String> SETUPS = List.of("laptop-cues", "studio-timeline");
+  static final List<SetupId> SETUPS =
+      List.of(new SetupId("laptop-cues"), new SetupId("studio-timeline"));
   private static final Duration SESSION = Duration.ofMinutes(3);
   private static final Duration SPRINT = Duration.ofSeconds(60);
   private static final DrillSettings SETTINGS = new DrillSettings(0.90, 4, 10);

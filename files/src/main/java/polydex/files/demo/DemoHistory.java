@@ -17,6 +17,7 @@ import polydex.log.LogEvent;
 import polydex.log.LogIntake;
 import polydex.person.Knowledge;
 import polydex.recall.Answer;
+import polydex.route.SetupId;
 import polydex.totals.Audit;
 import polydex.workspace.Workspace;
 
@@ -47,12 +48,12 @@ public record DemoHistory(List<Answer> answers, List<LogEvent> events) {
 
   private static final List<Stint> STINTS =
       List.of(
-          new Stint("laptop-cues", 0, 100 * 60, 0.27),
-          new Stint("laptop-cues", 120 * 60, 180 * 60, 0.13),
-          new Stint("studio-timeline", 225 * 60, 320 * 60, 0.30),
-          new Stint("laptop-dome", 336 * 60, 372 * 60, 0.14),
-          new Stint("studio-stars", 374 * 60, 405 * 60, 0.10),
-          new Stint("slate-stars", 408 * 60, 425 * 60, 0.06));
+          new Stint(new SetupId("laptop-cues"), 0, 100 * 60, 0.27),
+          new Stint(new SetupId("laptop-cues"), 120 * 60, 180 * 60, 0.13),
+          new Stint(new SetupId("studio-timeline"), 225 * 60, 320 * 60, 0.30),
+          new Stint(new SetupId("laptop-dome"), 336 * 60, 372 * 60, 0.14),
+          new Stint(new SetupId("studio-stars"), 374 * 60, 405 * 60, 0.10),
+          new Stint(new SetupId("slate-stars"), 408 * 60, 425 * 60, 0.06));
 
   /** Makes the history of a demo workspace. */
   public static DemoHistory of(Workspace workspace) {
@@ -60,7 +61,7 @@ public record DemoHistory(List<Answer> answers, List<LogEvent> events) {
     // Each has its chances to itself, so that a change of one story leaves the other as it was.
     Random mouse = new Random(SEED + 1);
     DemoDrills drills = new DemoDrills(workspace, new Random(SEED));
-    Map<String, List<Task>> tasks = DemoTasks.of(workspace, mouse);
+    Map<SetupId, List<Task>> tasks = DemoTasks.of(workspace, mouse);
     DemoCourses courses = new DemoCourses(tasks, drills, mouse);
     LogIntake intake = new LogIntake(ZONE, NOW, Knowledge.recogniser(workspace));
     Audit audit = Knowledge.audit(workspace, ZONE, drills::since);

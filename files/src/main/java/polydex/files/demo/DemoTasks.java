@@ -23,6 +23,7 @@ import polydex.recognition.Whereabouts;
 import polydex.route.Machine;
 import polydex.route.Reach;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.route.SetupTraces;
 import polydex.workspace.Workspace;
 
@@ -66,8 +67,8 @@ final class DemoTasks {
   private DemoTasks() {}
 
   /** The tasks of each setup, by its id; the commonest first. */
-  static Map<String, List<Task>> of(Workspace workspace, Random random) {
-    Map<String, List<Task>> found = new LinkedHashMap<>();
+  static Map<SetupId, List<Task>> of(Workspace workspace, Random random) {
+    Map<SetupId, List<Task>> found = new LinkedHashMap<>();
     for (Setup setup : workspace.setups().values()) {
       if (workspace.world().problem(setup).isEmpty()) {
         found.put(setup.id(), new OfSetup(workspace, setup, random).tasks());

@@ -12,6 +12,7 @@ import polydex.files.demo.DemoDay.Stint;
 import polydex.files.demo.DemoDay.Timed;
 import polydex.log.LogLine;
 import polydex.log.Recorder;
+import polydex.route.SetupId;
 import polydex.workspace.Workspace;
 
 /**
@@ -46,7 +47,7 @@ public final class SimulatedRecorder implements Recorder {
     Random random = new Random(seed);
     List<Stint> stints = new ArrayList<>();
     int count = workspace.setups().size();
-    for (String setup : workspace.setups().keySet()) {
+    for (SetupId setup : workspace.setups().keySet()) {
       int from = stints.size() * STINT_SECONDS;
       stints.add(new Stint(setup, from, from + STINT_SECONDS - 600, 1.0 / count));
     }

@@ -43,6 +43,7 @@ import polydex.files.FileProblem;
 import polydex.keys.Gesture;
 import polydex.route.Machine;
 import polydex.route.Remap;
+import polydex.route.SetupId;
 
 /**
  * The model as JSON. The core knows nothing of it: what a record does not say by itself stands here
@@ -195,6 +196,8 @@ public final class ModelJson {
     module.addSerializer(EnvironmentId.class, ToStringSerializer.instance);
     module.addDeserializer(
         EnvironmentId.class, new TextReader<>(EnvironmentId.class, EnvironmentId::new));
+    module.addSerializer(SetupId.class, ToStringSerializer.instance);
+    module.addDeserializer(SetupId.class, new TextReader<>(SetupId.class, SetupId::new));
     module.addSerializer(Version.class, ToStringSerializer.instance);
     module.addDeserializer(Version.class, new TextReader<>(Version.class, Version::new));
     module.addSerializer(Remap.Part.class, ToStringSerializer.instance);

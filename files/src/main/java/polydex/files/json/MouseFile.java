@@ -9,6 +9,7 @@ import polydex.catalog.EnvironmentId;
 import polydex.mouse.MouseChoices;
 import polydex.recognition.LearntName;
 import polydex.recognition.Place;
+import polydex.route.SetupId;
 
 /**
  * What was said about what the mouse still does, as a file.
@@ -31,7 +32,8 @@ public record MouseFile(String format, List<Keep> kept, List<Name> names) {
     kept.forEach(
         k ->
             reasons.put(
-                Place.read(k.setup(), new EnvironmentId(k.environment()), k.action()), k.reason()));
+                Place.read(new SetupId(k.setup()), new EnvironmentId(k.environment()), k.action()),
+                k.reason()));
     Map<LearntName, Optional<ActionId>> meanings = new HashMap<>();
     names.forEach(
         n ->

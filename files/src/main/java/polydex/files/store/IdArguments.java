@@ -8,6 +8,7 @@ import org.jdbi.v3.core.config.ConfigRegistry;
 import org.jdbi.v3.core.statement.StatementContext;
 import polydex.catalog.ActionId;
 import polydex.catalog.EnvironmentId;
+import polydex.route.SetupId;
 
 /** Ids stand in columns as they are written. */
 final class IdArguments {
@@ -33,6 +34,18 @@ final class IdArguments {
 
     @Override
     protected Argument build(EnvironmentId id, ConfigRegistry config) {
+      return text(id.value());
+    }
+  }
+
+  /** Of setups. */
+  static final class OfSetups extends AbstractArgumentFactory<SetupId> {
+    OfSetups() {
+      super(Types.VARCHAR);
+    }
+
+    @Override
+    protected Argument build(SetupId id, ConfigRegistry config) {
       return text(id.value());
     }
   }

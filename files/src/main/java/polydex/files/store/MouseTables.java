@@ -14,6 +14,7 @@ import polydex.mouse.MouseChoices;
 import polydex.mouse.Wish;
 import polydex.recognition.LearntName;
 import polydex.recognition.Place;
+import polydex.route.SetupId;
 
 /** What was said about what the mouse still does, as rows; written as the difference of two. */
 final class MouseTables {
@@ -65,7 +66,7 @@ final class MouseTables {
 
   private static Place place(RowView row) {
     return Place.read(
-        row.getColumn("setup", String.class),
+        new SetupId(row.getColumn("setup", String.class)),
         new EnvironmentId(row.getColumn("environment", String.class)),
         row.getColumn("action", String.class));
   }

@@ -15,6 +15,7 @@ import polydex.conflict.Conflict;
 import polydex.conflict.ConflictHistory;
 import polydex.conflict.ConflictHistory.Sighting;
 import polydex.keys.Gesture;
+import polydex.route.SetupId;
 
 /** The history of conflicts as rows; written as the difference of two values. */
 final class SightingTable {
@@ -44,7 +45,7 @@ final class SightingTable {
   private static Sighting sighting(ResultSet row) throws SQLException {
     return new Sighting(
         row.getString("conflict"),
-        row.getString("setup"),
+        new SetupId(row.getString("setup")),
         kind(row).orElseThrow(),
         new EnvironmentId(row.getString("environment")),
         Gesture.parse(row.getString("gesture")),

@@ -28,6 +28,7 @@ import polydex.files.FileProblem;
 import polydex.log.LogEvent;
 import polydex.recall.Answer;
 import polydex.recall.DrillItem;
+import polydex.route.SetupId;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
 
@@ -65,6 +66,7 @@ public final class Store implements AutoCloseable {
         Jdbi.create(connection)
             .registerArgument(new IdArguments.OfActions())
             .registerArgument(new IdArguments.OfEnvironments())
+            .registerArgument(new IdArguments.OfSetups())
             .open();
     this.events = new EventTable(connection);
     this.batches = new BatchTable(connection);
@@ -218,7 +220,7 @@ public final class Store implements AutoCloseable {
   public Workspace workspace() throws FileProblem {
     Workspace read =
         query(h -> new WorkspaceTables(h).read(file.getFileName().toString()))
-            .using(setting(CURRENT_SETUP));
+            .using(setting(CURRENT_SETUP).map(SetupId::new));
     written = Optional.of(read);
     return read;
   }
@@ -371,8 +373,8 @@ public final class Store implements AutoCloseable {
   }
 
   /** Keeps which setup is in use. */
-  public void choose(String setup) throws FileProblem {
-    setting(CURRENT_SETUP, setup);
+  public void choose(SetupId setup) throws FileProblem {
+    setting(CURRENT_SETUP, setup.value());
   }
 
   /** A setting of the program by its name. */

@@ -73,7 +73,7 @@ final class WorkspaceTables {
     bodies("board", before.world().boards().values(), after.world().boards().values(), Board::id);
     bodies(
         "layout", before.world().layouts().values(), after.world().layouts().values(), Layout::id);
-    bodies("setup", before.setups().values(), after.setups().values(), Setup::id);
+    bodies("setup", before.setups().values(), after.setups().values(), s -> s.id().value());
     writeRemembered("title", titles(before.remembered()), titles(after.remembered()));
     writeRemembered("columns", before.remembered().columns(), after.remembered().columns());
     writeRemembered("list", lists(before.remembered()), lists(after.remembered()));

@@ -37,6 +37,7 @@ import polydex.recall.Pace;
 import polydex.recall.Progress;
 import polydex.recognition.Recognised.How;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.route.SetupTraces;
 import polydex.totals.Audit;
 import polydex.totals.Habit;
@@ -212,7 +213,7 @@ class DemoFileTest {
                 })
             .toList();
     Set<Set<Standing.Entry>> found = new HashSet<>();
-    for (String setup : demo.setups().keySet()) {
+    for (SetupId setup : demo.setups().keySet()) {
       Workspace using = demo.using(Optional.of(setup));
       Audit audit = Knowledge.audit(using, DemoHistory.ZONE, _ -> Optional.empty());
       nameless.forEach(audit::add);

@@ -27,6 +27,7 @@ import polydex.mouse.MouseChoices;
 import polydex.mouse.Wish;
 import polydex.recognition.LearntName;
 import polydex.recognition.Place;
+import polydex.route.SetupId;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
 
@@ -141,7 +142,7 @@ class EventsTest {
   @Test
   void whatIsNotWantedOrFailsLeavesNothingBehind() throws Exception {
     Random random = new Random(8);
-    LogEvent kept = LogEvent.of(NOW, Deed.noted("here", new ActionId("save"), false));
+    LogEvent kept = LogEvent.of(NOW, Deed.noted(new SetupId("here"), new ActionId("save"), false));
     try (StoreLine store = open()) {
       store.write(s -> s.save(new Change.Note("Noted", kept), NOW));
       assertThat(
@@ -179,8 +180,8 @@ class EventsTest {
 
   @Test
   void whatIsSaidAboutTheMouseComesBackAndIsUndone() throws Exception {
-    Place draw = Place.read("studio", new EnvironmentId("timeline"), "draw's");
-    Place glow = Place.read("studio", new EnvironmentId("timeline"), "glow");
+    Place draw = Place.read(new SetupId("studio"), new EnvironmentId("timeline"), "draw's");
+    Place glow = Place.read(new SetupId("studio"), new EnvironmentId("timeline"), "glow");
     MouseChoices said =
         MouseChoices.NOTHING
             .keeping(draw, "by eye; \"really\"")

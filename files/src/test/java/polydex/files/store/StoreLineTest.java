@@ -32,6 +32,7 @@ import polydex.files.Shipped;
 import polydex.log.Deed;
 import polydex.log.LogEvent;
 import polydex.recall.Answer;
+import polydex.route.SetupId;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
 
@@ -213,7 +214,7 @@ class StoreLineTest {
   }
 
   private static LogEvent event(int second, String target) {
-    Deed deed = Deed.noted("here", new ActionId(target), false);
+    Deed deed = Deed.noted(new SetupId("here"), new ActionId(target), false);
     return LogEvent.of(NOW.plusSeconds(second), deed);
   }
 

@@ -43,6 +43,7 @@ import polydex.recall.Answer;
 import polydex.recall.DrillItem;
 import polydex.recall.Learning;
 import polydex.recall.Pace;
+import polydex.route.SetupId;
 import polydex.workspace.Change;
 import polydex.workspace.KeymapEdit;
 import polydex.workspace.Remembered;
@@ -92,7 +93,7 @@ class StoreTest {
     Workspace demo = Shipped.demo();
     try (Store store = Store.open(file())) {
       store.save(edit(Workspace.EMPTY, demo), NOW);
-      store.choose("slate-stars");
+      store.choose(new SetupId("slate-stars"));
       store.add(answer(0));
     }
     try (Store store = Store.open(file())) {
@@ -107,7 +108,7 @@ class StoreTest {
       assertThat(read.world().layouts()).isEqualTo(demo.world().layouts());
       assertThat(List.copyOf(read.setups().values()))
           .isEqualTo(List.copyOf(demo.setups().values()));
-      assertThat(read.current()).contains("slate-stars");
+      assertThat(read.current()).contains(new SetupId("slate-stars"));
       assertThat(answers(store)).containsExactly(answer(0));
     }
   }
@@ -157,9 +158,9 @@ class StoreTest {
 
   @Test
   void aNoteIsTakenBackAndNothingElse() throws Exception {
-    LogEvent mouse = LogEvent.of(NOW, Deed.noted("here", new ActionId("save"), false));
+    LogEvent mouse = LogEvent.of(NOW, Deed.noted(new SetupId("here"), new ActionId("save"), false));
     Change.Note note = new Change.Note("Noted", mouse);
-    LogEvent keys = LogEvent.of(NOW, Deed.noted("here", new ActionId("save"), true));
+    LogEvent keys = LogEvent.of(NOW, Deed.noted(new SetupId("here"), new ActionId("save"), true));
     try (Store store = Store.open(file())) {
       store.save(note, NOW);
       store.save(note, NOW);
@@ -471,11 +472,15 @@ class StoreTest {
                   Optional.empty()));
       assertThat(events(store))
           .containsExactly(
-              LogEvent.of(Instant.ofEpochSecond(1), Deed.noted("here", new ActionId("save"), true)),
               LogEvent.of(
-                  Instant.ofEpochSecond(2), Deed.noted("here", new ActionId("save"), false)),
+                  Instant.ofEpochSecond(1),
+                  Deed.noted(new SetupId("here"), new ActionId("save"), true)),
               LogEvent.of(
-                  Instant.ofEpochSecond(3), Deed.noted("here", new ActionId("save"), true)));
+                  Instant.ofEpochSecond(2),
+                  Deed.noted(new SetupId("here"), new ActionId("save"), false)),
+              LogEvent.of(
+                  Instant.ofEpochSecond(3),
+                  Deed.noted(new SetupId("here"), new ActionId("save"), true)));
     }
   }
 
