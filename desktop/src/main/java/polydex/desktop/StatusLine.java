@@ -1,5 +1,6 @@
 package polydex.desktop;
 
+import javafx.beans.value.ObservableValue;
 import javafx.scene.control.Label;
 import javafx.scene.control.OverrunStyle;
 import javafx.scene.layout.HBox;
@@ -11,25 +12,35 @@ import polydex.files.store.StoreLine;
 
 /** The last line of the window: what was done last and, wherever one is, what is being recorded. */
 final class StatusLine extends HBox {
+  private final ObservableValue<StoreLine.Progress> waiting;
   private final Label status = new Label();
   private final Label recorded = new Label();
   private final Label unwritten = new Label();
 
+  /** What was done in a session, what waits there to be written, and what is being recorded. */
   StatusLine(Session session, Recording recording) {
+    this(session.status(), session.unwritten());
+    recording.state().addListener((_, _, _) -> show(recording));
+    session.logged().addListener((_, _, _) -> show(recording));
+  }
+
+  StatusLine(ObservableValue<Session.Status> said, ObservableValue<StoreLine.Progress> waiting) {
     super(12);
+    this.waiting = waiting;
     getStyleClass().add("status");
     status.setTextOverrun(OverrunStyle.ELLIPSIS);
     status.setMaxWidth(Double.MAX_VALUE);
     setHgrow(status, Priority.ALWAYS);
     recorded.setMinWidth(Region.USE_PREF_SIZE);
     unwritten.getStyleClass().add("unwritten");
-    unwritten.setMinWidth(Region.USE_PREF_SIZE);
+    // With a long name or large letters it takes two lines, rather than push the window apart.
+    unwritten.setMinWidth(0);
+    unwritten.setWrapText(true);
+    unwritten.setMinHeight(Region.USE_PREF_SIZE);
     getChildren().addAll(status, unwritten, recorded);
-    session.unwritten().addListener((_, _, now) -> show(now));
-    show(session.unwritten().get());
-    session.status().addListener((_, _, now) -> show(now));
-    recording.state().addListener((_, _, _) -> show(recording));
-    session.logged().addListener((_, _, _) -> show(recording));
+    waiting.addListener((_, _, now) -> show(now));
+    show(waiting.getValue());
+    said.addListener((_, _, now) -> show(now));
   }
 
   private void show(Session.Status now) {
@@ -38,6 +49,14 @@ final class StatusLine extends HBox {
     if (now.isProblem()) {
       getStyleClass().add("status-problem");
     }
+    giveWay();
+  }
+
+  /** What stops writing may stop reading, too, and is said once. */
+  private void giveWay() {
+    boolean isSaid = waiting.getValue().problem().filter(status.getText()::contains).isPresent();
+    status.setManaged(!isSaid);
+    status.setVisible(!isSaid);
   }
 
   /** All the time while anything that was done has not reached the disk, and cannot. */
@@ -53,6 +72,7 @@ final class StatusLine extends HBox {
                             now.waiting() == 1 ? "1 thing" : "%,d things".formatted(now.waiting()),
                             problem))
             .orElse(""));
+    giveWay();
   }
 
   private void show(Recording recording) {
