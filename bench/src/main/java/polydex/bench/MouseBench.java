@@ -254,7 +254,7 @@ final class MouseBench {
     LocalDate today = standing.last().atZone(ZoneOffset.UTC).toLocalDate();
     Remaining remaining =
         new Remaining(DEMO.world(), KeystrokeLevel.USUAL, 12, _ -> false, Map.of());
-    List<Remaining.Row> rows = remaining.of(DEMO.setups().values(), standing, today);
+    List<Remaining.RemainingRow> rows = remaining.of(DEMO.setups().values(), standing, today);
     System.out.printf(
         "%nThe first question, which reads the log: %.1f s%n%n", (System.nanoTime() - begin) / 1e9);
     System.out.println(

@@ -52,7 +52,7 @@ final class ConflictsCommand implements Callable<Integer> {
   @Nullable
   private Integer failOn;
 
-  record Row(
+  record ConflictRow(
       String id,
       String kind,
       String setup,
@@ -73,7 +73,7 @@ final class ConflictsCommand implements Callable<Integer> {
     Workspace workspace = source.workspace();
     Person person = Person.of(source.usesPerDay(workspace));
     PrintWriter out = spec.commandLine().getOut();
-    List<Row> rows = new ArrayList<>();
+    List<ConflictRow> rows = new ArrayList<>();
     for (Setup setup : source.setups(workspace, asked.setupName)) {
       List<Conflict> found = ConflictFinder.find(SetupTraces.of(setup, workspace.world()), person);
       add(rows, workspace, setup.title(), found, out);
@@ -92,8 +92,12 @@ final class ConflictsCommand implements Callable<Integer> {
   }
 
   private void add(
-      List<Row> rows, Workspace workspace, String title, List<Conflict> found, PrintWriter out) {
-    List<Row> wanted =
+      List<ConflictRow> rows,
+      Workspace workspace,
+      String title,
+      List<Conflict> found,
+      PrintWriter out) {
+    List<ConflictRow> wanted =
         found.stream()
             .filter(c -> kind == null || c.kind() == kind)
             .map(c -> row(workspace, c))
@@ -104,8 +108,8 @@ final class ConflictsCommand implements Callable<Integer> {
     }
   }
 
-  private static Row row(Workspace workspace, Conflict c) {
-    return new Row(
+  private static ConflictRow row(Workspace workspace, Conflict c) {
+    return new ConflictRow(
         c.id(),
         c.kind().written(),
         c.setup().orElse(SetupId.NONE).value(),
@@ -122,7 +126,7 @@ final class ConflictsCommand implements Callable<Integer> {
         ConflictSentence.of(c, workspace.catalog()));
   }
 
-  private static void print(PrintWriter out, String title, List<Row> rows) {
+  private static void print(PrintWriter out, String title, List<ConflictRow> rows) {
     out.println(title + (rows.isEmpty() ? ": no conflicts." : ": " + rows.size() + " conflicts"));
     rows.forEach(r -> out.printf("  %3d  %-12s %s%n", r.severity(), r.kind(), r.sentence()));
   }

@@ -46,9 +46,9 @@ final class FindCommand implements Callable<Integer> {
       description = "Words or their beginnings; or a gesture, perhaps not finished: ctrl+shift+.")
   private List<String> words;
 
-  record Found(String id, String title, String group, List<Place> places) {}
+  record Found(String id, String title, String group, List<FoundIn> places) {}
 
-  record Place(String environment, String title, List<String> gestures) {}
+  record FoundIn(String environment, String title, List<String> gestures) {}
 
   @Override
   public Integer call() throws Exception {
@@ -105,8 +105,8 @@ final class FindCommand implements Callable<Integer> {
             .toList());
   }
 
-  private static Place place(Catalog catalog, Environment environment, Action action) {
-    return new Place(
+  private static FoundIn place(Catalog catalog, Environment environment, Action action) {
+    return new FoundIn(
         environment.id().value(),
         environment.title(),
         catalog.bindings(environment.id(), action.id()).stream()
@@ -116,7 +116,7 @@ final class FindCommand implements Callable<Integer> {
 
   private static void print(PrintWriter out, Found found) {
     out.println(found.title());
-    for (Place place : found.places()) {
+    for (FoundIn place : found.places()) {
       out.printf("  %-28s %s%n", place.title(), String.join("  or  ", place.gestures()));
     }
   }

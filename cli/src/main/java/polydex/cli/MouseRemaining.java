@@ -28,7 +28,7 @@ final class MouseRemaining implements Callable<Integer> {
   @Mixin private Asked asked;
   @Spec private CommandSpec spec;
 
-  record Row(
+  record WrittenRow(
       String action,
       String setup,
       String in,
@@ -50,14 +50,14 @@ final class MouseRemaining implements Callable<Integer> {
   @Override
   public Integer call() throws Exception {
     Workspace workspace = source.workspace();
-    List<Remaining.Row> found =
+    List<Remaining.RemainingRow> found =
         source.known(workspace).rows(source.setups(workspace, asked.setupName)).stream()
             .filter(r -> r.usesADay() > 0)
             .toList();
-    double all = found.stream().mapToDouble(Remaining.Row::hoursAYear).sum();
-    List<Row> rows = new ArrayList<>();
+    double all = found.stream().mapToDouble(Remaining.RemainingRow::hoursAYear).sum();
+    List<WrittenRow> rows = new ArrayList<>();
     double so = 0;
-    for (Remaining.Row row : found) {
+    for (Remaining.RemainingRow row : found) {
       so += row.hoursAYear();
       rows.add(row(row, all == 0 ? 0 : so / all));
     }
@@ -70,8 +70,8 @@ final class MouseRemaining implements Callable<Integer> {
     return Main.DONE;
   }
 
-  static Row row(Remaining.Row r, double share) {
-    return new Row(
+  static WrittenRow row(Remaining.RemainingRow r, double share) {
+    return new WrittenRow(
         r.place().doing().written(),
         r.place().setup().value(),
         r.place().environment().value(),
@@ -91,7 +91,7 @@ final class MouseRemaining implements Callable<Integer> {
         r.kept());
   }
 
-  static void print(PrintWriter out, Workspace workspace, Row row) {
+  static void print(PrintWriter out, Workspace workspace, WrittenRow row) {
     out.printf(
         Locale.ROOT,
         "%6.2f h a year  %3.0f %%  %-17s %-10s %-40s %s%n",

@@ -111,7 +111,7 @@ final class MouseReport implements Callable<Integer> {
 
   private Report report(Knowledge known, Findings found, Predicate<Place> isAsked) {
     Standing standing = found.standing();
-    List<Remaining.Row> rows = found.rows();
+    List<Remaining.RemainingRow> rows = found.rows();
     Weeks weeks = Weeks.of(standing, rows, isAsked, known.today());
     Map<String, Long> how = new TreeMap<>();
     standing.recognised().forEach((h, n) -> how.put(MouseCommand.word(h), n));

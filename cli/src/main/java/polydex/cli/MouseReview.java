@@ -63,8 +63,8 @@ final class MouseReview implements Callable<Integer> {
       List<At> replaced,
       List<At> cameBack,
       List<At> slipped,
-      List<MouseRemaining.Row> dearest,
-      List<MouseRemaining.Row> proposals) {}
+      List<MouseRemaining.WrittenRow> dearest,
+      List<MouseRemaining.WrittenRow> proposals) {}
 
   @Override
   public Integer call() throws Exception {
@@ -96,7 +96,7 @@ final class MouseReview implements Callable<Integer> {
     return places.stream().map(At::of).toList();
   }
 
-  private static List<MouseRemaining.Row> rows(List<Remaining.Row> rows) {
+  private static List<MouseRemaining.WrittenRow> rows(List<Remaining.RemainingRow> rows) {
     return rows.stream().map(r -> MouseRemaining.row(r, 0)).toList();
   }
 
@@ -125,7 +125,7 @@ final class MouseReview implements Callable<Integer> {
     r.proposals().forEach(row -> print(out, workspace, row));
   }
 
-  private static void print(PrintWriter out, Workspace workspace, MouseRemaining.Row row) {
+  private static void print(PrintWriter out, Workspace workspace, MouseRemaining.WrittenRow row) {
     out.printf(
         Locale.ROOT,
         "  %5.2f h a year  %-13s %s (%s)%n",

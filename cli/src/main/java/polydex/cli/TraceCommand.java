@@ -58,7 +58,7 @@ final class TraceCommand implements Callable<Integer> {
               + " line of the standard input, and each is answered on a line as JSON.")
   private String written;
 
-  record Row(
+  record PassageRow(
       int press,
       int depth,
       String machine,
@@ -79,7 +79,7 @@ final class TraceCommand implements Callable<Integer> {
       Optional<Integer> depth,
       String sentence) {}
 
-  record Answer(String gesture, String setup, List<Row> passages, List<Result> results) {}
+  record Answer(String gesture, String setup, List<PassageRow> passages, List<Result> results) {}
 
   @Override
   public Integer call() throws Exception {
@@ -146,8 +146,8 @@ final class TraceCommand implements Callable<Integer> {
     }
   }
 
-  private static Row row(Passage p) {
-    return new Row(
+  private static PassageRow row(Passage p) {
+    return new PassageRow(
         p.press(),
         p.layer().depth(),
         p.layer().machine(),
@@ -199,7 +199,7 @@ final class TraceCommand implements Callable<Integer> {
 
   private static void print(PrintWriter out, Answer answer) {
     List<String> lines = new ArrayList<>();
-    for (Row row : answer.passages()) {
+    for (PassageRow row : answer.passages()) {
       lines.add(
           "%-16s %-28s %-9s %s%s  %s"
               .formatted(

@@ -18,7 +18,7 @@ import polydex.keys.Physical;
  * @param places where its keys are
  * @param fn what a key gives while Fn is held: from the key that is pressed to the one it gives
  */
-public record Board(String id, String title, List<Place> places, Map<Key, Key> fn) {
+public record Board(String id, String title, List<KeyPlace> places, Map<Key, Key> fn) {
 
   /**
    * A key and the rectangle that it covers, in millimetres from the top left corner of the board.
@@ -29,7 +29,7 @@ public record Board(String id, String title, List<Place> places, Map<Key, Key> f
    * @param width of the cap with its share of the gaps
    * @param height of the cap with its share of the gaps
    */
-  public record Place(Key key, double x, double y, double width, double height) {}
+  public record KeyPlace(Key key, double x, double y, double width, double height) {}
 
   /** Copies both collections. */
   public Board {
@@ -43,8 +43,8 @@ public record Board(String id, String title, List<Place> places, Map<Key, Key> f
   }
 
   /** The keys that it has, by name. */
-  public Map<Key, Place> byKey() {
-    return places.stream().collect(Collectors.toMap(Place::key, p -> p, (a, _) -> a));
+  public Map<Key, KeyPlace> byKey() {
+    return places.stream().collect(Collectors.toMap(KeyPlace::key, p -> p, (a, _) -> a));
   }
 
   /**

@@ -47,7 +47,7 @@ import polydex.route.World;
  */
 public final class ConflictFinder {
 
-  private record Place(Layer layer, boolean own, String context, List<Physical> presses) {}
+  private record PressPlace(Layer layer, boolean own, String context, List<Physical> presses) {}
 
   /** By severity; of the same one by the action, since making identities takes longer. */
   static final Comparator<Conflict> WORST_FIRST =
@@ -146,7 +146,7 @@ public final class ConflictFinder {
   }
 
   List<Conflict> find() {
-    Map<Place, TracedBinding> first = new HashMap<>();
+    Map<PressPlace, TracedBinding> first = new HashMap<>();
     for (TracedBinding traced : all) {
       FirstCause.of(traces, traced).ifPresent(c -> add(traced, c));
       Optional<List<Physical>> fingers =
@@ -212,7 +212,7 @@ public final class ConflictFinder {
     }
     List<Machine> machines = traces.setup().machines();
     for (int depth = 0; depth < traced.layer().depth(); depth++) {
-      if (machines.get(depth).focus() instanceof Machine.Session s
+      if (machines.get(depth).focus() instanceof Machine.SessionWindow s
           && s.tapDelayMillis() > person.pauseMillis()) {
         Layer at = layer(depth, Layer.Kind.SESSION);
         Outcome rest =
@@ -237,7 +237,7 @@ public final class ConflictFinder {
   }
 
   /** Contexts on different branches that can be active together. */
-  private void ambiguous(Map<Place, TracedBinding> first) {
+  private void ambiguous(Map<PressPlace, TracedBinding> first) {
     Machine machine = traces.setup().innermost();
     if (!(machine.focus() instanceof Machine.Running running)) {
       return;
@@ -266,11 +266,11 @@ public final class ConflictFinder {
   }
 
   private void ambiguous(
-      Map<Place, TracedBinding> first, Layer layer, String before, String after) {
+      Map<PressPlace, TracedBinding> first, Layer layer, String before, String after) {
     for (TracedBinding loser : all) {
       if (loser.layer().equals(layer) && loser.binding().context().equals(after)) {
         place(loser, Optional.empty())
-            .map(p -> first.get(new Place(layer, false, before, p.presses())))
+            .map(p -> first.get(new PressPlace(layer, false, before, p.presses())))
             .filter(winner -> differ(winner, loser))
             .ifPresent(winner -> add(Kind.AMBIGUOUS, loser, winner));
       }
@@ -411,7 +411,7 @@ public final class ConflictFinder {
    *
    * @param fingers the presses on the layout under the fingers, as far as they are known
    */
-  private Optional<Place> place(TracedBinding traced, Optional<List<Physical>> fingers) {
+  private Optional<PressPlace> place(TracedBinding traced, Optional<List<Physical>> fingers) {
     if (MenuKeys.isOne(traced.binding())) {
       return Optional.empty();
     }
@@ -422,6 +422,7 @@ public final class ConflictFinder {
             ? fingers
             : Presses.physical(traced.gesture(), layout);
     return there.map(
-        presses -> new Place(traced.layer(), traced.own(), traced.binding().context(), presses));
+        presses ->
+            new PressPlace(traced.layer(), traced.own(), traced.binding().context(), presses));
   }
 }

@@ -180,7 +180,7 @@ public final class FixFinder {
         .ifPresent(
             stroke -> {
               for (int depth = 0; depth <= c.loser().depth(); depth++) {
-                if (setup.machines().get(depth).focus() instanceof Machine.Session s) {
+                if (setup.machines().get(depth).focus() instanceof Machine.SessionWindow s) {
                   Computer host = Computer.of(setup.machines().get(depth));
                   fixes.add(new MachineFix.Direct(host, stroke, depth < c.loser().depth()));
                   Stream.of(Capture.values())

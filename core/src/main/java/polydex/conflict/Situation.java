@@ -37,14 +37,14 @@ public record Situation(World world, Map<SetupId, Setup> setups) {
   }
 
   /** The same with the session window of a computer changed, wherever it stands. */
-  Situation withSession(Computer computer, UnaryOperator<Machine.Session> change) {
+  Situation withSession(Computer computer, UnaryOperator<Machine.SessionWindow> change) {
     return withMachine(
-        computer, m -> m.focus() instanceof Machine.Session s ? m.with(change.apply(s)) : m);
+        computer, m -> m.focus() instanceof Machine.SessionWindow s ? m.with(change.apply(s)) : m);
   }
 
   private static Machine with(Machine machine, Computer computer, UnaryOperator<Machine> change) {
     Machine inner =
-        machine.focus() instanceof Machine.Session s
+        machine.focus() instanceof Machine.SessionWindow s
             ? machine.with(s.with(with(s.inner(), computer, change)))
             : machine;
     return computer.is(machine) ? change.apply(inner) : inner;

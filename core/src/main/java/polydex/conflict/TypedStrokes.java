@@ -38,7 +38,9 @@ final class TypedStrokes {
     for (int i = 0; i <= depth; i++) {
       Machine machine = traces.setup().machines().get(i);
       boolean translated =
-          machine.focus() instanceof Machine.Session s && s.translation().isPresent() && i < depth;
+          machine.focus() instanceof Machine.SessionWindow s
+              && s.translation().isPresent()
+              && i < depth;
       // Even a plain press may come there with modifiers.
       if (!machine.remaps().isEmpty() || translated) {
         return true;

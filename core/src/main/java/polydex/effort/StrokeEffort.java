@@ -6,7 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import polydex.boards.Board;
-import polydex.boards.Board.Place;
+import polydex.boards.Board.KeyPlace;
 import polydex.boards.Presses.Made;
 import polydex.keys.Held;
 import polydex.keys.Key;
@@ -90,7 +90,7 @@ public final class StrokeEffort {
           Modifier.META, List.of(Key.MetaLeft, Key.MetaRight),
           Modifier.ALTGR, List.of(Key.AltRight));
 
-  private final Map<Key, Place> places;
+  private final Map<Key, KeyPlace> places;
 
   /** For one board. */
   public StrokeEffort(Board board) {
@@ -126,7 +126,7 @@ public final class StrokeEffort {
   }
 
   private double key(Key key) {
-    Place place = places.get(key);
+    KeyPlace place = places.get(key);
     if (place == null) {
       return NOT_A_KEY;
     }
@@ -140,8 +140,8 @@ public final class StrokeEffort {
     return travel * finger.weight + away;
   }
 
-  private boolean isFar(Place place) {
-    Place enter = places.get(Key.Enter);
+  private boolean isFar(KeyPlace place) {
+    KeyPlace enter = places.get(Key.Enter);
     return enter != null && place.x() >= enter.x() + enter.width();
   }
 
@@ -163,8 +163,8 @@ public final class StrokeEffort {
 
   /** What it costs that the hand of the key must hold the modifier too. */
   private double sameHand(Modifier m, Key key) {
-    Place pressed = places.get(key);
-    List<Place> held =
+    KeyPlace pressed = places.get(key);
+    List<KeyPlace> held =
         KEYS.getOrDefault(m, List.of()).stream()
             .filter(places::containsKey)
             .map(places::get)
@@ -180,11 +180,11 @@ public final class StrokeEffort {
     return SAME_HAND + Math.max(0, apart - SPAN) * STRETCH;
   }
 
-  private Finger finger(Place place) {
+  private Finger finger(KeyPlace place) {
     Finger nearest = Finger.INDEX;
     double least = Double.MAX_VALUE;
     for (Finger finger : Finger.values()) {
-      Place home = places.get(finger.home);
+      KeyPlace home = places.get(finger.home);
       double way = home == null ? Double.MAX_VALUE : way(home, place);
       if (way < least) {
         least = way;
@@ -195,7 +195,7 @@ public final class StrokeEffort {
   }
 
   /** Between the middles, in key widths. */
-  private static double way(Place a, Place b) {
+  private static double way(KeyPlace a, KeyPlace b) {
     double x = a.x() + a.width() / 2 - b.x() - b.width() / 2;
     double y = a.y() + a.height() / 2 - b.y() - b.height() / 2;
     return Math.hypot(x, y) / KEY_WIDTH;

@@ -23,7 +23,7 @@ import polydex.intake.IntakePlan.Changed;
 import polydex.intake.IntakePlan.Gone;
 import polydex.intake.IntakePlan.Taken;
 import polydex.intake.IntakeRequest.Refused;
-import polydex.intake.IntakeRequest.Row;
+import polydex.intake.IntakeRequest.RequestedRow;
 import polydex.keys.Gesture;
 import polydex.keys.GestureReader;
 import polydex.keys.GestureSyntaxException;
@@ -53,7 +53,7 @@ public final class BindingIntake {
   private final List<Taken> taken = new ArrayList<>();
   private final List<NewRow> fresh = new ArrayList<>();
   private final IntakeNames names;
-  private final List<Row> known = new ArrayList<>();
+  private final List<RequestedRow> known = new ArrayList<>();
   private final List<Refused> refused;
 
   /** What came of reading a cell. */
@@ -64,7 +64,7 @@ public final class BindingIntake {
     record Unreadable(String why) implements Cell {}
   }
 
-  private record NewRow(Row row, EnvironmentId environment, Binding binding) {}
+  private record NewRow(RequestedRow row, EnvironmentId environment, Binding binding) {}
 
   private BindingIntake(Workspace before, IntakeRequest request) {
     this.before = before;
@@ -82,7 +82,7 @@ public final class BindingIntake {
   }
 
   /** The plan for a list that is not remembered. */
-  public static IntakePlan plan(Workspace before, List<Row> rows, List<Refused> refused) {
+  public static IntakePlan plan(Workspace before, List<RequestedRow> rows, List<Refused> refused) {
     return plan(before, IntakeRequest.of(Optional.empty(), rows, refused));
   }
 
@@ -108,7 +108,7 @@ public final class BindingIntake {
     }
   }
 
-  private void add(Row row) {
+  private void add(RequestedRow row) {
     if (row.environment().isBlank()) {
       refuse(row, "No platform or application is named.");
     } else if (row.action().isBlank()) {
@@ -129,7 +129,7 @@ public final class BindingIntake {
     }
   }
 
-  private Here here(Row row) {
+  private Here here(RequestedRow row) {
     Here last = heres.get(row.environment());
     if (last != null) {
       return last;
@@ -161,7 +161,7 @@ public final class BindingIntake {
   }
 
   /** What is wrong with its names; those that were seen before are known to be right. */
-  private Optional<String> problem(Row row) {
+  private Optional<String> problem(RequestedRow row) {
     Optional<String> found =
         heres.containsKey(row.environment()) ? Optional.empty() : problem(row.environment());
     if (found.isEmpty() && !row.context().isEmpty()) {
@@ -182,11 +182,11 @@ public final class BindingIntake {
     return Optional.empty();
   }
 
-  private void refuse(Row row, String reason) {
+  private void refuse(RequestedRow row, String reason) {
     refused.add(new Refused(row.line(), row.action() + ": " + row.gesture(), reason));
   }
 
-  private void take(Row row, Here here, Cell.Read read) {
+  private void take(RequestedRow row, Here here, Cell.Read read) {
     Context context = names.context(here.environment, here.contexts, row.context());
     Action action = names.action(row.action());
     for (int i = 0; i < read.written().size(); i++) {
@@ -210,7 +210,12 @@ public final class BindingIntake {
   }
 
   private static Binding binding(
-      String id, Action action, Gesture gesture, Context context, Row row, GestureCell cell) {
+      String id,
+      Action action,
+      Gesture gesture,
+      Context context,
+      RequestedRow row,
+      GestureCell cell) {
     String note =
         row.note().isEmpty()
             ? cell.note()

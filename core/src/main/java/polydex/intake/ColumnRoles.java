@@ -13,7 +13,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
-import polydex.intake.IntakeRequest.Row;
+import polydex.intake.IntakeRequest.RequestedRow;
 
 /**
  * What the columns of a table from outside are: found by their names, or said by the user once and
@@ -180,8 +180,8 @@ public record ColumnRoles(Map<Role, Integer> roles, Map<Integer, String> gesture
    *
    * @param said the environment that the user named for lines that name none
    */
-  public List<Row> rows(ListTable table, Optional<Target> said) {
-    List<Row> rows = new ArrayList<>(table.rows().size());
+  public List<RequestedRow> rows(ListTable table, Optional<Target> said) {
+    List<RequestedRow> rows = new ArrayList<>(table.rows().size());
     for (ListTable.Line line : table.rows()) {
       if (gestureColumns.isEmpty()) {
         rows.add(row(line, cell(line, Role.GESTURE), said));
@@ -206,7 +206,7 @@ public record ColumnRoles(Map<Role, Integer> roles, Map<Integer, String> gesture
    */
   public record Target(String title, boolean isPlatform) {}
 
-  private Row row(ListTable.Line line, String gesture, Optional<Target> said) {
+  private RequestedRow row(ListTable.Line line, String gesture, Optional<Target> said) {
     String application = cell(line, Role.APPLICATION);
     String platform = cell(line, Role.PLATFORM);
     boolean isPlatform = application.isEmpty();
@@ -216,7 +216,7 @@ public record ColumnRoles(Map<Role, Integer> roles, Map<Integer, String> gesture
       isPlatform = said.get().isPlatform();
     }
     String context = cell(line, Role.CONTEXT);
-    return new Row(
+    return new RequestedRow(
         line.number(),
         environment,
         isPlatform,

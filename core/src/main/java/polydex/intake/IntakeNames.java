@@ -22,7 +22,7 @@ import polydex.catalog.TitleMatcher;
 import polydex.catalog.TitleMatcher.Match;
 import polydex.catalog.Version;
 import polydex.intake.IntakePlan.Proposal;
-import polydex.intake.IntakeRequest.Row;
+import polydex.intake.IntakeRequest.RequestedRow;
 import polydex.workspace.Workspace;
 
 /**
@@ -136,7 +136,7 @@ final class IntakeNames {
   }
 
   /** The environment that a row names; made where there is none. */
-  Environment environment(Row row) {
+  Environment environment(RequestedRow row) {
     return environmentsByTitle.computeIfAbsent(
         fold(row.environment()),
         folded -> {

@@ -5,7 +5,7 @@ import polydex.catalog.Binding;
 import polydex.catalog.EnvironmentId;
 import polydex.catalog.TitleMatcher.Match;
 import polydex.intake.IntakeRequest.Refused;
-import polydex.intake.IntakeRequest.Row;
+import polydex.intake.IntakeRequest.RequestedRow;
 import polydex.keys.Gesture;
 import polydex.workspace.Change;
 
@@ -23,7 +23,7 @@ import polydex.workspace.Change;
 public record IntakePlan(
     List<Taken> taken,
     List<Changed> changed,
-    List<Row> known,
+    List<RequestedRow> known,
     List<Gone> gone,
     List<Refused> refused,
     List<Proposal> proposals,
@@ -35,7 +35,7 @@ public record IntakePlan(
    * @param row the line
    * @param gesture what its gesture was read as
    */
-  public record Taken(Row row, Gesture gesture) {}
+  public record Taken(RequestedRow row, Gesture gesture) {}
 
   /**
    * A binding that an earlier version of the list had otherwise.
@@ -43,7 +43,7 @@ public record IntakePlan(
    * @param before its gesture then
    * @param gesture its gesture now
    */
-  public record Changed(Row row, Gesture before, Gesture gesture) {}
+  public record Changed(RequestedRow row, Gesture before, Gesture gesture) {}
 
   /**
    * A binding that came from an earlier version of the list and is not in this one.

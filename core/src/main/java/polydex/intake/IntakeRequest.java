@@ -18,7 +18,7 @@ import polydex.catalog.ActionId;
  */
 public record IntakeRequest(
     Optional<String> list,
-    List<Row> rows,
+    List<RequestedRow> rows,
     List<Refused> refused,
     Map<String, ActionId> meant,
     double sureFrom,
@@ -35,7 +35,7 @@ public record IntakeRequest(
    * @param gesture one gesture or several, in any form
    * @param note what else the line says; may be empty
    */
-  public record Row(
+  public record RequestedRow(
       int line,
       String environment,
       boolean isPlatform,
@@ -44,7 +44,7 @@ public record IntakeRequest(
       String gesture,
       String note) {
     /** A line that says nothing else. */
-    public Row(
+    public RequestedRow(
         int line,
         String environment,
         boolean isPlatform,
@@ -65,7 +65,8 @@ public record IntakeRequest(
   public record Refused(int line, String text, String reason) {}
 
   /** Nobody is sure of anything, and nothing is dropped. */
-  public static IntakeRequest of(Optional<String> list, List<Row> rows, List<Refused> refused) {
+  public static IntakeRequest of(
+      Optional<String> list, List<RequestedRow> rows, List<Refused> refused) {
     return new IntakeRequest(list, rows, refused, Map.of(), 2, false);
   }
 

@@ -78,7 +78,7 @@ public final class Remaining {
    * @param walk the way through menus or by Tab, for one that has no better
    * @param kept why it stays with the pointer, where the person wants it so
    */
-  public record Row(
+  public record RemainingRow(
       Place place,
       Kind kind,
       State state,
@@ -150,11 +150,11 @@ public final class Remaining {
    * @param setups to look into; one that can't be traced is passed over
    * @param today the last of the days that count
    */
-  public List<Row> of(Collection<Setup> setups, Standing standing, LocalDate today) {
+  public List<RemainingRow> of(Collection<Setup> setups, Standing standing, LocalDate today) {
     Lately lately = standing.lately(today);
     Map<SetupId, Setup> byId = new HashMap<>();
     setups.forEach(s -> byId.put(s.id(), s));
-    List<Row> rows = new ArrayList<>();
+    List<RemainingRow> rows = new ArrayList<>();
     for (Standing.Entry entry : standing.entries()) {
       Setup setup = byId.get(entry.place().setup());
       boolean counts = entry.byPointer() > 0 || kept.containsKey(entry.place());
@@ -167,7 +167,7 @@ public final class Remaining {
       }
     }
     rows.sort(
-        Comparator.comparingDouble((Row r) -> -r.hoursAYear())
+        Comparator.comparingDouble((RemainingRow r) -> -r.hoursAYear())
             .thenComparingDouble(r -> r.paybackDays().orElse(Double.MAX_VALUE))
             .thenComparingDouble(r -> -r.usesADay())
             .thenComparing(r -> r.place().doing())
@@ -243,7 +243,7 @@ public final class Remaining {
               .isPresent();
     }
 
-    Row row(Standing.Entry entry, double usesADay) {
+    RemainingRow row(Standing.Entry entry, double usesADay) {
       Place place = entry.place();
       Instead instead =
           place
@@ -261,7 +261,7 @@ public final class Remaining {
       Optional<Double> keys = entry.keysSeconds().or(() -> estimated(instead));
       double saved = keys.map(k -> Math.max(0, pointer - k)).orElse(0.0);
       boolean toLearn = instead.kind() == Kind.LEARN && saved * usesADay > 0;
-      return new Row(
+      return new RemainingRow(
           place,
           instead.kind(),
           state(entry),

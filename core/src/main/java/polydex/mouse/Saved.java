@@ -5,7 +5,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import polydex.mouse.Remaining.Row;
+import polydex.mouse.Remaining.RemainingRow;
 import polydex.recognition.Place;
 import polydex.totals.Standing;
 
@@ -19,7 +19,7 @@ import polydex.totals.Standing;
 public record Saved(List<OfPlace> places, double drillHours) {
 
   /** What one action has saved. */
-  public record OfPlace(Row row, int usesByKeys) {
+  public record OfPlace(RemainingRow row, int usesByKeys) {
     /** Hours saved by all of its uses. */
     public double hours() {
       return usesByKeys * row.savedSeconds() / 3600;
@@ -37,12 +37,12 @@ public record Saved(List<OfPlace> places, double drillHours) {
    * @param rows what each action costs
    * @param drillSeconds spent in drills
    */
-  public static Saved of(Standing standing, List<Row> rows, double drillSeconds) {
-    Map<Place, Row> byPlace = new HashMap<>();
+  public static Saved of(Standing standing, List<RemainingRow> rows, double drillSeconds) {
+    Map<Place, RemainingRow> byPlace = new HashMap<>();
     rows.forEach(r -> byPlace.put(r.place(), r));
     List<OfPlace> places = new ArrayList<>();
     for (Standing.Entry e : standing.entries()) {
-      Row row = byPlace.get(e.place());
+      RemainingRow row = byPlace.get(e.place());
       if (row != null && e.byKeys() > 0) {
         places.add(new OfPlace(row, e.byKeys()));
       }

@@ -10,7 +10,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.threeten.extra.LocalDateRange;
 import polydex.mouse.Remaining.Kind;
-import polydex.mouse.Remaining.Row;
+import polydex.mouse.Remaining.RemainingRow;
 import polydex.recognition.Place;
 import polydex.totals.Standing;
 
@@ -33,8 +33,8 @@ public record WeeklyReview(
     List<Place> replaced,
     List<Place> cameBack,
     List<Place> slipped,
-    List<Row> dearest,
-    List<Row> proposals) {
+    List<RemainingRow> dearest,
+    List<RemainingRow> proposals) {
   /** How many of the dearest are shown. */
   public static final int DEAREST = 5;
 
@@ -56,7 +56,7 @@ public record WeeklyReview(
       Optional<Double> tripsAnHour) {}
 
   /** The seven days up to a day. O(entries + their days). */
-  public static WeeklyReview of(Standing standing, List<Row> rows, LocalDate today) {
+  public static WeeklyReview of(Standing standing, List<RemainingRow> rows, LocalDate today) {
     LocalDateRange days = LocalDateRange.ofClosed(today.minusDays(6), today);
     LocalDateRange before = LocalDateRange.of(days.getStart().minusDays(7), days.getStart());
     List<Place> replaced = new ArrayList<>();
@@ -71,7 +71,7 @@ public record WeeklyReview(
         slipped.add(e.place());
       }
     }
-    List<Row> open = rows.stream().filter(r -> r.hoursAYear() > 0).toList();
+    List<RemainingRow> open = rows.stream().filter(r -> r.hoursAYear() > 0).toList();
     return new WeeklyReview(
         days,
         totals(standing, rows, days),
@@ -90,15 +90,15 @@ public record WeeklyReview(
   }
 
   /** The dearest of each kind first, then what else is dear. */
-  private static List<Row> proposals(List<Row> open) {
-    List<Row> chosen = new ArrayList<>();
+  private static List<RemainingRow> proposals(List<RemainingRow> open) {
+    List<RemainingRow> chosen = new ArrayList<>();
     Set<Kind> kinds = EnumSet.noneOf(Kind.class);
-    for (Row row : open) {
+    for (RemainingRow row : open) {
       if (chosen.size() < PROPOSALS && kinds.add(row.kind())) {
         chosen.add(row);
       }
     }
-    for (Row row : open) {
+    for (RemainingRow row : open) {
       if (chosen.size() < PROPOSALS && !chosen.contains(row)) {
         chosen.add(row);
       }
@@ -106,9 +106,12 @@ public record WeeklyReview(
     return List.copyOf(chosen);
   }
 
-  private static Totals totals(Standing standing, List<Row> rows, LocalDateRange days) {
+  private static Totals totals(Standing standing, List<RemainingRow> rows, LocalDateRange days) {
     Set<Place> kept =
-        rows.stream().filter(r -> r.kept().isPresent()).map(Row::place).collect(Collectors.toSet());
+        rows.stream()
+            .filter(r -> r.kept().isPresent())
+            .map(RemainingRow::place)
+            .collect(Collectors.toSet());
     int keys = 0;
     int pointer = 0;
     for (Standing.Entry e : standing.entries()) {

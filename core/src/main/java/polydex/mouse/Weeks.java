@@ -72,7 +72,10 @@ public record Weeks(List<Week> weeks) {
    * @param which whether a place is looked at
    */
   public static Weeks of(
-      Standing standing, List<Remaining.Row> rows, Predicate<Place> which, LocalDate today) {
+      Standing standing,
+      List<Remaining.RemainingRow> rows,
+      Predicate<Place> which,
+      LocalDate today) {
     if (standing.days().isEmpty()) {
       return new Weeks(List.of());
     }
@@ -85,11 +88,11 @@ public record Weeks(List<Week> weeks) {
     for (Standing.Day day : standing.days()) {
       at(sums, first, day.date()).ifPresent(s -> s.add(day));
     }
-    Map<Place, Remaining.Row> byPlace = new HashMap<>();
+    Map<Place, Remaining.RemainingRow> byPlace = new HashMap<>();
     rows.forEach(r -> byPlace.put(r.place(), r));
     for (Standing.Entry entry : standing.entries()) {
-      Optional<Remaining.Row> row = Optional.ofNullable(byPlace.get(entry.place()));
-      if (which.test(entry.place()) && row.flatMap(Remaining.Row::kept).isEmpty()) {
+      Optional<Remaining.RemainingRow> row = Optional.ofNullable(byPlace.get(entry.place()));
+      if (which.test(entry.place()) && row.flatMap(Remaining.RemainingRow::kept).isEmpty()) {
         add(sums, first, entry, row);
       }
     }
@@ -111,11 +114,11 @@ public record Weeks(List<Week> weeks) {
   }
 
   private static void add(
-      Sum[] sums, LocalDate first, Standing.Entry entry, Optional<Remaining.Row> row) {
+      Sum[] sums, LocalDate first, Standing.Entry entry, Optional<Remaining.RemainingRow> row) {
     double weight =
-        row.map(Remaining.Row::pointerSeconds)
+        row.map(Remaining.RemainingRow::pointerSeconds)
             .orElseGet(() -> KeystrokeLevel.USUAL.seconds(KeystrokeLevel.ONE_CLICK));
-    double saved = row.map(Remaining.Row::savedSeconds).orElse(0.0);
+    double saved = row.map(Remaining.RemainingRow::savedSeconds).orElse(0.0);
     for (Standing.DayUses day : entry.days()) {
       at(sums, first, day.day())
           .ifPresent(

@@ -22,7 +22,7 @@ import polydex.totals.Standing;
  */
 public record Findings(
     Standing standing,
-    List<Remaining.Row> rows,
+    List<Remaining.RemainingRow> rows,
     Weeks weeks,
     Slips slips,
     WeeklyReview review,
@@ -30,7 +30,7 @@ public record Findings(
     DrillEffect effect) {
 
   /** What is still done with the pointer, the dearest first. */
-  public List<Remaining.Row> remaining() {
+  public List<Remaining.RemainingRow> remaining() {
     return rows.stream().filter(r -> r.usesADay() > 0).toList();
   }
 }

@@ -112,7 +112,7 @@ public record Knowledge(
   }
 
   /** Everything that was ever done with the pointer in some setups, the dearest first. */
-  public List<Remaining.Row> rows(Collection<Setup> setups) {
+  public List<Remaining.RemainingRow> rows(Collection<Setup> setups) {
     return remaining().of(setups, standing, today);
   }
 
@@ -131,7 +131,7 @@ public record Knowledge(
   }
 
   /** All that the mouse log says, of these rows. */
-  public Findings findings(List<Remaining.Row> rows) {
+  public Findings findings(List<Remaining.RemainingRow> rows) {
     return new Findings(
         standing,
         rows,

@@ -44,7 +44,7 @@ final class InverseRemaps {
     for (int i = depth - 1; i >= 0; i--) {
       Station outer = stations.get(i);
       Set<Physical> handed =
-          outer.machine.focus() instanceof Machine.Session s && s.translation().isPresent()
+          outer.machine.focus() instanceof Machine.SessionWindow s && s.translation().isPresent()
               ? throughKeys(s.translation().get().keyRules(), found)
               : found;
       found = throughRemaps(outer, handed);
@@ -58,7 +58,7 @@ final class InverseRemaps {
       Station s = stations.get(i);
       boolean translated =
           i < depth
-              && s.machine.focus() instanceof Machine.Session window
+              && s.machine.focus() instanceof Machine.SessionWindow window
               && window.translation().isPresent();
       if (!s.remappings.isEmpty() || translated || s.tellsSides() || !s.platform.tellsAllApart()) {
         return false;

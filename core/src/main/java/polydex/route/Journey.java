@@ -206,7 +206,7 @@ final class Journey {
   }
 
   private static boolean isCaptured(Station station, Physical press) {
-    return station.machine.focus() instanceof Machine.Session session
+    return station.machine.focus() instanceof Machine.SessionWindow session
         && !station.keeps(press)
         && (session.capturesNow() || station.sends(press));
   }
@@ -219,7 +219,7 @@ final class Journey {
   }
 
   private void afterFocused(Station station, Physical press, boolean captured) {
-    if (!(station.machine.focus() instanceof Machine.Session session)) {
+    if (!(station.machine.focus() instanceof Machine.SessionWindow session)) {
       type(station, press);
       return;
     }

@@ -74,7 +74,7 @@ public record Machine(
    * @param tapDelayMillis how long it keeps a tap of modifiers alone, in milliseconds
    * @param inner the machine inside
    */
-  public record Session(
+  public record SessionWindow(
       EnvironmentId application,
       Version version,
       Capture capture,
@@ -87,28 +87,28 @@ public record Machine(
       Machine inner)
       implements Focus {
     /** Copies the lists. */
-    public Session {
+    public SessionWindow {
       kept = List.copyOf(kept);
       sent = List.copyOf(sent);
     }
 
     /** The same with another machine inside. */
-    public Session with(Machine other) {
+    public SessionWindow with(Machine other) {
       return changed(p -> p.inner = other);
     }
 
     /** The same in full screen, or not. */
-    public Session inFullScreen(boolean full) {
+    public SessionWindow inFullScreen(boolean full) {
       return changed(p -> p.fullScreen = full);
     }
 
     /** The same capturing at other times. */
-    public Session capturing(Capture when) {
+    public SessionWindow capturing(Capture when) {
       return changed(p -> p.capture = when);
     }
 
     /** The same with a stroke sent in, or kept by the host, and in no other list. */
-    public Session directing(Gesture stroke, boolean in) {
+    public SessionWindow directing(Gesture stroke, boolean in) {
       return changed(
           p -> {
             p.kept = in ? without(kept, stroke) : and(kept, stroke);
@@ -118,12 +118,12 @@ public record Machine(
     }
 
     /** The same keeping taps of modifiers back for so many milliseconds. */
-    public Session delayingTaps(int millis) {
+    public SessionWindow delayingTaps(int millis) {
       return changed(p -> p.tapDelayMillis = millis);
     }
 
     /** The same with these strokes kept by the host, and these sent in. */
-    public Session directing(List<Gesture> keeps, List<Gesture> sends) {
+    public SessionWindow directing(List<Gesture> keeps, List<Gesture> sends) {
       return changed(
           p -> {
             p.kept = keeps;
@@ -132,24 +132,24 @@ public record Machine(
     }
 
     /** The same handing strokes on, or not. */
-    public Session forwarding(boolean on) {
+    public SessionWindow forwarding(boolean on) {
       return changed(p -> p.forwards = on);
     }
 
     /** The same making something else of keys on the way in. */
-    public Session translating(Optional<Remap> other) {
+    public SessionWindow translating(Optional<Remap> other) {
       return changed(p -> p.translation = other);
     }
 
     /** The same in another version. */
-    public Session at(Version other) {
+    public SessionWindow at(Version other) {
       return changed(p -> p.version = other);
     }
 
-    private Session changed(Consumer<Parts> change) {
+    private SessionWindow changed(Consumer<Parts> change) {
       Parts parts = new Parts(this);
       change.accept(parts);
-      return new Session(
+      return new SessionWindow(
           application,
           parts.version,
           parts.capture,
@@ -174,7 +174,7 @@ public record Machine(
       int tapDelayMillis;
       Machine inner;
 
-      Parts(Session of) {
+      Parts(SessionWindow of) {
         version = of.version;
         capture = of.capture;
         fullScreen = of.fullScreen;
@@ -220,7 +220,7 @@ public record Machine(
     return switch (focus) {
       case Bare _ -> Optional.empty();
       case Running r -> Optional.of(r.application());
-      case Session s -> Optional.of(s.application());
+      case SessionWindow s -> Optional.of(s.application());
     };
   }
 
@@ -236,7 +236,7 @@ public record Machine(
     return switch (focus) {
       case Bare _ -> false;
       case Running r -> binding.when().holds(r.version(), r.options());
-      case Session s -> binding.when().holds(s.version(), Set.of());
+      case SessionWindow s -> binding.when().holds(s.version(), Set.of());
     };
   }
 

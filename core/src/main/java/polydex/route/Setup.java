@@ -18,7 +18,7 @@ public record Setup(SetupId id, String title, String board, Machine machine) {
   public List<Machine> machines() {
     List<Machine> found = new ArrayList<>();
     found.add(machine);
-    while (found.getLast().focus() instanceof Machine.Session session) {
+    while (found.getLast().focus() instanceof Machine.SessionWindow session) {
       found.add(session.inner());
     }
     return List.copyOf(found);
@@ -53,19 +53,19 @@ public record Setup(SetupId id, String title, String board, Machine machine) {
     return depth == 0
         ? other
         : machine.with(
-            ((Machine.Session) machine.focus())
-                .with(with(((Machine.Session) machine.focus()).inner(), depth - 1, other)));
+            ((Machine.SessionWindow) machine.focus())
+                .with(with(((Machine.SessionWindow) machine.focus()).inner(), depth - 1, other)));
   }
 
   /** Whether a window that holds a machine stands on the way. */
   public boolean hasWindow() {
-    return machine.focus() instanceof Machine.Session;
+    return machine.focus() instanceof Machine.SessionWindow;
   }
 
   /** Whether any window on the way fills the screen. */
   public boolean fillsTheScreen() {
     return machines().stream()
-        .anyMatch(m -> m.focus() instanceof Machine.Session s && s.fullScreen());
+        .anyMatch(m -> m.focus() instanceof Machine.SessionWindow s && s.fullScreen());
   }
 
   /** The same with all windows that hold machines in full screen, or none. */
@@ -74,7 +74,7 @@ public record Setup(SetupId id, String title, String board, Machine machine) {
   }
 
   private static Machine withFullScreen(Machine machine, boolean full) {
-    return machine.focus() instanceof Machine.Session s
+    return machine.focus() instanceof Machine.SessionWindow s
         ? machine.with(s.inFullScreen(full).with(withFullScreen(s.inner(), full)))
         : machine;
   }
@@ -84,7 +84,7 @@ public record Setup(SetupId id, String title, String board, Machine machine) {
       case Machine.Bare _ -> machine;
       case Machine.Running r ->
           machine.with(new Machine.Running(r.application(), r.version(), r.options(), contexts));
-      case Machine.Session s -> machine.with(s.with(withContexts(s.inner(), contexts)));
+      case Machine.SessionWindow s -> machine.with(s.with(withContexts(s.inner(), contexts)));
     };
   }
 }

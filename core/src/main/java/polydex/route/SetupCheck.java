@@ -297,7 +297,7 @@ public final class SetupCheck {
                       .environment(machine.platform())
                       .map(Environment::title)
                       .orElse(machine.platform().value())));
-    } else if (machine.focus() instanceof Machine.Session && !kind.holdsMachine()) {
+    } else if (machine.focus() instanceof Machine.SessionWindow && !kind.holdsMachine()) {
       say(depth, Kind.FOCUS, "", "A window of %s can't hold a machine.".formatted(focus.title()));
     }
     switch (machine.focus()) {
@@ -315,11 +315,12 @@ public final class SetupCheck {
                         c,
                         "%s has no context “%s”.".formatted(focus.title(), c)));
       }
-      case Machine.Session s -> session(depth, machine, s, focus);
+      case Machine.SessionWindow s -> session(depth, machine, s, focus);
     }
   }
 
-  private void session(int depth, Machine machine, Machine.Session session, Environment window) {
+  private void session(
+      int depth, Machine machine, Machine.SessionWindow session, Environment window) {
     version(depth, Kind.FOCUS_VERSION, window, session.version());
     Layout layout = world.layouts().get(machine.layout());
     if (layout != null) {

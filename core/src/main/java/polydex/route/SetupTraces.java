@@ -206,7 +206,7 @@ public final class SetupTraces {
           add(all, Optional.empty(), layer, r.application(), key, false);
         }
       }
-      case Machine.Session s ->
+      case Machine.SessionWindow s ->
           addKeymap(
               _ -> Optional.empty(),
               layer(depth, Layer.Kind.SESSION),

@@ -91,7 +91,7 @@ final class Station {
                     r.contexts()));
         translation = Optional.empty();
       }
-      case Machine.Session s -> {
+      case Machine.SessionWindow s -> {
         focused =
             Optional.of(
                 application(
@@ -122,7 +122,7 @@ final class Station {
             remapLayers.stream(),
             Stream.of(reservedLayer, desktop.layer()),
             focused.stream().map(Taker::layer),
-            machine.focus() instanceof Machine.Session
+            machine.focus() instanceof Machine.SessionWindow
                 ? Stream.<Layer>of()
                 : Stream.of(typingLayer))
         .flatMap(s -> s)

@@ -16,7 +16,7 @@ import polydex.route.Machine;
 import polydex.route.Machine.Bare;
 import polydex.route.Machine.Capture;
 import polydex.route.Machine.Running;
-import polydex.route.Machine.Session;
+import polydex.route.Machine.SessionWindow;
 import polydex.route.Remap;
 import polydex.route.Remap.KeyRule;
 import polydex.route.Setup;
@@ -55,7 +55,7 @@ final class FocusLines {
     switch (part.machine().focus()) {
       case Bare _ -> {}
       case Running r -> running(r);
-      case Session s -> session(s);
+      case SessionWindow s -> session(s);
     }
     return lines;
   }
@@ -90,7 +90,7 @@ final class FocusLines {
 
   /** A window keeps the machine that it held; for a new one the machine is asked for. */
   private Edit held(Environment window) {
-    if (part.machine().focus() instanceof Session s) {
+    if (part.machine().focus() instanceof SessionWindow s) {
       return new Edit.Done(put(HeldMachines.window(window, s.inner())));
     }
     return new Edit.Choice(
@@ -170,7 +170,7 @@ final class FocusLines {
     }
   }
 
-  private void session(Session session) {
+  private void session(SessionWindow session) {
     lines.add(
         SetupOutline.versionLine(
                 part.depth(), "Its version", session.version(), v -> put(session.at(v)))
@@ -232,8 +232,8 @@ final class FocusLines {
       String label,
       List<Gesture> strokes,
       Kind kind,
-      BiFunction<Session, List<Gesture>, Session> with) {
-    Session session = (Session) part.machine().focus();
+      BiFunction<SessionWindow, List<Gesture>, SessionWindow> with) {
+    SessionWindow session = (SessionWindow) part.machine().focus();
     Function<List<Gesture>, Setup> to = l -> put(with.apply(session, l));
     lines.add(
         SetupLine.of(part.depth(), label, SetupOutline.count(strokes.size()))
@@ -251,7 +251,7 @@ final class FocusLines {
     }
   }
 
-  private void translation(Session session) {
+  private void translation(SessionWindow session) {
     List<KeyRule> rules = session.translation().map(Remap::keyRules).orElse(List.of());
     Function<List<KeyRule>, Setup> to =
         list ->

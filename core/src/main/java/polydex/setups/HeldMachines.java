@@ -42,8 +42,8 @@ final class HeldMachines {
   }
 
   /** A window in its usual state. */
-  static Machine.Session window(Environment application, Machine inner) {
-    return new Machine.Session(
+  static Machine.SessionWindow window(Environment application, Machine inner) {
+    return new Machine.SessionWindow(
         application.id(),
         application.version(),
         Machine.Capture.NEVER,

@@ -164,7 +164,7 @@ public final class SetupOutline {
 
   /** What is left without a machine: the one in its window, or the window's host alone. */
   private Optional<Setup> withoutMachine(int depth, Machine machine) {
-    if (machine.focus() instanceof Machine.Session s) {
+    if (machine.focus() instanceof Machine.SessionWindow s) {
       return Optional.of(setup.with(depth, s.inner()));
     }
     return depth == 0

@@ -88,7 +88,7 @@ public final class KeymapEdit {
       }
       here = machine.withSwitchedOff(off);
     }
-    return here.focus() instanceof Machine.Session s
+    return here.focus() instanceof Machine.SessionWindow s
         ? here.with(s.with(switched(s.inner(), platform, binding)))
         : here;
   }

@@ -36,7 +36,7 @@ public final class Keyboards {
 
   private static Board board(String id, List<Key> keys, Map<Key, Key> fn) {
     return new Board(
-        id, id, keys.stream().map(k -> new Board.Place(k, 0, 0, 19.05, 19.05)).toList(), fn);
+        id, id, keys.stream().map(k -> new Board.KeyPlace(k, 0, 0, 19.05, 19.05)).toList(), fn);
   }
 
   private static Map<Key, List<Optional<Symbol>>> letters() {

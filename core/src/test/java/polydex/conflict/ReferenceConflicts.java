@@ -86,7 +86,7 @@ final class ReferenceConflicts {
                   0,
                   setup));
         }
-      } else if (m.focus() instanceof Machine.Session s) {
+      } else if (m.focus() instanceof Machine.SessionWindow s) {
         keymap(
             depth, "session", s.application().value(), world.catalog().bindings(s.application()));
       }
@@ -335,7 +335,7 @@ final class ReferenceConflicts {
       return;
     }
     for (int depth = 0; depth < e.depth(); depth++) {
-      if (setup.machines().get(depth).focus() instanceof Machine.Session s
+      if (setup.machines().get(depth).focus() instanceof Machine.SessionWindow s
           && s.tapDelayMillis() > pause) {
         String rest = e.gesture().toString();
         rest =

@@ -44,9 +44,9 @@ class StrokeEffortTest {
                   at(Key.Space, 4, 2)),
               Map.of()));
 
-  private static Board.Place at(Key key, double x, double y) {
+  private static Board.KeyPlace at(Key key, double x, double y) {
     double w = StrokeEffort.KEY_WIDTH;
-    return new Board.Place(key, x * w, y * w, w, w);
+    return new Board.KeyPlace(key, x * w, y * w, w, w);
   }
 
   private static double of(String gesture) {

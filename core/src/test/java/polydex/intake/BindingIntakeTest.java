@@ -23,7 +23,7 @@ import polydex.catalog.Context;
 import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
 import polydex.intake.IntakeRequest.Refused;
-import polydex.intake.IntakeRequest.Row;
+import polydex.intake.IntakeRequest.RequestedRow;
 import polydex.route.Setup;
 import polydex.route.SetupId;
 import polydex.route.SetupTraces;
@@ -51,11 +51,12 @@ class BindingIntakeTest {
         List.of(setup));
   }
 
-  private static Row row(int line, String environment, String context, String action, String keys) {
-    return new Row(line, environment, false, context, action, keys);
+  private static RequestedRow row(
+      int line, String environment, String context, String action, String keys) {
+    return new RequestedRow(line, environment, false, context, action, keys);
   }
 
-  private static IntakePlan plan(Row... rows) {
+  private static IntakePlan plan(RequestedRow... rows) {
     return BindingIntake.plan(HERE, List.of(rows), List.of());
   }
 
@@ -65,7 +66,7 @@ class BindingIntakeTest {
         plan(
             row(2, " editor ", "", "SAVE", "ctrl+s"),
             row(3, "Editor", "Text", "join  lines", "Ctrl+Shift+J"));
-    assertThat(plan.known()).extracting(Row::line).containsExactly(2);
+    assertThat(plan.known()).extracting(RequestedRow::line).containsExactly(2);
     assertThat(plan.taken())
         .singleElement()
         .satisfies(t -> assertThat(t.row().line()).isEqualTo(3));
@@ -85,7 +86,7 @@ class BindingIntakeTest {
     IntakePlan plan =
         plan(
             row(2, "Star chart", "a cell", "Fill down", "Ctrl+D"),
-            new Row(3, "Other desk", true, "", "Show all", "F9"));
+            new RequestedRow(3, "Other desk", true, "", "Show all", "F9"));
     Workspace after = plan.change().after();
     Environment made = after.catalog().environments().get(2);
     assertThat(made.title()).isEqualTo("Star chart");
@@ -141,7 +142,7 @@ class BindingIntakeTest {
   }
 
   @Provide
-  Arbitrary<Row> rows() {
+  Arbitrary<RequestedRow> rows() {
     Arbitrary<String> names =
         Arbitraries.of("Editor", "New", "desk", "", " New ", "Ünï", "a-b", "a b");
     Arbitrary<String> gestures = Arbitraries.of("Ctrl+S", "F2", "Ctrl+", "A B", "Meta+{1..3}", "");
@@ -152,11 +153,12 @@ class BindingIntakeTest {
             names,
             names,
             gestures)
-        .as(Row::new);
+        .as(RequestedRow::new);
   }
 
   @Property
-  void everyLineHasOneFateAndBringingInTwiceChangesNothing(@ForAll List<@From("rows") Row> rows) {
+  void everyLineHasOneFateAndBringingInTwiceChangesNothing(
+      @ForAll List<@From("rows") RequestedRow> rows) {
     IntakePlan first = BindingIntake.plan(HERE, rows, List.of());
     assertThat(first.taken().size() + first.known().size() + first.refused().size())
         .isEqualTo(rows.size());
@@ -199,7 +201,7 @@ class BindingIntakeTest {
   @Property(tries = 50)
   void linesThatChangedArePairedWithWhatTheyWere(@ForAll long seed) {
     Random random = new Random(seed);
-    List<Row> rows = new ArrayList<>();
+    List<RequestedRow> rows = new ArrayList<>();
     for (int i = 0; i < 20; i++) {
       rows.add(row(i, "Editor", "", "Thing " + i % 8, "Ctrl+Alt+%c".formatted('A' + i)));
     }
@@ -207,8 +209,8 @@ class BindingIntakeTest {
         BindingIntake.plan(HERE, IntakeRequest.of(Optional.of("l"), rows, List.of()))
             .change()
             .after();
-    List<Row> changed = new ArrayList<>();
-    for (Row r : rows) {
+    List<RequestedRow> changed = new ArrayList<>();
+    for (RequestedRow r : rows) {
       if (random.nextInt(4) > 0) {
         changed.add(row(r.line(), "Editor", "", r.action(), r.gesture().replace("Alt", "Shift")));
       }
@@ -274,9 +276,9 @@ class BindingIntakeTest {
 
   @Test
   void aNewerVersionOfAListIsComparedWithTheOneBefore() {
-    Row save = row(2, "Editor", "", "Save twice", "F5 or Ctrl+F5 (since 2)");
-    Row count = row(3, "Editor", "", "Count the props", "F6");
-    Row old = row(4, "Editor", "", "Light the lamp", "F7");
+    RequestedRow save = row(2, "Editor", "", "Save twice", "F5 or Ctrl+F5 (since 2)");
+    RequestedRow count = row(3, "Editor", "", "Count the props", "F6");
+    RequestedRow old = row(4, "Editor", "", "Light the lamp", "F7");
     IntakeRequest first =
         IntakeRequest.of(Optional.of("list.csv"), List.of(save, count, old), List.of());
     Workspace with = BindingIntake.plan(HERE, first).change().after();
@@ -284,7 +286,7 @@ class BindingIntakeTest {
         .filteredOn(b -> b.gesture().toString().equals("Ctrl+F5"))
         .singleElement()
         .satisfies(b -> assertThat(b.when().since()).isPresent());
-    Row moved = row(3, "Editor", "", "Count the props", "Shift+F6");
+    RequestedRow moved = row(3, "Editor", "", "Count the props", "Shift+F6");
     IntakeRequest second =
         IntakeRequest.of(Optional.of("list.csv"), List.of(save, moved), List.of());
     IntakePlan plan = BindingIntake.plan(with, second);
@@ -315,7 +317,7 @@ class BindingIntakeTest {
 
   @Test
   void titlesThatResembleAKnownOneAreProposedConfirmedAndRemembered() {
-    Row row = row(2, "Editor", "text", "Joining of lines", "F9");
+    RequestedRow row = row(2, "Editor", "text", "Joining of lines", "F9");
     IntakeRequest request = IntakeRequest.of(Optional.empty(), List.of(row), List.of());
     IntakePlan asked = BindingIntake.plan(HERE, request);
     assertThat(asked.proposals())

@@ -103,7 +103,7 @@ class RemainingTest {
     return new MenuItem("t" + titles++, Optional.empty(), action, items);
   }
 
-  private static ActionId action(Remaining.Row row) {
+  private static ActionId action(Remaining.RemainingRow row) {
     return row.place().action().orElseThrow();
   }
 
@@ -141,12 +141,13 @@ class RemainingTest {
       }
     }
     Standing standing = standing(c, uses);
-    List<Remaining.Row> rows = remaining(c.world()).of(List.of(c.setup()), standing, TODAY);
+    List<Remaining.RemainingRow> rows =
+        remaining(c.world()).of(List.of(c.setup()), standing, TODAY);
     assertThat(rows).extracting(r -> action(r)).containsExactlyInAnyOrderElementsOf(done);
     Map<ActionId, List<TracedBinding>> works = SetupTraces.of(c.setup(), c.world()).reach();
     List<TracedBinding> all = SetupTraces.of(c.setup(), c.world()).all();
     double before = Double.MAX_VALUE;
-    for (Remaining.Row row : rows) {
+    for (Remaining.RemainingRow row : rows) {
       long count =
           uses.stream()
               .filter(
@@ -195,7 +196,7 @@ class RemainingTest {
         .of(List.of(c.setup()), standing, TODAY)
         .forEach(r -> bound.put(action(r), r.kind()));
     SEEN.addAll(bound.values());
-    for (Remaining.Row row : rows) {
+    for (Remaining.RemainingRow row : rows) {
       assertThat(bound.get(action(row)))
           .isEqualTo(row.kind() == Kind.WALK ? Kind.BIND : row.kind());
     }

@@ -26,7 +26,7 @@ import polydex.catalog.EnvironmentId;
 import polydex.effort.KeystrokeLevel;
 import polydex.log.Deed;
 import polydex.log.LogEvent;
-import polydex.mouse.Remaining.Row;
+import polydex.mouse.Remaining.RemainingRow;
 import polydex.mouse.Weeks.Week;
 import polydex.recognition.Place;
 import polydex.recognition.Recogniser;
@@ -138,7 +138,7 @@ class WeeksReferenceTest {
             : Map.of(
                 Place.of(SETUP.id(), new EnvironmentId("edit"), ACTIONS.get(random.nextInt(5))),
                 "by eye");
-    List<Row> rows =
+    List<RemainingRow> rows =
         new Remaining(WORLD, KeystrokeLevel.USUAL, 12, _ -> false, kept)
             .of(List.of(SETUP), standing, today);
     List<Week> weeks = Weeks.of(standing, rows, _ -> true, today).weeks();
@@ -198,7 +198,7 @@ class WeeksReferenceTest {
     Standing standing = standing(uses);
     int last = 7 * count - 1 - random.nextInt(9);
     LocalDate today = date(last);
-    List<Row> rows =
+    List<RemainingRow> rows =
         new Remaining(WORLD, KeystrokeLevel.USUAL, 12, _ -> false, Map.of())
             .of(List.of(SETUP), standing, today);
     WeeklyReview review = WeeklyReview.of(standing, rows, today);

@@ -136,7 +136,7 @@ public final class RandomSetups {
             ? random.nextInt(8) == 0
                 ? new Machine.Bare()
                 : Worlds.in("app", any(random, List.of("c1", "c2", "anywhere")))
-            : new Machine.Session(
+            : new Machine.SessionWindow(
                 new EnvironmentId("remote"),
                 Worlds.ONE,
                 any(random, List.of(Capture.values())),

@@ -72,7 +72,7 @@ public final class ReferenceTracer {
   }
 
   private String focusKind(int depth) {
-    return machine(depth).focus() instanceof Machine.Session ? "session" : "application";
+    return machine(depth).focus() instanceof Machine.SessionWindow ? "session" : "application";
   }
 
   private String kindOf(int depth, String taker) {
@@ -180,7 +180,7 @@ public final class ReferenceTracer {
   }
 
   private boolean captured(int depth, Physical press) {
-    return machine(depth).focus() instanceof Machine.Session s
+    return machine(depth).focus() instanceof Machine.SessionWindow s
         && s.kept().stream().noneMatch(g -> sameStroke(g, press, depth))
         && (s.capture() == Machine.Capture.ALWAYS
             || (s.capture() == Machine.Capture.FULL_SCREEN && s.fullScreen())
@@ -195,7 +195,7 @@ public final class ReferenceTracer {
   }
 
   private void afterFocus(int depth, Physical press, boolean captured) {
-    if (!(machine(depth).focus() instanceof Machine.Session s)) {
+    if (!(machine(depth).focus() instanceof Machine.SessionWindow s)) {
       type(depth, press);
       return;
     }

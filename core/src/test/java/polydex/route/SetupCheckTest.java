@@ -17,7 +17,7 @@ import polydex.catalog.EnvironmentId;
 import polydex.catalog.Version;
 import polydex.keys.Gesture;
 import polydex.route.Machine.Running;
-import polydex.route.Machine.Session;
+import polydex.route.Machine.SessionWindow;
 import polydex.route.Remap.KeyRule;
 import polydex.route.Remap.Part;
 import polydex.route.SetupCheck.Kind;
@@ -171,7 +171,7 @@ class SetupCheckTest {
                 "",
                 false));
       }
-      case Session s -> {
+      case SessionWindow s -> {
         planted.add(
             at(setup, depth, m.with(s.at(new Version("999"))), Kind.FOCUS_VERSION, "", false));
         planted.add(

@@ -188,11 +188,11 @@ public final class Worlds {
     return new Machine.Running(new EnvironmentId(app), ONE, Set.of(), List.of(contexts));
   }
 
-  public static Machine.Session session(String app, Capture capture, Machine inner) {
+  public static Machine.SessionWindow session(String app, Capture capture, Machine inner) {
     return session(app, capture, List.of(), List.of(), true, Optional.empty(), inner);
   }
 
-  public static Machine.Session session(
+  public static Machine.SessionWindow session(
       String app,
       Capture capture,
       List<Gesture> kept,
@@ -200,7 +200,7 @@ public final class Worlds {
       boolean forwards,
       Optional<Remap> translation,
       Machine inner) {
-    return new Machine.Session(
+    return new Machine.SessionWindow(
         new EnvironmentId(app), ONE, capture, false, kept, sent, forwards, translation, 0, inner);
   }
 

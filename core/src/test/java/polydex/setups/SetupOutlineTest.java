@@ -106,7 +106,7 @@ class SetupOutlineTest {
         .containsExactly(
             new Remap.KeyRule(Remap.Part.parse("CapsLock"), Optional.of(Remap.Part.parse("Ctrl"))));
     s = type(line(w, s, "Sent in all the same", 1), "Meta+L", true);
-    assertThat(((Machine.Session) s.machines().get(1).focus()).sent()).hasSize(1);
+    assertThat(((Machine.SessionWindow) s.machines().get(1).focus()).sent()).hasSize(1);
     Setup typed = s;
     assertThatThrownBy(() -> type(line(w, typed, "Remaps", 2), "Nosuch -> Ctrl", true))
         .isInstanceOf(IllegalArgumentException.class);

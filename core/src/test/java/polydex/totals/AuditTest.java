@@ -28,7 +28,7 @@ import polydex.log.LogEvent;
 import polydex.mouse.DrillEffect;
 import polydex.mouse.Remaining;
 import polydex.mouse.Remaining.Kind;
-import polydex.mouse.Remaining.Row;
+import polydex.mouse.Remaining.RemainingRow;
 import polydex.mouse.Saved;
 import polydex.mouse.Slips;
 import polydex.mouse.TwoLetters;
@@ -232,7 +232,8 @@ class AuditTest {
         .isCloseTo(1 - unknown / (double) (log.size() - typing), within(1e-12));
   }
 
-  private static List<Row> rows(Standing standing, LocalDate today, Map<Place, String> kept) {
+  private static List<RemainingRow> rows(
+      Standing standing, LocalDate today, Map<Place, String> kept) {
     return new Remaining(WORLD, KeystrokeLevel.USUAL, 12, p -> learnt(p).isPresent(), kept)
         .of(List.of(SETUP), standing, today);
   }
@@ -244,7 +245,7 @@ class AuditTest {
     Standing standing = audit(log);
     LocalDate today = days.getLast();
     Place open = Place.read(SETUP.id(), new EnvironmentId("edit"), "open");
-    List<Row> rows = rows(standing, today, Map.of(open, "by eye"));
+    List<RemainingRow> rows = rows(standing, today, Map.of(open, "by eye"));
     Weeks weeks = Weeks.of(standing, rows, _ -> true, today);
     int keys = 0;
     int pointer = 0;
@@ -254,7 +255,7 @@ class AuditTest {
       double lost = 0;
       for (Standing.Entry e : standing.entries()) {
         Standing.DayUses uses = e.during(seven);
-        for (Row r : rows) {
+        for (RemainingRow r : rows) {
           lost +=
               r.place().equals(e.place()) && r.kept().isEmpty()
                   ? uses.pointer() * r.savedSeconds()
@@ -278,7 +279,7 @@ class AuditTest {
             .mapToInt(e -> e.byKeys() + e.byPointer())
             .sum();
     assertThat(keys + pointer).isEqualTo(all);
-    Row kept = rows.stream().filter(r -> r.place().equals(open)).findFirst().orElseThrow();
+    RemainingRow kept = rows.stream().filter(r -> r.place().equals(open)).findFirst().orElseThrow();
     assertThat(kept.state()).isEqualTo(State.KEPT);
     assertThat(kept.hoursAYear()).isZero();
   }
@@ -301,7 +302,7 @@ class AuditTest {
     }
     Standing standing = audit(log);
     LocalDate today = date(log.getLast().at());
-    List<Row> rows = rows(standing, today, Map.of());
+    List<RemainingRow> rows = rows(standing, today, Map.of());
     WeeklyReview review = WeeklyReview.of(standing, rows, today);
     assertThat(review.days()).isEqualTo(LocalDateRange.of(today.minusDays(6), today.plusDays(1)));
     assertThat(review.replaced()).extracting(p -> p.doing().written()).containsExactly("open");
@@ -331,8 +332,8 @@ class AuditTest {
     assertThat(saved.places()).extracting(Saved.OfPlace::usesByKeys).containsExactly(21 * 6, 6 * 6);
   }
 
-  private static Row row(String action, Kind kind, double hours) {
-    return new Row(
+  private static RemainingRow row(String action, Kind kind, double hours) {
+    return new RemainingRow(
         Place.read(SETUP.id(), new EnvironmentId("edit"), action),
         kind,
         State.OPEN,
@@ -351,7 +352,7 @@ class AuditTest {
 
   @Test
   void aReviewProposesTheDearestOfDifferentKinds() {
-    List<Row> rows =
+    List<RemainingRow> rows =
         List.of(
             row("a", Kind.LEARN, 9),
             row("b", Kind.LEARN, 8),

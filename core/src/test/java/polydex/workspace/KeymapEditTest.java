@@ -19,7 +19,7 @@ import polydex.catalog.EnvironmentId;
 import polydex.intake.BindingIntake;
 import polydex.intake.IntakePlan;
 import polydex.intake.IntakeRequest;
-import polydex.intake.IntakeRequest.Row;
+import polydex.intake.IntakeRequest.RequestedRow;
 import polydex.keys.Gesture;
 import polydex.route.Machine;
 import polydex.route.Setup;
@@ -91,7 +91,7 @@ class KeymapEditTest {
     Machine outer =
         Worlds.machine("Desk", new Machine.Bare())
             .with(
-                new Machine.Session(
+                new Machine.SessionWindow(
                     new EnvironmentId("Window"),
                     Worlds.ONE,
                     Machine.Capture.ALWAYS,
@@ -176,7 +176,7 @@ class KeymapEditTest {
   void aPlanIsWhatTakingLineByLineComesTo(@ForAll long seed) {
     Random random = new Random(seed);
     Workspace before = workspace();
-    List<Row> rows = new ArrayList<>();
+    List<RequestedRow> rows = new ArrayList<>();
     Map<String, List<String>> there = new LinkedHashMap<>();
     for (String environment : List.of("Editor", "Desk", "Props")) {
       there.put(environment, new ArrayList<>());
@@ -198,7 +198,7 @@ class KeymapEditTest {
       String environment = List.of("Editor", "Desk", "Props").get(random.nextInt(3));
       String title = TITLES.get(random.nextInt(TITLES.size()));
       String keys = KEYS.get(random.nextInt(KEYS.size()));
-      rows.add(new Row(line, environment, false, "", title, keys));
+      rows.add(new RequestedRow(line, environment, false, "", title, keys));
       List<String> gestures =
           switch (keys) {
             case "ctrl + s" -> List.of("Ctrl+S");

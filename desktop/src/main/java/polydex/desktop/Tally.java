@@ -35,14 +35,14 @@ final class Tally {
   private static final int BY_DIGIT = 5;
   private static final int SHOWN = 12;
 
-  private record Row(Action action, String key) {}
+  private record TallyRow(Action action, String key) {}
 
   private final Desk desk;
   private final Catalog catalog;
   private final List<Action> last;
   private final TwoLetters letters;
   private final TextField typed = new TextField();
-  private final ListView<Row> list;
+  private final ListView<TallyRow> list;
 
   private Tally(Desk desk) {
     this.desk = desk;
@@ -106,19 +106,19 @@ final class Tally {
 
   private void show() {
     String text = typed.getText();
-    List<Row> rows = new ArrayList<>();
+    List<TallyRow> rows = new ArrayList<>();
     if (text.isEmpty()) {
       for (int i = 0; i < last.size(); i++) {
-        rows.add(new Row(last.get(i), String.valueOf(i + 1)));
+        rows.add(new TallyRow(last.get(i), String.valueOf(i + 1)));
       }
       letters.beginning("").stream()
           .filter(a -> !last.contains(a))
           .limit(SHOWN - rows.size())
-          .forEach(a -> rows.add(new Row(a, key(a))));
+          .forEach(a -> rows.add(new TallyRow(a, key(a))));
     } else if (text.startsWith(" ")) {
-      desk.index().find(text.strip(), SHOWN).forEach(a -> rows.add(new Row(a, key(a))));
+      desk.index().find(text.strip(), SHOWN).forEach(a -> rows.add(new TallyRow(a, key(a))));
     } else {
-      letters.beginning(text.strip()).forEach(a -> rows.add(new Row(a, key(a))));
+      letters.beginning(text.strip()).forEach(a -> rows.add(new TallyRow(a, key(a))));
     }
     list.getItems().setAll(rows);
     list.getSelectionModel().selectFirst();
@@ -168,7 +168,7 @@ final class Tally {
     desk.session().note(action.id(), byKeys);
   }
 
-  private void row(HBox box, Row row) {
+  private void row(HBox box, TallyRow row) {
     Label title = Texts.styled(row.action().title(), "row-title");
     HBox.setHgrow(title, Priority.ALWAYS);
     title.setMaxWidth(Double.MAX_VALUE);

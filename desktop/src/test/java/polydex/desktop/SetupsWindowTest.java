@@ -83,7 +83,8 @@ class SetupsWindowTest extends InWindow {
     person.untilShown("Spare desk");
     assertThat(setup(made).machine().focus())
         .isInstanceOfSatisfying(
-            Machine.Session.class, s -> assertThat(s.inner().platform()).hasToString("domehand"));
+            Machine.SessionWindow.class,
+            s -> assertThat(s.inner().platform()).hasToString("domehand"));
     // Earlier in the list, copied, removed: each can be undone, and the file has it all.
     person.keys("Alt+Up");
     person.until("earlier", () -> ids().indexOf(made) == before.size() - 1);

@@ -14,7 +14,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import polydex.boards.Board;
-import polydex.boards.Board.Place;
+import polydex.boards.Board.KeyPlace;
 import polydex.boards.Layout;
 import polydex.boards.Layout.Typing;
 import polydex.boards.Presses;
@@ -43,7 +43,7 @@ class ShippedTest {
     return List.copyOf(START.world().layouts().values());
   }
 
-  private static boolean overlap(Place a, Place b) {
+  private static boolean overlap(KeyPlace a, KeyPlace b) {
     double hair = 0.05;
     return a.x() + hair < b.x() + b.width()
         && b.x() + hair < a.x() + a.width()
@@ -54,10 +54,10 @@ class ShippedTest {
   @ParameterizedTest
   @MethodSource("boards")
   void keysOfABoardDoNotOverlapAndAreOfRealSize(Board board) {
-    for (Place a : board.places()) {
+    for (KeyPlace a : board.places()) {
       assertThat(a.width()).isBetween(9.0, 140.0);
       assertThat(a.height()).isBetween(9.0, 40.0);
-      for (Place b : board.places()) {
+      for (KeyPlace b : board.places()) {
         if (a.key() != b.key()) {
           assertThat(overlap(a, b)).as(a + " and " + b).isFalse();
         }

@@ -16,7 +16,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import polydex.boards.Board;
-import polydex.boards.Board.Place;
+import polydex.boards.Board.KeyPlace;
 import polydex.keys.Key;
 
 /**
@@ -37,7 +37,7 @@ public final class KeyboardView extends Region {
   public record Cap(String legend, String does, String style) {}
 
   /** A rectangle of a key; a key that is none has several, of which the first is its main one. */
-  private record Drawn(Place place, boolean isMain, VBox node, Label legend, Label does) {}
+  private record Drawn(KeyPlace place, boolean isMain, VBox node, Label legend, Label does) {}
 
   private final List<Drawn> keys = new ArrayList<>();
   private final Map<Key, Drawn> byKey = new HashMap<>();
@@ -106,7 +106,7 @@ public final class KeyboardView extends Region {
     getChildren().clear();
     boardWidth = shown.places().stream().mapToDouble(p -> p.x() + p.width()).max().orElse(1);
     boardHeight = shown.places().stream().mapToDouble(p -> p.y() + p.height()).max().orElse(1);
-    for (Place place : shown.places()) {
+    for (KeyPlace place : shown.places()) {
       Label legend = Texts.styled("", "board-legend");
       Label does = Texts.styled("", "board-does");
       VBox node = new VBox(legend, does);
@@ -126,7 +126,7 @@ public final class KeyboardView extends Region {
   protected void layoutChildren() {
     double scale = scale();
     for (Drawn drawn : keys) {
-      Place p = drawn.place();
+      KeyPlace p = drawn.place();
       // A key too small for two lines keeps its legend; what it does is said below when it is
       // chosen.
       double room = p.height() * scale - GAP;
@@ -169,7 +169,7 @@ public final class KeyboardView extends Region {
 
   /** The nearest key whose middle lies that way, rather straight ahead than near but aside. */
   private Optional<Key> neighbour(int dx, int dy) {
-    Place from = chosen.get().map(k -> byKey.get(k).place()).orElse(keys.getFirst().place());
+    KeyPlace from = chosen.get().map(k -> byKey.get(k).place()).orElse(keys.getFirst().place());
     double x = from.x() + from.width() / 2;
     double y = from.y() + from.height() / 2;
     return keys.stream()
@@ -179,14 +179,14 @@ public final class KeyboardView extends Region {
         .min(
             Comparator.comparingDouble(
                 p -> ahead(p, x, y, dx, dy) + 3 * Math.abs(aside(p, x, y, dx))))
-        .map(Place::key);
+        .map(KeyPlace::key);
   }
 
-  private static double ahead(Place p, double x, double y, int dx, int dy) {
+  private static double ahead(KeyPlace p, double x, double y, int dx, int dy) {
     return dx * (p.x() + p.width() / 2 - x) + dy * (p.y() + p.height() / 2 - y);
   }
 
-  private static double aside(Place p, double x, double y, int dx) {
+  private static double aside(KeyPlace p, double x, double y, int dx) {
     return dx == 0 ? p.x() + p.width() / 2 - x : p.y() + p.height() / 2 - y;
   }
 }

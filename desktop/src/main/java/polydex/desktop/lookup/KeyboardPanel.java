@@ -147,7 +147,7 @@ final class KeyboardPanel extends VBox {
     Map<Key, Cap> shown = new HashMap<>();
     Map<Key, List<String>> words = new LinkedHashMap<>();
     int taken = 0;
-    for (Board.Place place : board.places()) {
+    for (Board.KeyPlace place : board.places()) {
       Key key = place.key();
       List<Does> list = does.getOrDefault(key, List.of());
       shown.put(key, cap(key, layout, list));
@@ -170,7 +170,7 @@ final class KeyboardPanel extends VBox {
     Map<Key, List<Does>> all = new HashMap<>();
     Catalog catalog = analysis.workspace().catalog();
     Held held = Held.of(held());
-    for (Board.Place place : board.places()) {
+    for (Board.KeyPlace place : board.places()) {
       if (place.key().isModifier()) {
         continue;
       }

@@ -27,11 +27,11 @@ public final class NamesView {
   /** What a name is decided to be: an action by its id, or none. */
   private record Decision(Optional<ActionId> action) {}
 
-  private record Row(Unknown unknown, Optional<Action> likely) {}
+  private record NameRow(Unknown unknown, Optional<Action> likely) {}
 
   private final Desk desk;
   private final Map<LearntName, Decision> decided = new HashMap<>();
-  private final ListView<Row> list;
+  private final ListView<NameRow> list;
   private final Label summary = Texts.quiet("");
 
   /** For the log of the session. */
@@ -79,16 +79,16 @@ public final class NamesView {
                         _ -> unknown.stream().map(u -> row(u, index.likeness())).toList(),
                         this::show,
                         why -> Lists.failed(list, why)),
-            () -> show(unknown.stream().map(u -> new Row(u, Optional.empty())).toList()));
+            () -> show(unknown.stream().map(u -> new NameRow(u, Optional.empty())).toList()));
   }
 
-  private static Row row(Unknown unknown, TitleMatcher likeness) {
-    return new Row(
+  private static NameRow row(Unknown unknown, TitleMatcher likeness) {
+    return new NameRow(
         unknown,
         likeness.match(last(unknown.deed())).stream().map(TitleMatcher.Match::action).findFirst());
   }
 
-  private void show(List<Row> rows) {
+  private void show(List<NameRow> rows) {
     Lists.found(list, rows);
     list.getSelectionModel().selectFirst();
     tell();
@@ -99,7 +99,7 @@ public final class NamesView {
     return way.isEmpty() ? "" : way.getLast().replace("...", "");
   }
 
-  private Optional<Row> chosen() {
+  private Optional<NameRow> chosen() {
     return Optional.ofNullable(list.getSelectionModel().getSelectedItem());
   }
 
@@ -114,7 +114,7 @@ public final class NamesView {
 
   /** Decides about the chosen one, or takes the same decision back, and goes on to the next. */
   private void decide(Decision decision) {
-    Optional<Row> row = chosen();
+    Optional<NameRow> row = chosen();
     if (row.isEmpty()) {
       return;
     }
@@ -159,7 +159,7 @@ public final class NamesView {
                 .formatted(list.getItems().size(), events, decided.size()));
   }
 
-  private void row(HBox box, Row row) {
+  private void row(HBox box, NameRow row) {
     Unknown u = row.unknown();
     Label name = Texts.styled(Spoken.way(u.deed()), "row-title");
     HBox.setHgrow(name, Priority.ALWAYS);

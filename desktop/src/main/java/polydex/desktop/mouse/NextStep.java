@@ -5,7 +5,7 @@ import java.util.Optional;
 import java.util.Set;
 import polydex.desktop.desk.Desk;
 import polydex.mouse.Remaining.Kind;
-import polydex.mouse.Remaining.Row;
+import polydex.mouse.Remaining.RemainingRow;
 import polydex.recall.DrillItem;
 
 /**
@@ -15,7 +15,7 @@ public final class NextStep {
   private NextStep() {}
 
   /** What Enter does about an action, and what it gains. */
-  static String sentence(Row row) {
+  static String sentence(RemainingRow row) {
     return switch (row.kind()) {
       case LEARN ->
           "Enter marks it for the next drill%s."
@@ -49,7 +49,7 @@ public final class NextStep {
   }
 
   /** Does it. */
-  public static void take(Desk desk, Row row) {
+  public static void take(Desk desk, RemainingRow row) {
     switch (row.kind()) {
       case LEARN ->
           desk.drills()

@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import polydex.desktop.desk.Desk;
-import polydex.mouse.Remaining.Row;
+import polydex.mouse.Remaining.RemainingRow;
 import polydex.recognition.Place;
 import polydex.route.Setup;
 import polydex.route.SetupId;
@@ -23,7 +23,7 @@ record PlaceFilter(String title, Predicate<Place> places) {
   static final PlaceFilter EVERYWHERE = new PlaceFilter("all setups", _ -> true);
 
   /** Everywhere, by setup, by machine, and by the applications and platforms of these rows. */
-  static List<PlaceFilter> choices(Desk desk, List<Row> rows) {
+  static List<PlaceFilter> choices(Desk desk, List<RemainingRow> rows) {
     List<PlaceFilter> all = new ArrayList<>();
     all.add(EVERYWHERE);
     Map<SetupId, Setup> setups = desk.session().workspace().get().setups();

@@ -6,7 +6,7 @@ import java.util.Locale;
 import java.util.function.Predicate;
 import polydex.desktop.desk.Desk;
 import polydex.mouse.Remaining.Kind;
-import polydex.mouse.Remaining.Row;
+import polydex.mouse.Remaining.RemainingRow;
 import polydex.totals.Habit.State;
 
 /**
@@ -15,12 +15,12 @@ import polydex.totals.Habit.State;
  * @param title what it is called
  * @param rows whether one is shown
  */
-record RemainingFilter(String title, Predicate<Row> rows) {
+record RemainingFilter(String title, Predicate<RemainingRow> rows) {
   /** Whatever was done with the mouse lately. */
   static final RemainingFilter ALL = in(PlaceFilter.EVERYWHERE);
 
   /** By setup, machine and application, by class and by state. */
-  static List<RemainingFilter> choices(Desk desk, List<Row> rows) {
+  static List<RemainingFilter> choices(Desk desk, List<RemainingRow> rows) {
     List<RemainingFilter> all = new ArrayList<>();
     PlaceFilter.choices(desk, rows).forEach(places -> all.add(in(places)));
     for (Kind kind : Kind.values()) {
@@ -37,7 +37,7 @@ record RemainingFilter(String title, Predicate<Row> rows) {
     return lately(where.title(), r -> where.places().test(r.place()));
   }
 
-  private static RemainingFilter lately(String title, Predicate<Row> which) {
+  private static RemainingFilter lately(String title, Predicate<RemainingRow> which) {
     return new RemainingFilter(title, which.and(r -> r.usesADay() > 0));
   }
 }

@@ -20,7 +20,7 @@ import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
 import polydex.effort.SpokenTime;
-import polydex.mouse.Remaining.Row;
+import polydex.mouse.Remaining.RemainingRow;
 import polydex.mouse.Walk;
 import polydex.person.Findings;
 
@@ -30,7 +30,7 @@ public final class RemainingView extends VBox {
   private static final double MOST = 0.8;
 
   /** A line: what remains, and the share of the hours up to it. */
-  private record Line(Row row, double share) {}
+  private record Line(RemainingRow row, double share) {}
 
   /** How much stands side by side. */
   private enum Room {
@@ -49,7 +49,7 @@ public final class RemainingView extends VBox {
   private final HBox head = new HBox();
   private final ListView<Line> list;
   private RemainingFilter only = RemainingFilter.ALL;
-  private List<Row> rows = List.of();
+  private List<RemainingRow> rows = List.of();
   private String recognised = "";
   private Room room = Room.ALL;
 
@@ -106,7 +106,7 @@ public final class RemainingView extends VBox {
             "F5", "Wish for keys", () -> chosen().ifPresent(r -> choices.wish(r.place()))));
   }
 
-  private Optional<Row> chosen() {
+  private Optional<RemainingRow> chosen() {
     return Optional.ofNullable(list.getSelectionModel().getSelectedItem()).map(Line::row);
   }
 
@@ -140,12 +140,12 @@ public final class RemainingView extends VBox {
   }
 
   private void show() {
-    List<Row> shown = rows.stream().filter(only.rows()).toList();
-    double all = shown.stream().mapToDouble(Row::hoursAYear).sum();
+    List<RemainingRow> shown = rows.stream().filter(only.rows()).toList();
+    double all = shown.stream().mapToDouble(RemainingRow::hoursAYear).sum();
     List<Line> lines = new ArrayList<>();
     double so = 0;
     int most = 0;
-    for (Row row : shown) {
+    for (RemainingRow row : shown) {
       most += so < MOST * all ? 1 : 0;
       so += row.hoursAYear();
       lines.add(new Line(row, all == 0 ? 0 : so / all));
@@ -160,12 +160,12 @@ public final class RemainingView extends VBox {
                         .formatted(
                             SpokenTime.hours(all), most, shown.size(), Math.round(MOST * 100)),
                 recognised));
-    Optional<Row> before = chosen();
+    Optional<RemainingRow> before = chosen();
     int was = list.getSelectionModel().getSelectedIndex();
     Lists.found(list, lines);
     int at =
         before
-            .map(b -> shown.stream().map(Row::place).toList().indexOf(b.place()))
+            .map(b -> shown.stream().map(RemainingRow::place).toList().indexOf(b.place()))
             .filter(i -> i >= 0)
             .orElse(Math.clamp(was, 0, Math.max(0, lines.size() - 1)));
     if (!lines.isEmpty()) {
@@ -219,7 +219,7 @@ public final class RemainingView extends VBox {
   }
 
   private void row(HBox box, Line line) {
-    Row row = line.row();
+    RemainingRow row = line.row();
     box.getChildren()
         .addAll(
             columns(
@@ -233,11 +233,11 @@ public final class RemainingView extends VBox {
                 byKeys(row)));
   }
 
-  private String where(Row row) {
+  private String where(RemainingRow row) {
     return desk.titles().title(row.place().environment());
   }
 
-  private Region byKeys(Row row) {
+  private Region byKeys(RemainingRow row) {
     if (row.gesture().isPresent()) {
       return new GestureView(
           row.gesture().get(), desk.titles().words(row.environment().orElse(EnvironmentId.NONE)));
@@ -272,7 +272,7 @@ public final class RemainingView extends VBox {
       explained.setText(" ");
       return;
     }
-    Row row = line.row();
+    RemainingRow row = line.row();
     explained.setText(
         "%s, %s: %s %s"
             .formatted(
@@ -284,7 +284,7 @@ public final class RemainingView extends VBox {
                     .orElseGet(() -> NextStep.sentence(row))));
   }
 
-  private static String times(Row row) {
+  private static String times(RemainingRow row) {
     String keys =
         row.keysSeconds().map(k -> ", " + seconds(k, row.keysMeasured()) + " by keys").orElse("");
     return seconds(row.pointerSeconds(), row.pointerMeasured()) + " with the mouse" + keys + ".";

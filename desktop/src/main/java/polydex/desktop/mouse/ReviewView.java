@@ -18,7 +18,7 @@ import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
 import polydex.effort.SpokenTime;
-import polydex.mouse.Remaining.Row;
+import polydex.mouse.Remaining.RemainingRow;
 import polydex.mouse.WeeklyReview;
 import polydex.person.Findings;
 import polydex.recognition.Place;
@@ -40,7 +40,7 @@ public final class ReviewView {
 
   /** Opens it over the place. */
   public void open() {
-    ListView<Row> proposals =
+    ListView<RemainingRow> proposals =
         Lists.of(
             "Proposals for the next week",
             this::row,
@@ -146,7 +146,7 @@ public final class ReviewView {
         .formatted(desk.titles().action(place), desk.titles().title(place.environment()));
   }
 
-  private void row(HBox box, Row row) {
+  private void row(HBox box, RemainingRow row) {
     box.getChildren()
         .addAll(
             Lists.growing(Texts.styled(desk.titles().action(row.place()), "row-title")),

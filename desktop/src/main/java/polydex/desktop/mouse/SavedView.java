@@ -12,7 +12,7 @@ import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
 import polydex.effort.SpokenTime;
-import polydex.mouse.Remaining.Row;
+import polydex.mouse.Remaining.RemainingRow;
 import polydex.mouse.Saved.OfPlace;
 import polydex.person.Findings;
 
@@ -60,7 +60,7 @@ public final class SavedView {
   }
 
   private static void row(Desk desk, HBox box, OfPlace line) {
-    Row r = line.row();
+    RemainingRow r = line.row();
     box.getChildren()
         .addAll(
             Lists.growing(Texts.styled(desk.titles().action(r.place()), "row-title")),

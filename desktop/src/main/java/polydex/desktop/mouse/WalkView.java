@@ -13,7 +13,7 @@ import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
-import polydex.mouse.Remaining.Row;
+import polydex.mouse.Remaining.RemainingRow;
 import polydex.mouse.Walk;
 
 /** The keys that lead to something without a gesture, one after the other. */
@@ -21,7 +21,7 @@ final class WalkView {
   private WalkView() {}
 
   /** Opens it over the place. */
-  static void open(Desk desk, Row row, Walk walk) {
+  static void open(Desk desk, RemainingRow row, Walk walk) {
     Catalog catalog = desk.session().workspace().get().catalog();
     Optional<Environment> environment = catalog.environment(row.place().environment());
     if (environment.isEmpty()) {
@@ -58,7 +58,7 @@ final class WalkView {
                     })));
   }
 
-  private static void row(Desk desk, Row row, HBox box, Walk.Part part) {
+  private static void row(Desk desk, RemainingRow row, HBox box, Walk.Part part) {
     HBox keys =
         new HBox(6, new GestureView(part.key(), desk.titles().words(row.place().environment())));
     if (part.times() > 1) {

@@ -47,7 +47,7 @@ final class ConflictList {
     return head;
   }
 
-  ListView<ConflictRows.Row> list() {
+  ListView<ConflictRows.ConflictRow> list() {
     return rows.list();
   }
 

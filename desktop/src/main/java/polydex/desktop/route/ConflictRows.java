@@ -36,14 +36,14 @@ final class ConflictRows {
    * @param group what it stands for
    * @param member the one of them, below an open group; none for the group itself
    */
-  record Row(ConflictGroup group, Optional<Conflict> member) {
+  record ConflictRow(ConflictGroup group, Optional<Conflict> member) {
     Conflict conflict() {
       return member.orElse(group.worst());
     }
   }
 
   private final Desk desk;
-  private final ListView<Row> list;
+  private final ListView<ConflictRow> list;
   private final Set<String> open = new HashSet<>();
   private List<ConflictGroup> groups = List.of();
 
@@ -59,7 +59,8 @@ final class ConflictRows {
     desk.narrow().addListener((_, _, _) -> list.refresh());
     list.getSelectionModel()
         .selectedItemProperty()
-        .addListener((_, _, r) -> Optional.ofNullable(r).map(Row::conflict).ifPresent(selected));
+        .addListener(
+            (_, _, r) -> Optional.ofNullable(r).map(ConflictRow::conflict).ifPresent(selected));
     list.addEventFilter(
         KeyEvent.KEY_PRESSED,
         event -> {
@@ -70,13 +71,14 @@ final class ConflictRows {
         });
   }
 
-  ListView<Row> list() {
+  ListView<ConflictRow> list() {
     return list;
   }
 
   /** The chosen conflict. */
   Optional<Conflict> selected() {
-    return Optional.ofNullable(list.getSelectionModel().getSelectedItem()).map(Row::conflict);
+    return Optional.ofNullable(list.getSelectionModel().getSelectedItem())
+        .map(ConflictRow::conflict);
   }
 
   /** All that are shown, each once, the worst first. */
@@ -97,11 +99,11 @@ final class ConflictRows {
   }
 
   private void fill() {
-    List<Row> rows = new ArrayList<>();
+    List<ConflictRow> rows = new ArrayList<>();
     for (ConflictGroup group : groups) {
-      rows.add(new Row(group, Optional.empty()));
+      rows.add(new ConflictRow(group, Optional.empty()));
       if (group.isSeveral() && open.contains(group.cause())) {
-        group.conflicts().forEach(c -> rows.add(new Row(group, Optional.of(c))));
+        group.conflicts().forEach(c -> rows.add(new ConflictRow(group, Optional.of(c))));
       }
     }
     Lists.found(list, rows);
@@ -109,7 +111,7 @@ final class ConflictRows {
 
   /** Opens or closes the group of the chosen row. */
   private void fold(boolean opens) {
-    Row chosen = list.getSelectionModel().getSelectedItem();
+    ConflictRow chosen = list.getSelectionModel().getSelectedItem();
     if (chosen == null || !chosen.group().isSeveral()) {
       return;
     }
@@ -117,7 +119,7 @@ final class ConflictRows {
         opens ? open.add(chosen.group().cause()) : open.remove(chosen.group().cause());
     if (changed) {
       fill();
-      int at = list.getItems().indexOf(new Row(chosen.group(), Optional.empty()));
+      int at = list.getItems().indexOf(new ConflictRow(chosen.group(), Optional.empty()));
       list.getSelectionModel().clearAndSelect(at);
       list.getFocusModel().focus(at);
     }
@@ -127,7 +129,7 @@ final class ConflictRows {
     return desk.session().workspace().get().catalog();
   }
 
-  private void row(HBox box, Row row) {
+  private void row(HBox box, ConflictRow row) {
     Conflict conflict = row.conflict();
     boolean isHead = row.member().isEmpty() && row.group().isSeveral();
     Region notch = new Region();
@@ -161,7 +163,7 @@ final class ConflictRows {
     }
   }
 
-  private String sentence(Row row, boolean isHead) {
+  private String sentence(ConflictRow row, boolean isHead) {
     Conflict conflict = row.conflict();
     String text = ConflictSentence.withoutGesture(conflict, catalog());
     Optional<Accepted.Acceptance> accepted =

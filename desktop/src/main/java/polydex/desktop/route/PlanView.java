@@ -34,7 +34,7 @@ import polydex.workspace.Workspace;
 /** The cheapest set of changes that ends the worst conflicts that are shown. */
 final class PlanView {
   /** A step or what stays, with the gestures in it. */
-  private record Row(String text, List<Gesture> gestures) {}
+  private record PlanRow(String text, List<Gesture> gestures) {}
 
   private static final int SECONDS = 20;
   private static final List<String> COSTS =
@@ -49,7 +49,7 @@ final class PlanView {
   private final Workspace workspace;
 
   private final List<TextField> weights = new ArrayList<>();
-  private final ListView<Row> list;
+  private final ListView<PlanRow> list;
   private final Label state = Texts.words("");
   private Plan plan = new Plan(List.of(), 0, 0, true, List.of());
 
@@ -61,7 +61,7 @@ final class PlanView {
         Lists.of(
             "Steps of the plan",
             PlanView::row,
-            Row::text,
+            PlanRow::text,
             Texts.quiet("No step is needed, or none is known that helps."));
     list.getStyleClass().add("nine-rows");
     state.setMinHeight(Region.USE_PREF_SIZE);
@@ -164,12 +164,12 @@ final class PlanView {
             ? "There is nothing to do."
             : "%d changes for %.0f points: %s.%s"
                 .formatted(found.steps().size(), found.cost(), proof, stays));
-    List<Row> rows = new ArrayList<>();
+    List<PlanRow> rows = new ArrayList<>();
     for (Trial.Outcome step : found.steps()) {
       String text =
           "%d. %s (ends %d)"
               .formatted(rows.size() + 1, step.fix().title(catalog), step.ends().size());
-      rows.add(new Row(text, step.fix().gestures()));
+      rows.add(new PlanRow(text, step.fix().gestures()));
     }
     for (Plan.Left left : found.left()) {
       String text =
@@ -178,14 +178,14 @@ final class PlanView {
                   left.conflict().loser().gesture(),
                   ConflictSentence.withoutWayOut(left.conflict(), catalog),
                   left.why());
-      rows.add(new Row(text, List.of(left.conflict().loser().gesture())));
+      rows.add(new PlanRow(text, List.of(left.conflict().loser().gesture())));
     }
     Lists.found(list, rows);
     list.getSelectionModel().selectFirst();
     list.requestFocus();
   }
 
-  private static void row(HBox box, Row row) {
+  private static void row(HBox box, PlanRow row) {
     Region text = GestureView.within(row.text(), row.gestures(), ROW_WIDTH);
     HBox.setHgrow(text, Priority.ALWAYS);
     box.getChildren().add(text);

@@ -29,7 +29,7 @@ import polydex.route.Tracer;
 final class WaysTo {
 
   /** A gesture that can be followed, with what is said of it. */
-  private record Row(
+  private record WayRow(
       TracedBinding binding, Gesture gesture, Optional<Double> effort, String words) {}
 
   private final Desk desk;
@@ -59,7 +59,7 @@ final class WaysTo {
       return;
     }
     Label state = Texts.quiet("Looking for every way …");
-    ListView<Row> list =
+    ListView<WayRow> list =
         Lists.of(
             "Ways",
             this::row,
@@ -119,12 +119,12 @@ final class WaysTo {
                 : " %d that should do not.".formatted(misses));
   }
 
-  private static List<Row> rows(Analysis analysis, ActionId action) {
+  private static List<WayRow> rows(Analysis analysis, ActionId action) {
     Reach reach = new Reach(analysis.traces());
-    List<Row> rows = new ArrayList<>();
+    List<WayRow> rows = new ArrayList<>();
     for (Reach.Way way : reach.of(action)) {
       rows.add(
-          new Row(
+          new WayRow(
               way.binding(),
               way.gesture(),
               Optional.of(way.effort()),
@@ -135,7 +135,7 @@ final class WaysTo {
     for (TracedBinding binding : reach.bindings(action)) {
       if (reach.of(binding).stream().noneMatch(w -> w.gesture().equals(binding.gesture()))) {
         rows.add(
-            new Row(
+            new WayRow(
                 binding,
                 binding.gesture(),
                 Optional.empty(),
@@ -146,7 +146,7 @@ final class WaysTo {
     return rows;
   }
 
-  private void row(HBox box, Row row) {
+  private void row(HBox box, WayRow row) {
     Label words = Texts.words(row.words());
     HBox.setHgrow(words, Priority.ALWAYS);
     words.setMinWidth(0);

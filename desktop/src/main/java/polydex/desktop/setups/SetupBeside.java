@@ -23,13 +23,13 @@ import polydex.workspace.Workspace;
 /** Two setups beside each other: the parts that differ, and what works in one of them only. */
 final class SetupBeside {
   /** A row: a part with both values, or a binding that works on one side. */
-  private record Row(String what, Optional<Gesture> gesture, String first, String second) {}
+  private record BesideRow(String what, Optional<Gesture> gesture, String first, String second) {}
 
   private final Desk desk;
   private final Setup first;
   private final Setup second;
   private final Label state = Texts.quiet("Following every binding in both …");
-  private final ListView<Row> list;
+  private final ListView<BesideRow> list;
 
   SetupBeside(Desk desk, Setup first, Setup second) {
     this.desk = desk;
@@ -77,17 +77,17 @@ final class SetupBeside {
   }
 
   private void show(SetupComparison comparison) {
-    List<Row> rows = new ArrayList<>();
+    List<BesideRow> rows = new ArrayList<>();
     for (SetupComparison.Part part : comparison.parts()) {
       if (!part.label().equals("Name")) {
-        rows.add(new Row(part.label(), Optional.empty(), part.first(), part.second()));
+        rows.add(new BesideRow(part.label(), Optional.empty(), part.first(), part.second()));
       }
     }
     for (SetupComparison.Working w : comparison.bindings()) {
       String there = "works";
       String not = "does not work";
       rows.add(
-          new Row(
+          new BesideRow(
               desk.titles().action(w.action()),
               Optional.of(w.gesture()),
               w.inFirst() ? there : not,
@@ -101,7 +101,7 @@ final class SetupBeside {
     list.getSelectionModel().selectFirst();
   }
 
-  private void row(HBox box, Row row) {
+  private void row(HBox box, BesideRow row) {
     Label what = Texts.styled(row.what(), "row-title");
     HBox name = new HBox(8);
     row.gesture()

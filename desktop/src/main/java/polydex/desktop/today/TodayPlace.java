@@ -35,7 +35,7 @@ import polydex.desktop.mouse.NextStep;
 import polydex.desktop.mouse.ReviewView;
 import polydex.desktop.mouse.Spoken;
 import polydex.effort.SpokenTime;
-import polydex.mouse.Remaining.Row;
+import polydex.mouse.Remaining.RemainingRow;
 import polydex.mouse.Weeks.Week;
 import polydex.person.Findings;
 import polydex.recall.DrillHistory;
@@ -208,9 +208,9 @@ public final class TodayPlace implements Place {
       box.getChildren().add(Texts.quiet(desk.auditor().inItsPlace()));
       return box;
     }
-    List<Row> rows =
+    List<RemainingRow> rows =
         found.get().remaining().stream().filter(r -> r.hoursAYear() > 0).limit(OF_EACH).toList();
-    for (Row row : rows) {
+    for (RemainingRow row : rows) {
       box.getChildren()
           .add(
               page.line(

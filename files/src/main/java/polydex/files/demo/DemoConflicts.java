@@ -59,7 +59,7 @@ final class DemoConflicts {
       return then;
     }
     Machine plain = then.withRemaps(List.of());
-    return plain.focus() instanceof Machine.Session s
+    return plain.focus() instanceof Machine.SessionWindow s
         ? plain.with(s.translating(Optional.empty()))
         : plain;
   }

@@ -216,7 +216,7 @@ public final class ModelJson {
   @JsonSubTypes({
     @JsonSubTypes.Type(value = Machine.Bare.class, name = "desktop"),
     @JsonSubTypes.Type(value = Machine.Running.class, name = "application"),
-    @JsonSubTypes.Type(value = Machine.Session.class, name = "session")
+    @JsonSubTypes.Type(value = Machine.SessionWindow.class, name = "session")
   })
   private interface FocusNames {}
 

@@ -8,7 +8,7 @@ import polydex.files.FileProblem;
 import polydex.intake.ColumnRoles;
 import polydex.intake.ColumnRoles.Target;
 import polydex.intake.IntakeRequest;
-import polydex.intake.IntakeRequest.Row;
+import polydex.intake.IntakeRequest.RequestedRow;
 import polydex.intake.ListTable;
 import polydex.workspace.Remembered;
 import polydex.workspace.Workspace;
@@ -35,7 +35,7 @@ public record Intake(IntakeRequest request, Remembered remembered) {
     List<String> environments =
         workspace.catalog().environments().stream().map(Environment::title).toList();
     Remembered remembered = workspace.remembered();
-    List<Row> rows = new ArrayList<>();
+    List<RequestedRow> rows = new ArrayList<>();
     String problem = "";
     boolean understood = false;
     for (ListTable table : list.tables()) {

@@ -103,12 +103,12 @@ final class CatalogTables {
     return same == null ? text : same;
   }
 
-  private interface Row {
+  private interface RowReader {
     void read(ResultSet row) throws SQLException;
   }
 
   /** Row by row through JDBC, since a mapper's look-ups would cost more than the row. */
-  private void each(String sql, Row reader) {
+  private void each(String sql, RowReader reader) {
     h.createQuery(sql)
         .scanResultSet(
             (results, _) -> {

@@ -19,7 +19,7 @@ final class LearningTable {
   private static final String PUT_OFF = "PUT_OFF";
   private static final String DROPPED = "DROPPED";
 
-  private record Row(String said, Optional<String> until) {}
+  private record SaidRow(String said, Optional<String> until) {}
 
   private final Handle h;
 
@@ -53,8 +53,8 @@ final class LearningTable {
     if (before.equals(after)) {
       return;
     }
-    Map<DrillItem, Row> old = rows(before);
-    Map<DrillItem, Row> now = rows(after);
+    Map<DrillItem, SaidRow> old = rows(before);
+    Map<DrillItem, SaidRow> now = rows(after);
     PreparedBatch gone =
         h.prepareBatch(
             "DELETE FROM learning WHERE environment = :environment AND action = :action");
@@ -80,13 +80,13 @@ final class LearningTable {
     WorkspaceTables.run(put);
   }
 
-  private static Map<DrillItem, Row> rows(Learning learning) {
-    Map<DrillItem, Row> rows = new HashMap<>();
-    learning.marked().forEach(i -> rows.put(i, new Row(MARKED, Optional.empty())));
+  private static Map<DrillItem, SaidRow> rows(Learning learning) {
+    Map<DrillItem, SaidRow> rows = new HashMap<>();
+    learning.marked().forEach(i -> rows.put(i, new SaidRow(MARKED, Optional.empty())));
     learning
         .putOff()
-        .forEach((i, day) -> rows.put(i, new Row(PUT_OFF, Optional.of(day.toString()))));
-    learning.dropped().forEach(i -> rows.put(i, new Row(DROPPED, Optional.empty())));
+        .forEach((i, day) -> rows.put(i, new SaidRow(PUT_OFF, Optional.of(day.toString()))));
+    learning.dropped().forEach(i -> rows.put(i, new SaidRow(DROPPED, Optional.empty())));
     return rows;
   }
 }

@@ -112,10 +112,10 @@ class DemoFileTest {
     LocalDate today = DemoHistory.NOW.atZone(DemoHistory.ZONE).toLocalDate();
     Knowledge known =
         new Knowledge(demo, standing, Knowledge.Practice.NONE, drilled, DemoHistory.ZONE, today);
-    List<Remaining.Row> rows = known.rows(demo.setups().values());
+    List<Remaining.RemainingRow> rows = known.rows(demo.setups().values());
     // Every class, every state, every way of recognising, and both kinds of coming back.
-    assertThat(rows).extracting(Remaining.Row::kind).contains(Remaining.Kind.values());
-    assertThat(rows).extracting(Remaining.Row::state).contains(Habit.State.values());
+    assertThat(rows).extracting(Remaining.RemainingRow::kind).contains(Remaining.Kind.values());
+    assertThat(rows).extracting(Remaining.RemainingRow::state).contains(Habit.State.values());
     assertThat(standing.recognised().keySet())
         .contains(How.EXACT, How.NORMALISED, How.LEARNT, How.TRACED, How.NO_ACTION, How.UNKNOWN);
     assertThat(standing.entries())

@@ -20,7 +20,7 @@ import polydex.intake.BindingIntake;
 import polydex.intake.ColumnRoles;
 import polydex.intake.ColumnRoles.Target;
 import polydex.intake.IntakePlan;
-import polydex.intake.IntakeRequest.Row;
+import polydex.intake.IntakeRequest.RequestedRow;
 import polydex.workspace.Workspace;
 
 /** Lists as people find them, read to rows. */
@@ -41,7 +41,7 @@ class ListReaderTest {
         .toList();
   }
 
-  private static String written(Row r) {
+  private static String written(RequestedRow r) {
     return "%d %s|%s|%s|%s"
         .formatted(
             r.line(), r.environment(), r.context(), r.action(), r.gesture().replace("\n", "\\n"));

@@ -20,13 +20,13 @@ import org.junit.jupiter.params.provider.ValueSource;
 import polydex.files.FileProblem;
 import polydex.intake.IntakeRequest;
 import polydex.intake.IntakeRequest.Refused;
-import polydex.intake.IntakeRequest.Row;
+import polydex.intake.IntakeRequest.RequestedRow;
 import polydex.workspace.Workspace;
 
 class SeparatedValuesTest {
   @TempDir Path folder;
 
-  private record BindingTable(List<Row> rows, List<Refused> refused, String found) {
+  private record BindingTable(List<RequestedRow> rows, List<Refused> refused, String found) {
     static BindingTable read(Path file) throws FileProblem {
       ForeignList list = ListReader.read(file);
       IntakeRequest request =
@@ -57,9 +57,9 @@ class SeparatedValuesTest {
                 + "F3,Find,,Editor,text\n");
     assertThat(table.rows())
         .containsExactly(
-            new Row(2, "Editor", false, "", "Save", "Ctrl+S"),
-            new Row(3, "Editor", false, "text", "Settings", "Ctrl+,", "a, b"),
-            new Row(6, "Editor", false, "text", "Find", "F3"));
+            new RequestedRow(2, "Editor", false, "", "Save", "Ctrl+S"),
+            new RequestedRow(3, "Editor", false, "text", "Settings", "Ctrl+,", "a, b"),
+            new RequestedRow(6, "Editor", false, "text", "Find", "F3"));
     assertThat(table.refused())
         .containsExactly(
             new Refused(5, "F2, Rename \"it\"", "The line has 2 fields, the header 5."));
@@ -69,8 +69,10 @@ class SeparatedValuesTest {
   void aPlatformIsToldFromAnApplication() throws Exception {
     BindingTable table =
         read("platform,application,action,gesture\nDesk,,Lock,F9\nDesk,Editor,Save,F2\n");
-    assertThat(table.rows()).extracting(Row::isPlatform).containsExactly(true, false);
-    assertThat(table.rows()).extracting(Row::environment).containsExactly("Desk", "Editor");
+    assertThat(table.rows()).extracting(RequestedRow::isPlatform).containsExactly(true, false);
+    assertThat(table.rows())
+        .extracting(RequestedRow::environment)
+        .containsExactly("Desk", "Editor");
   }
 
   @ParameterizedTest
@@ -83,7 +85,7 @@ class SeparatedValuesTest {
     Path file = write(mark + "application;action;gesture\nÉditeur;Fermer à côté;F2\n", charset);
     BindingTable table = BindingTable.read(file);
     assertThat(table.rows())
-        .containsExactly(new Row(2, "Éditeur", false, "", "Fermer à côté", "F2"));
+        .containsExactly(new RequestedRow(2, "Éditeur", false, "", "Fermer à côté", "F2"));
     assertThat(table.found()).isEqualTo(name + ", separated by semicolons");
   }
 
@@ -92,7 +94,8 @@ class SeparatedValuesTest {
   void separatorsAreFoundOut(String separator) throws Exception {
     BindingTable table =
         read("application,action,gesture\nEditor,Save,F2\n".replace(",", separator));
-    assertThat(table.rows()).containsExactly(new Row(2, "Editor", false, "", "Save", "F2"));
+    assertThat(table.rows())
+        .containsExactly(new RequestedRow(2, "Editor", false, "", "Save", "F2"));
   }
 
   @ParameterizedTest
@@ -138,9 +141,9 @@ class SeparatedValuesTest {
     for (int i = 0; i < 5000; i++) {
       text.append(i % 10 == 0 ? "\"two\nlines\",Save,F2\n" : "Editor,Save,F2\n");
     }
-    List<Row> rows = read(text.toString()).rows();
+    List<RequestedRow> rows = read(text.toString()).rows();
     List<String> lines = text.toString().lines().toList();
-    for (Row row : rows) {
+    for (RequestedRow row : rows) {
       String expected = row.environment().startsWith("two") ? "\"two" : "Editor,Save,F2";
       assertThat(lines.get(row.line() - 1)).isEqualTo(expected);
     }
