@@ -1,34 +1,24 @@
 package polydex.desktop;
 
-import java.nio.file.Path;
-import java.util.ArrayList;
-import java.util.List;
 import javafx.application.Application;
-import javafx.application.Platform;
-import javafx.scene.Scene;
-import javafx.stage.Stage;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import polydex.desktop.state.Unexpected;
-import polydex.files.FileProblem;
 
-/** Opens the window: {@code --demo}, or {@code --file FILE}. */
-public final class Main extends Application {
+/**
+ * Starts the program. It is no application itself: Java starts the toolkit of a main class that is
+ * one before its main method, which could say nothing then of a display that can't be opened.
+ */
+public final class Main {
   private static final Logger LOG = LoggerFactory.getLogger(Main.class);
-  private static final int REFUSED = 3;
   private static final int NO_DISPLAY = 5;
-  private static final double WIDTH = 1280;
-  private static final double HEIGHT = 800;
-  private static final double LEAST_WIDTH = 900;
-  private static final double LEAST_HEIGHT = 600;
 
-  private static final List<Shell> SHELLS = new ArrayList<>();
+  private Main() {}
 
   /** Starts the program. */
   public static void main(String[] args) {
-    Thread.setDefaultUncaughtExceptionHandler(Main::noted);
+    Thread.setDefaultUncaughtExceptionHandler(Windows::noted);
     try {
-      Application.launch(Main.class, args);
+      Application.launch(Windows.class, args);
     } catch (UnsupportedOperationException e) {
       LOG.debug("Starting the toolkit", e);
       String display = System.getenv("DISPLAY");
@@ -39,67 +29,5 @@ public final class Main extends Application {
                   .formatted(display));
       System.exit(NO_DISPLAY);
     }
-  }
-
-  /** What nobody caught is noted, and said in every window. */
-  private static void noted(Thread thread, Throwable mistake) {
-    LOG.error("Uncaught in {}", thread.getName(), mistake);
-    String said = Unexpected.said(mistake);
-    Platform.runLater(() -> SHELLS.forEach(s -> s.session().problem(said)));
-  }
-
-  @Override
-  public void start(Stage stage) {
-    try {
-      show(stage, open(stage));
-    } catch (FileProblem e) {
-      System.err.println(e.getMessage());
-      RefusalWindow.show(stage, e.getMessage(), () -> System.exit(REFUSED));
-    }
-  }
-
-  private Shell open(Stage stage) throws FileProblem {
-    List<String> args = getParameters().getRaw();
-    if (args.size() == 2 && args.getFirst().equals("--file")) {
-      return Opening.file(Path.of(args.get(1)), stage, Main::openDemo);
-    }
-    if (!args.equals(List.of("--demo"))) {
-      throw new FileProblem("Say --demo, or --file and the path of a file.");
-    }
-    return Opening.demo(stage, Main::openDemo);
-  }
-
-  /** The demo beside what is open already. */
-  private static void openDemo() {
-    Stage stage = new Stage();
-    try {
-      show(stage, Opening.demo(stage, Main::openDemo));
-    } catch (FileProblem e) {
-      RefusalWindow.show(stage, e.getMessage(), stage::close);
-    }
-  }
-
-  private static void show(Stage stage, Shell shell) {
-    SHELLS.add(shell);
-    Scene scene = shell.scene(WIDTH, HEIGHT);
-    stage.setScene(scene);
-    stage.setMinWidth(LEAST_WIDTH);
-    stage.setMinHeight(LEAST_HEIGHT);
-    Runnable said =
-        new Runnable() {
-          @Override
-          public void run() {
-            scene.removePostLayoutPulseListener(this);
-            System.out.println("window shown");
-          }
-        };
-    scene.addPostLayoutPulseListener(said);
-    stage.show();
-  }
-
-  @Override
-  public void stop() {
-    SHELLS.forEach(Shell::end);
-    Platform.exit();
   }
 }

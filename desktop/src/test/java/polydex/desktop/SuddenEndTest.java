@@ -9,7 +9,6 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
-import javafx.application.Application;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
@@ -20,15 +19,6 @@ import polydex.recall.Answer;
 /** The program as a process of its own, with keys pressed from outside, and killed. */
 class SuddenEndTest {
   @TempDir Path folder;
-
-  /** Starts the program where JavaFX is on the class path. */
-  public static final class Program {
-    private Program() {}
-
-    public static void main(String[] args) {
-      Application.launch(Main.class, args);
-    }
-  }
 
   private static List<Answer> answers(Path file) throws Exception {
     List<Answer> all = new ArrayList<>();
@@ -48,25 +38,37 @@ class SuddenEndTest {
     Thread.sleep(pause);
   }
 
-  private Process start(Path file) throws Exception {
+  private ProcessBuilder program(Path file) {
     return new ProcessBuilder(
-            Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-            "--enable-native-access=ALL-UNNAMED",
-            "--sun-misc-unsafe-memory-access=allow",
-            "-cp",
-            System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")),
-            Program.class.getName(),
-            "--file",
-            file.toString())
-        .redirectError(ProcessBuilder.Redirect.DISCARD)
-        .start();
+        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+        "--enable-native-access=ALL-UNNAMED",
+        "--sun-misc-unsafe-memory-access=allow",
+        "-cp",
+        System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")),
+        Main.class.getName(),
+        "--file",
+        file.toString());
+  }
+
+  @Test
+  @Timeout(120)
+  void aDisplayThatCannotBeOpenedIsSaidInASentence() throws Exception {
+    ProcessBuilder nowhere = program(folder.resolve("own.polydex")).redirectErrorStream(true);
+    nowhere.environment().put("DISPLAY", ":4999");
+    Process program = nowhere.start();
+    String said = new String(program.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+    assertThat(said.lines())
+        .contains("The display :4999 can't be opened. Is it running, and may you use it?")
+        .noneMatch(line -> line.contains("\tat "));
+    assertThat(program.waitFor()).as("which the script goes by").isEqualTo(5);
+    assertThat(folder.resolve("own.polydex")).doesNotExist();
   }
 
   /** What was answered in a drill that is killed after three prompts. */
   private List<String> answeredBeforeTheKill(Path file, long pause) throws Exception {
     DemoFile.demo(file).close();
     int before = answers(file).size();
-    Process program = start(file);
+    Process program = program(file).redirectError(ProcessBuilder.Redirect.DISCARD).start();
     try (BufferedReader out =
         new BufferedReader(
             new InputStreamReader(program.getInputStream(), StandardCharsets.UTF_8))) {
