@@ -186,7 +186,7 @@ public final class Trial {
     SetupTraces traces = SetupTraces.of(setup, at.world());
     Map<String, Conflict> conflicts = new LinkedHashMap<>();
     ConflictFinder.withoutWays(traces, person).forEach(c -> conflicts.put(c.id(), c));
-    Map<List<Object>, String> ends = new HashMap<>();
+    Map<List<Object>, String> ends = new LinkedHashMap<>();
     for (TracedBinding t : traces.all()) {
       ends.put(
           List.of(t.layer().depth(), t.environment(), t.binding().id(), t.own(), t.gesture()),
