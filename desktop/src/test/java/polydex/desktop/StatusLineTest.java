@@ -9,6 +9,7 @@ import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.StackPane;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -35,7 +36,9 @@ class StatusLineTest {
   void start(Stage stage) {
     line = new StatusLine(said, unwritten);
     window.setBottom(line);
-    stage.setScene(new Scene(window, 300, 300));
+    // The stage is other tests' too, and has the size that they left it in.
+    window.setMaxWidth(300);
+    stage.setScene(new Scene(new StackPane(window)));
     stage.show();
   }
 
