@@ -37,6 +37,7 @@ class StatusLineTest {
     line = new StatusLine(said, unwritten);
     window.setBottom(line);
     // The stage is other tests' too, and has the size that they left it in.
+    window.setMinWidth(300);
     window.setMaxWidth(300);
     stage.setScene(new Scene(new StackPane(window)));
     stage.show();
@@ -47,8 +48,10 @@ class StatusLineTest {
         5000,
         () -> {
           first.run();
-          window.applyCss();
-          window.layout();
+          window.getScene().getRoot().applyCss();
+          window.getScene().getRoot().layout();
+          // What wraps asks for more height once it has its width.
+          window.getScene().getRoot().layout();
         });
     WaitForAsyncUtils.waitForFxEvents();
     return line.getChildren().stream()
