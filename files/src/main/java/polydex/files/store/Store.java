@@ -62,12 +62,7 @@ public final class Store implements AutoCloseable {
   private Store(Path file, Connection connection) throws SQLException {
     this.file = file;
     this.connection = connection;
-    this.handle =
-        Jdbi.create(connection)
-            .registerArgument(new IdArguments.OfActions())
-            .registerArgument(new IdArguments.OfEnvironments())
-            .registerArgument(new IdArguments.OfSetups())
-            .open();
+    this.handle = Jdbi.create(connection).registerArgument(new IdArguments()).open();
     this.events = new EventTable(connection);
     this.batches = new BatchTable(connection);
   }

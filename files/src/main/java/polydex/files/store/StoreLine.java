@@ -333,7 +333,7 @@ public final class StoreLine implements AutoCloseable {
         if (next.isPresent()) {
           switch (next.get()) {
             case Turn.Asking(Runnable question) -> {
-              question.run();
+              ask(question);
               passed(0);
             }
             case Turn.Writing(Write write) -> tryToWrite(write);
@@ -344,9 +344,33 @@ public final class StoreLine implements AutoCloseable {
       }
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
+    } catch (Error e) {
+      // What waits can't be written any more, which must not look as if it were.
+      lost(e);
+      throw e;
     } finally {
       store.close();
     }
+  }
+
+  /** One that fails must not end the line, on which what others did still waits to be written. */
+  private void ask(Runnable question) {
+    try {
+      question.run();
+    } catch (RuntimeException e) {
+      LOG.error("Asking {}", store.file(), e);
+    }
+  }
+
+  private void lost(Error e) {
+    lock.lock();
+    try {
+      problem =
+          Optional.of("Nothing is stored any more: %s. Start the program again.".formatted(e));
+    } finally {
+      lock.unlock();
+    }
+    tell();
   }
 
   /** What stands first in line, which stays there until it is done. */
