@@ -316,7 +316,7 @@ public final class StoreLine implements AutoCloseable {
   }
 
   /** Tries again now what could not be written. */
-  public void tryAgain() {
+  void tryAgain() {
     lock.lock();
     try {
       nudged = true;

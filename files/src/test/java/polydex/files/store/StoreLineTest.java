@@ -194,6 +194,31 @@ class StoreLineTest {
   }
 
   @Test
+  void aLineThatEndsByAMistakeOfTheMachineSaysThatNothingIsStoredAnyMore() throws Exception {
+    List<Integer> done = Collections.synchronizedList(new ArrayList<>());
+    Thread.UncaughtExceptionHandler before = Thread.getDefaultUncaughtExceptionHandler();
+    Thread.setDefaultUncaughtExceptionHandler((_, _) -> done.add(-1));
+    try (StoreLine line = line()) {
+      CountDownLatch said = new CountDownLatch(1);
+      line.write(_ -> done.add(1));
+      line.write(
+          _ -> {
+            await(said);
+            throw new OutOfMemoryError("made up");
+          });
+      line.write(_ -> done.add(2));
+      said.countDown();
+      until(() -> done.contains(-1));
+      assertThat(told.getLast().waiting()).isEqualTo(2);
+      assertThat(told.getLast().problem().orElseThrow()).contains("Nothing is stored any more");
+      assertThatThrownBy(() -> line.get(_ -> 0)).hasMessageContaining("still to be written");
+    } finally {
+      Thread.setDefaultUncaughtExceptionHandler(before);
+    }
+    assertThat(done).containsExactly(1, -1);
+  }
+
+  @Test
   void aFailureIsToldByWhatItWas() {
     assertThat(problem(SQLiteErrorCode.SQLITE_FULL)).hasMessageContaining("no room on the disk");
     assertThat(problem(SQLiteErrorCode.SQLITE_BUSY)).hasMessageContaining("another running");
