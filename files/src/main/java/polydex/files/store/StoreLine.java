@@ -3,7 +3,6 @@ package polydex.files.store;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayDeque;
-import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
@@ -33,9 +32,6 @@ public final class StoreLine implements AutoCloseable {
 
   /** How long it rests after a failure before it tries again; what comes meanwhile waits too. */
   private static final Duration REST = Duration.ofSeconds(1);
-
-  private static final int EVENTS_A_BOX = 8192;
-  private static final int BOXES_ON_THE_WAY = 8;
 
   /** Something to be written, whole or not at all; done again where it failed. */
   public interface Write {
@@ -122,6 +118,11 @@ public final class StoreLine implements AutoCloseable {
     return await(ask(question));
   }
 
+  /** Has something done whose failure nobody waits for. */
+  void later(Consumer<Store> what) {
+    add(new Turn.Asking(() -> what.accept(store)), 0);
+  }
+
   private void add(Turn turn, int writes) {
     lock.lock();
     try {
@@ -163,7 +164,7 @@ public final class StoreLine implements AutoCloseable {
           some = await(next);
         }
       } finally {
-        add(new Turn.Asking(() -> store.end(reading)), 0);
+        later(s -> s.end(reading));
       }
     }
   }
@@ -192,98 +193,11 @@ public final class StoreLine implements AutoCloseable {
    */
   public Optional<Brought> bringIn(String title, Instant now, EventSource source)
       throws FileProblem {
-    Change.Batch batch = new Change.Batch(title, newBatch());
-    get(
-        s -> {
-          s.beginUnseen(batch, now);
-          return batch;
-        });
-    boolean kept = false;
-    try {
-      Boxes boxes = new Boxes(batch.batch());
-      if (!source.handOn(boxes)) {
-        return Optional.empty();
-      }
-      long events = boxes.finish();
-      get(
-          s -> {
-            s.finish(batch, now);
-            return batch;
-          });
-      kept = true;
-      return Optional.of(new Brought(batch, events));
-    } catch (Broken e) {
-      throw e.problem();
-    } finally {
-      if (!kept) {
-        add(new Turn.Asking(() -> store.giveUp(batch.batch())), 0);
-      }
-    }
-  }
-
-  /** Ends a source that would go on although nothing can be written. */
-  private static final class Broken extends RuntimeException {
-    private static final long serialVersionUID = 1L;
-    private final transient FileProblem problem;
-
-    Broken(FileProblem problem) {
-      super(problem);
-      this.problem = problem;
-    }
-
-    FileProblem problem() {
-      return problem;
-    }
-  }
-
-  /** Puts events into boxes, of which a few at most are on their way, whatever the length. */
-  private final class Boxes implements Consumer<LogEvent> {
-    private final long batch;
-    private final Deque<CompletableFuture<Long>> sent = new ArrayDeque<>();
-    private List<LogEvent> box = new ArrayList<>(EVENTS_A_BOX);
-    private long events;
-
-    Boxes(long batch) {
-      this.batch = batch;
-    }
-
-    @Override
-    public void accept(LogEvent event) {
-      box.add(event);
-      if (box.size() == EVENTS_A_BOX) {
-        try {
-          send();
-        } catch (FileProblem e) {
-          throw new Broken(e);
-        }
-      }
-    }
-
-    private void send() throws FileProblem {
-      List<LogEvent> full = box;
-      box = new ArrayList<>(EVENTS_A_BOX);
-      sent.add(ask(s -> s.addUnseen(full, batch)));
-      if (sent.size() > BOXES_ON_THE_WAY) {
-        arrive();
-      }
-    }
-
-    private void arrive() throws FileProblem {
-      events += await(sent.remove());
-    }
-
-    /** Waits until all is written; how many events were new. */
-    long finish() throws FileProblem {
-      send();
-      while (!sent.isEmpty()) {
-        arrive();
-      }
-      return events;
-    }
+    return new BringingIn(this).from(title, now, source);
   }
 
   /** Waits for an answer; not for one that stands behind what can't be written. */
-  private <T> T await(CompletableFuture<T> answer) throws FileProblem {
+  <T> T await(CompletableFuture<T> answer) throws FileProblem {
     while (true) {
       try {
         return answer.get(200, TimeUnit.MILLISECONDS);
