@@ -6,11 +6,6 @@ package polydex.catalog;
  * @param value as it is written in files
  */
 public record ActionId(String value) implements Comparable<ActionId> {
-  /** The id that is written so. */
-  public static ActionId of(String value) {
-    return new ActionId(value);
-  }
-
   @Override
   public int compareTo(ActionId other) {
     return value.compareTo(other.value);

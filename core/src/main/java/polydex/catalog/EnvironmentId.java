@@ -10,11 +10,6 @@ public record EnvironmentId(String value) implements Comparable<EnvironmentId> {
   /** Of what was done where nothing is known to be. */
   public static final EnvironmentId NONE = new EnvironmentId("");
 
-  /** The id that is written so. */
-  public static EnvironmentId of(String value) {
-    return new EnvironmentId(value);
-  }
-
   @Override
   public int compareTo(EnvironmentId other) {
     return value.compareTo(other.value);

@@ -74,9 +74,7 @@ class RetracingTest {
   private static Catalog edited(Catalog catalog, List<EnvironmentId> environments, Random random) {
     String environment = environments.get(random.nextInt(environments.size())).value();
     List<Binding> list = new ArrayList<>(catalog.bindings(new EnvironmentId(environment)));
-    List<Binding> others =
-        catalog.bindings(
-            new EnvironmentId(environments.get(random.nextInt(environments.size())).value()));
+    List<Binding> others = catalog.bindings(environments.get(random.nextInt(environments.size())));
     if (list.isEmpty() || others.isEmpty()) {
       return catalog;
     }

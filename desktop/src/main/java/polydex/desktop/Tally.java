@@ -49,7 +49,7 @@ final class Tally {
     catalog = desk.session().workspace().get().catalog();
     last =
         desk.session().lastByPointer().stream()
-            .flatMap(a -> catalog.action(new ActionId(a.value())).stream())
+            .flatMap(a -> catalog.action(a).stream())
             .limit(BY_DIGIT)
             .toList();
     letters = new TwoLetters(actions());
