@@ -54,7 +54,7 @@ final class ItemView extends VBox {
             list,
             Texts.quiet("Esc closes this."));
     Lists.waiting(list, "Reading the answers \u2026");
-    desk.session().answers(item, this::show);
+    desk.session().answers(item, this::show, why -> Lists.failed(list, why));
   }
 
   Node focus() {

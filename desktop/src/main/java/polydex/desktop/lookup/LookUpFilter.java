@@ -61,6 +61,9 @@ final class LookUpFilter extends FlowPane {
   /** What was changed lately, by environment; none while it is asked for. */
   private Optional<Map<EnvironmentId, Set<String>>> lately = Optional.empty();
 
+  /** Why that could not be found out. */
+  private Optional<String> problem = Optional.empty();
+
   LookUpFilter(Desk desk, Runnable changed) {
     super(10, 6);
     this.desk = desk;
@@ -87,6 +90,7 @@ final class LookUpFilter extends FlowPane {
 
   private void askForLately() {
     lately = Optional.empty();
+    problem = Optional.empty();
     if (state.getValue() == State.CHANGED_LATELY) {
       desk.session()
           .changedSince(
@@ -94,13 +98,22 @@ final class LookUpFilter extends FlowPane {
               found -> {
                 lately = Optional.of(found);
                 changed.run();
+              },
+              why -> {
+                problem = Optional.of(why);
+                changed.run();
               });
     }
   }
 
   /** Whether what it goes by is still being asked for. */
   boolean isWaiting() {
-    return state.getValue() == State.CHANGED_LATELY && lately.isEmpty();
+    return state.getValue() == State.CHANGED_LATELY && lately.isEmpty() && problem.isEmpty();
+  }
+
+  /** Why what it goes by could not be found out. */
+  Optional<String> problem() {
+    return problem;
   }
 
   /** What the controls offer follows the workspace; what was chosen stays where it can. */

@@ -192,8 +192,12 @@ public final class LookUpPlace implements Place {
     nothing.setText(
         filter.isWaiting() || desk.index().made().get().isEmpty()
             ? "Looking them up …"
-            : "Nothing has these words. Try fewer, or only their beginnings; or look everywhere.");
-    found.setText(filter.isWaiting() ? "" : counted(all.size()));
+            : filter
+                .problem()
+                .orElse(
+                    "Nothing has these words. Try fewer, or only their beginnings; or look"
+                        + " everywhere."));
+    found.setText(filter.isWaiting() || filter.problem().isPresent() ? "" : counted(all.size()));
     results.getItems().setAll(all);
     if (all.isEmpty()) {
       detail.show(Optional.empty());

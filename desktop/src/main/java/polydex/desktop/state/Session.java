@@ -186,12 +186,16 @@ public final class Session implements AutoCloseable {
     return now().atZone(clock.getZone()).toLocalDate();
   }
 
-  /** Hands every answer to an item to somebody on the interface thread, the oldest first. */
-  public void answers(DrillItem item, Consumer<List<Answer>> to) {
-    ask(s -> s.answers(item), to);
+  /**
+   * Hands every answer to an item to somebody on the interface thread, the oldest first.
+   *
+   * @param failed hears why not, where they can't be read
+   */
+  public void answers(DrillItem item, Consumer<List<Answer>> to, Consumer<String> failed) {
+    ask(s -> s.answers(item), to, failed);
   }
 
-  private <T> void ask(StoreLine.Question<T> question, Consumer<T> to) {
+  <T> void ask(StoreLine.Question<T> question, Consumer<T> to, Consumer<String> failed) {
     var _ =
         store
             .ask(question)
@@ -202,7 +206,12 @@ public final class Session implements AutoCloseable {
                           if (failure == null) {
                             to.accept(answer);
                           } else {
-                            problem(failure.getMessage());
+                            String why =
+                                failure instanceof FileProblem
+                                    ? failure.getMessage()
+                                    : Unexpected.said(failure);
+                            problem(why);
+                            failed.accept(why);
                           }
                         }));
   }
@@ -373,9 +382,12 @@ public final class Session implements AutoCloseable {
   /**
    * Hands the ids of bindings that were added or changed since a moment, by environment, to
    * somebody on the interface thread.
+   *
+   * @param failed hears why not, where they can't be read
    */
-  public void changedSince(Instant moment, Consumer<Map<EnvironmentId, Set<String>>> to) {
-    ask(s -> s.changedSince(moment), to);
+  public void changedSince(
+      Instant moment, Consumer<Map<EnvironmentId, Set<String>>> to, Consumer<String> failed) {
+    ask(s -> s.changedSince(moment), to, failed);
   }
 
   /** A setting of the program. */

@@ -31,6 +31,7 @@ import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 import polydex.catalog.ActionId;
 import polydex.catalog.EnvironmentId;
+import polydex.files.FileProblem;
 import polydex.files.Shipped;
 import polydex.files.demo.DemoHistory;
 import polydex.files.log.LogImport;
@@ -292,6 +293,30 @@ class SessionLogTest {
     Workspace kept = session.line().get(Store::workspace);
     assertThat(kept.mouse()).isEqualTo(now.mouse());
     assertThat(kept.current()).contains(new SetupId("studio-timeline"));
+  }
+
+  @Test
+  void whoeverAsksHearsWhereNothingCanBeRead() throws Exception {
+    List<String> heard = Collections.synchronizedList(new ArrayList<>());
+    fx(
+        () -> {
+          session.ask(_ -> "read", heard::add, why -> heard.add("not: " + why));
+          session.<String>ask(
+              _ -> {
+                throw new FileProblem("no such disk");
+              },
+              heard::add,
+              why -> heard.add("not: " + why));
+          session.<String>ask(
+              _ -> {
+                throw new IllegalStateException("a mistake");
+              },
+              heard::add,
+              why -> heard.add("never " + why.isBlank()));
+        });
+    until(() -> heard.size() == 3);
+    assertThat(heard).containsExactly("read", "not: no such disk", "never false");
+    assertThat(ask(() -> session.status().get()).isProblem()).isTrue();
   }
 
   @Test
