@@ -1,10 +1,7 @@
 package polydex.files.store;
 
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -15,8 +12,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
-import org.flywaydb.core.Flyway;
-import org.flywaydb.core.api.FlywayException;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.Jdbi;
 import org.jdbi.v3.core.JdbiException;
@@ -39,7 +34,6 @@ import polydex.workspace.Workspace;
  * and may be tried again. One thread uses it; a window's is {@link StoreLine}.
  */
 public final class Store implements AutoCloseable {
-  private static final Set<Path> OPEN_HERE = new HashSet<>();
   private static final String CURRENT_SETUP = "setup";
 
   private static final Logger LOG = LoggerFactory.getLogger(Store.class);
@@ -48,8 +42,8 @@ public final class Store implements AutoCloseable {
   /** The batch of what a person noted by hand. */
   private static final long BY_HAND = 0;
 
+  private final HeldFile held;
   private final Path file;
-  private final Connection connection;
   private final Handle handle;
   private final EventTable events;
   private final BatchTable batches;
@@ -59,9 +53,10 @@ public final class Store implements AutoCloseable {
 
   private Optional<ConflictHistory> writtenConflicts = Optional.empty();
 
-  private Store(Path file, Connection connection) throws SQLException {
-    this.file = file;
-    this.connection = connection;
+  private Store(HeldFile held) throws SQLException {
+    this.held = held;
+    this.file = held.path();
+    Connection connection = held.connection();
     this.handle = Jdbi.create(connection).registerArgument(new IdArguments()).open();
     this.events = new EventTable(connection);
     this.batches = new BatchTable(connection);
@@ -74,78 +69,15 @@ public final class Store implements AutoCloseable {
    *     is then left as it was
    */
   public static Store open(Path path) throws FileProblem {
-    Path file = path.toAbsolutePath().normalize();
-    synchronized (OPEN_HERE) {
-      if (!OPEN_HERE.add(file)) {
-        throw FileGate.openElsewhere(file);
-      }
-    }
-    boolean done = false;
+    HeldFile held = HeldFile.of(path);
     try {
-      boolean isNew = !Files.exists(file) || Files.size(file) == 0;
-      if (isNew && !Files.isDirectory(file.getParent())) {
-        throw new FileProblem(
-            "There is no folder " + file.getParent() + ". Make it first, or choose another.");
-      }
-      if (isNew || FileGate.check(file) < FileGate.NEWEST_VERSION) {
-        migrate(file);
-      }
-      Store store = new Store(file, connect(file));
-      done = true;
-      return store;
+      return new Store(held);
     } catch (SQLException e) {
-      throw StoreProblem.of(file, e);
-    } catch (IOException e) {
-      throw new FileProblem("%s can't be read: %s.".formatted(file, e.getMessage()), e);
-    } finally {
-      if (!done) {
-        release(file);
-      }
-    }
-  }
-
-  private static void release(Path file) {
-    synchronized (OPEN_HERE) {
-      OPEN_HERE.remove(file);
-    }
-  }
-
-  private static void migrate(Path file) throws FileProblem {
-    try {
-      Flyway.configure()
-          .dataSource("jdbc:sqlite:" + file, null, null)
-          .locations("classpath:polydex/files/store")
-          .loggers("slf4j")
-          .load()
-          .migrate();
-    } catch (FlywayException e) {
-      throw StoreProblem.of(file, e);
-    }
-  }
-
-  private static Connection connect(Path file) throws FileProblem {
-    try {
-      Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file);
-      try (var statement = connection.createStatement()) {
-        // Exclusive before the first access, so that the log is this program's alone as well.
-        statement.execute("PRAGMA locking_mode = EXCLUSIVE");
-        statement.execute("PRAGMA busy_timeout = 0");
-        statement.execute("PRAGMA foreign_keys = ON");
-        statement.execute("PRAGMA journal_mode = WAL");
-        statement.execute("PRAGMA synchronous = FULL");
-        // Small, since on a full disk a long log could no longer be moved into the file.
-        statement.execute("PRAGMA wal_autocheckpoint = 200");
-        statement.execute("PRAGMA trusted_schema = OFF");
-        statement.execute("BEGIN IMMEDIATE");
-        statement.execute("COMMIT");
-      } catch (SQLException e) {
-        connection.close();
-        throw e;
-      }
-      return connection;
-    } catch (SQLException e) {
-      StoreProblem problem = StoreProblem.of(file, e);
-      throw problem.why() == StoreProblem.Cause.BUSY ? FileGate.openElsewhere(file) : problem;
+      held.close();
+      throw StoreProblem.of(held.path(), e);
+    } catch (RuntimeException e) {
+      held.close();
+      throw e;
     }
   }
 
@@ -469,12 +401,8 @@ public final class Store implements AutoCloseable {
   public void close() {
     try {
       handle.close();
-      connection.close();
-    } catch (SQLException e) {
-      // What was written has reached the disk; the next start puts the rest in order.
-      LOG.warn("Closing {}", file, e);
     } finally {
-      release(file);
+      held.close();
     }
   }
 }

@@ -1,0 +1,118 @@
+package polydex.files.store;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.util.HashSet;
+import java.util.Set;
+import org.flywaydb.core.Flyway;
+import org.flywaydb.core.api.FlywayException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import polydex.files.FileProblem;
+
+/**
+ * A file that is open here and nowhere else, brought up to date and connected to, until it is
+ * closed or its program ends.
+ *
+ * @param path where it is
+ * @param connection through which it is read and written
+ */
+record HeldFile(Path path, Connection connection) implements AutoCloseable {
+  private static final Logger LOG = LoggerFactory.getLogger(HeldFile.class);
+  private static final Set<Path> OPEN_HERE = new HashSet<>();
+
+  /**
+   * Opens a file, or makes it where there is none.
+   *
+   * @throws FileProblem if it can't be used; it is then left as it was
+   */
+  static HeldFile of(Path path) throws FileProblem {
+    Path file = path.toAbsolutePath().normalize();
+    synchronized (OPEN_HERE) {
+      if (!OPEN_HERE.add(file)) {
+        throw FileGate.openElsewhere(file);
+      }
+    }
+    boolean done = false;
+    try {
+      boolean isNew = !Files.exists(file) || Files.size(file) == 0;
+      if (isNew && !Files.isDirectory(file.getParent())) {
+        throw new FileProblem(
+            "There is no folder " + file.getParent() + ". Make it first, or choose another.");
+      }
+      if (isNew || FileGate.check(file) < FileGate.NEWEST_VERSION) {
+        migrate(file);
+      }
+      HeldFile held = new HeldFile(file, connect(file));
+      done = true;
+      return held;
+    } catch (IOException e) {
+      throw new FileProblem("%s can't be read: %s.".formatted(file, e.getMessage()), e);
+    } finally {
+      if (!done) {
+        release(file);
+      }
+    }
+  }
+
+  private static void release(Path file) {
+    synchronized (OPEN_HERE) {
+      OPEN_HERE.remove(file);
+    }
+  }
+
+  private static void migrate(Path file) throws FileProblem {
+    try {
+      Flyway.configure()
+          .dataSource("jdbc:sqlite:" + file, null, null)
+          .locations("classpath:polydex/files/store")
+          .loggers("slf4j")
+          .load()
+          .migrate();
+    } catch (FlywayException e) {
+      throw StoreProblem.of(file, e);
+    }
+  }
+
+  private static Connection connect(Path file) throws FileProblem {
+    try {
+      Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file);
+      try (var statement = connection.createStatement()) {
+        // Exclusive before the first access, so that the log is this program's alone as well.
+        statement.execute("PRAGMA locking_mode = EXCLUSIVE");
+        statement.execute("PRAGMA busy_timeout = 0");
+        statement.execute("PRAGMA foreign_keys = ON");
+        statement.execute("PRAGMA journal_mode = WAL");
+        statement.execute("PRAGMA synchronous = FULL");
+        // Small, since on a full disk a long log could no longer be moved into the file.
+        statement.execute("PRAGMA wal_autocheckpoint = 200");
+        statement.execute("PRAGMA trusted_schema = OFF");
+        statement.execute("BEGIN IMMEDIATE");
+        statement.execute("COMMIT");
+      } catch (SQLException e) {
+        connection.close();
+        throw e;
+      }
+      return connection;
+    } catch (SQLException e) {
+      StoreProblem problem = StoreProblem.of(file, e);
+      throw problem.why() == StoreProblem.Cause.BUSY ? FileGate.openElsewhere(file) : problem;
+    }
+  }
+
+  @Override
+  public void close() {
+    try {
+      connection.close();
+    } catch (SQLException e) {
+      // What was written has reached the disk; the next start puts the rest in order.
+      LOG.warn("Closing {}", path, e);
+    } finally {
+      release(path);
+    }
+  }
+}
