@@ -24,7 +24,7 @@ class SimulatedRecorderTest {
       recorder.start(heard::add);
       await(heard, atLeast);
     }
-    return heard.subList(0, atLeast);
+    return List.copyOf(heard).subList(0, atLeast); // it may still be handing on its last line
   }
 
   private static void await(List<LogLine> heard, int atLeast) throws InterruptedException {
