@@ -156,7 +156,7 @@ final class MouseBench {
   }
 
   private static StoreLine line(Path file) throws FileProblem {
-    return new StoreLine(Store.open(file), _ -> {}, _ -> {});
+    return new StoreLine(Store.open(file), new StoreLine.Watcher() {});
   }
 
   private static void intake(Path folder, Path log) throws Exception {

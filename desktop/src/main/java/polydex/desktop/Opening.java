@@ -46,7 +46,7 @@ public final class Opening {
     // The same drills at every start of the demo.
     Random random = store.setting(DemoFile.NOW).isPresent() ? new Random(1) : new Random();
     Session session = new Session(store, clock(store));
-    stage.setTitle("Polydex: " + session.file().getFileName());
+    stage.titleProperty().bind(session.file().map(f -> "Polydex: " + f.getFileName()));
     return new Shell(session, ownKeys(), random, demo, stage::close);
   }
 

@@ -70,7 +70,7 @@ public final class Shell implements Navigation {
   private final MousePlace mouse;
   private final List<Place> places;
   private final Map<Place, ToggleButton> placeButtons = new HashMap<>();
-  private final Runnable quit;
+  private final Closing closing;
   private Place current;
   private final Overlays overlays;
 
@@ -89,11 +89,10 @@ public final class Shell implements Navigation {
    * @param keyboard the layout by which the program's own keys are named
    * @param random mixes the drills
    * @param demo opens the demo in a window of its own
-   * @param quit closes the window
+   * @param close closes the window
    */
-  public Shell(Session session, Layout keyboard, Random random, Beginning demo, Runnable quit) {
+  public Shell(Session session, Layout keyboard, Random random, Beginning demo, Runnable close) {
     this.session = session;
-    this.quit = quit;
     table = new KeyTable(() -> keyboard);
     capture = new KeyCapture(() -> underTheFingers(keyboard));
     look = new Look(root, session);
@@ -107,6 +106,7 @@ public final class Shell implements Navigation {
     mouse = new MousePlace(desk);
     places = List.of(today, lookUp, drill, route, mouse, new SheetsPlace(desk));
     current = today;
+    closing = new Closing(session, desk.dialogs(), close);
     frame.setTop(head());
     frame.setLeft(sidebar());
     frame.setBottom(new VBox(rail, new StatusLine(session, desk.recording())));
@@ -208,6 +208,11 @@ public final class Shell implements Navigation {
     for (Place place : places) {
       commands.add(KeyCommand.quiet("Alt+" + place.letter(), place.title(), () -> go(place)));
     }
+    commands.add(
+        KeyCommand.quiet(
+            "Ctrl+Shift+S",
+            "Keep everything in another file",
+            () -> closing.keepElsewhere(() -> {})));
     commands.add(KeyCommand.of("Ctrl+T", "Theme", look::nextTheme));
     commands.add(
         KeyCommand.quiet("Ctrl+=", "Larger text", look::larger)
@@ -216,7 +221,7 @@ public final class Shell implements Navigation {
     commands.add(
         KeyCommand.quiet("Ctrl+-", "Smaller text", look::smaller).or("Ctrl+NumpadSubtract"));
     commands.add(KeyCommand.quiet("Ctrl+0", "Normal text", look::normal));
-    commands.add(KeyCommand.of("Ctrl+Q", "Quit", quit));
+    commands.add(KeyCommand.of("Ctrl+Q", "Quit", this::quit));
     return commands;
   }
 
@@ -410,6 +415,14 @@ public final class Shell implements Navigation {
   /** The recorder that is at work, if one is. */
   public Recording recording() {
     return desk.recording();
+  }
+
+  /** Closes the window, once all is stored or the person says that it need not be. */
+  void quit() {
+    if (captured.isPresent()) {
+      go(today); // what captures every key would get the answer, too
+    }
+    closing.wanted();
   }
 
   /** Stops what is being found out, and closes the session. */

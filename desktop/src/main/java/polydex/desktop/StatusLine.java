@@ -67,7 +67,7 @@ final class StatusLine extends HBox {
         now.problem()
             .map(
                 problem ->
-                    "Not stored yet: %s. %s"
+                    "Not stored yet: %s. %s Ctrl+Shift+S keeps everything elsewhere."
                         .formatted(
                             now.waiting() == 1 ? "1 thing" : "%,d things".formatted(now.waiting()),
                             problem))

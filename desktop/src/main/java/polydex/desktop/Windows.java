@@ -63,6 +63,16 @@ public final class Windows extends Application {
 
   private static void show(Stage stage, Shell shell) {
     SHELLS.add(shell);
+    stage.setOnCloseRequest(
+        event -> {
+          event.consume();
+          shell.quit();
+        });
+    stage.setOnHidden(
+        _ -> {
+          SHELLS.remove(shell);
+          shell.end();
+        });
     Scene scene = shell.scene(WIDTH, HEIGHT);
     stage.setScene(scene);
     stage.setMinWidth(LEAST_WIDTH);
@@ -81,7 +91,7 @@ public final class Windows extends Application {
 
   @Override
   public void stop() {
-    SHELLS.forEach(Shell::end);
+    List.copyOf(SHELLS).forEach(Shell::end);
     Platform.exit();
   }
 }

@@ -100,14 +100,20 @@ public final class Dialogs {
     keys.open(OverlayBox.narrow(Texts.heading(heading), choices), choices.focus());
   }
 
+  /** Asks for some words over the place, with none to begin with. */
+  public void ask(String heading, String asked, Consumer<String> said) {
+    ask(heading, asked, "", said);
+  }
+
   /**
    * Asks for some words over the place.
    *
    * @param asked what stands in the empty field, and what a screen reader says
+   * @param first what stands there to begin with
    * @param said gets them when Enter is pressed
    */
-  public void ask(String heading, String asked, Consumer<String> said) {
-    TextField field = new TextField();
+  public void ask(String heading, String asked, String first, Consumer<String> said) {
+    TextField field = new TextField(first);
     field.setPromptText(asked);
     field.setAccessibleText(asked);
     field.setOnAction(

@@ -45,7 +45,7 @@ import polydex.workspace.Workspace;
  */
 public final class Session implements AutoCloseable {
   private final StoreLine store;
-  private final Path file;
+  private final ReadOnlyObjectWrapper<Path> file;
   private final Clock clock;
   private final ReadOnlyObjectWrapper<Workspace> workspace;
   private final ReadOnlyObjectWrapper<Status> status = new ReadOnlyObjectWrapper<>(Status.NOTHING);
@@ -79,7 +79,7 @@ public final class Session implements AutoCloseable {
    */
   public Session(Store opened, Clock clock) throws FileProblem {
     this.clock = clock;
-    file = opened.file();
+    file = new ReadOnlyObjectWrapper<>(opened.file());
     workspace = new ReadOnlyObjectWrapper<>(opened.workspace());
     settings = opened.settings();
     progress = new Progress(clock.getZone());
@@ -88,7 +88,7 @@ public final class Session implements AutoCloseable {
     conflicts = opened.conflicts();
     Audit log = Knowledge.audit(workspace.get(), clock.getZone(), this::drilledSince);
     opened.events(log::add);
-    store = new StoreLine(opened, this::written, p -> Platform.runLater(() -> refused(p)));
+    store = new StoreLine(opened, new Written());
     mouseLog =
         new MouseLog(
             store, log, clock.getZone(), workspace::get, this::drilledSince, this::problem);
@@ -101,15 +101,66 @@ public final class Session implements AutoCloseable {
         });
   }
 
-  /** On the line's thread; the newest is shown, however many came. */
-  private void written(StoreLine.Progress now) {
-    if (news.getAndSet(Optional.of(now)).isEmpty()) {
-      Platform.runLater(() -> news.getAndSet(Optional.empty()).ifPresent(unwritten::set));
+  /** Hears on the line's thread what becomes of what was done. */
+  private final class Written implements StoreLine.Watcher {
+    /** The newest is shown, however many came. */
+    @Override
+    public void progress(StoreLine.Progress now) {
+      if (news.getAndSet(Optional.of(now)).isEmpty()) {
+        Platform.runLater(() -> news.getAndSet(Optional.empty()).ifPresent(unwritten::set));
+      }
+    }
+
+    @Override
+    public void refused(FileProblem problem) {
+      Platform.runLater(() -> problem(problem.getMessage() + " What was done last is not kept."));
+    }
+
+    @Override
+    public void moved(Path from, Path to) {
+      Platform.runLater(
+          () -> {
+            file.set(to);
+            problem(
+                "%s was deleted or replaced by another program. All that you have is in %s now."
+                    .formatted(from.getFileName(), to));
+          });
     }
   }
 
-  private void refused(FileProblem problem) {
-    problem(problem.getMessage() + " What was done last is not kept.");
+  /** What is not written yet at this moment, even if nobody was told so far. */
+  public StoreLine.Progress writing() {
+    return store.progress();
+  }
+
+  /**
+   * Moves everything into a new file and goes on there, with what could not be written so far.
+   *
+   * @param failed hears why not; everything goes on where it was then
+   */
+  public void moveTo(Path to, Runnable moved, Consumer<String> failed) {
+    Path from = file.get();
+    var _ =
+        store
+            .move(to)
+            .whenComplete(
+                (where, failure) ->
+                    Platform.runLater(
+                        () -> {
+                          if (failure == null) {
+                            file.set(where);
+                            say(
+                                "Everything is kept in %s from now on. %s stays as it was."
+                                    .formatted(where, from.getFileName()));
+                            moved.run();
+                          } else {
+                            failed.accept(said(failure));
+                          }
+                        }));
+  }
+
+  private static String said(Throwable failure) {
+    return failure instanceof FileProblem ? failure.getMessage() : Unexpected.said(failure);
   }
 
   /** What is not written yet, and why where writing fails. */
@@ -206,10 +257,7 @@ public final class Session implements AutoCloseable {
                           if (failure == null) {
                             to.accept(answer);
                           } else {
-                            String why =
-                                failure instanceof FileProblem
-                                    ? failure.getMessage()
-                                    : Unexpected.said(failure);
+                            String why = said(failure);
                             problem(why);
                             failed.accept(why);
                           }
@@ -322,15 +370,14 @@ public final class Session implements AutoCloseable {
       say("There is nothing to undo.");
       return;
     }
-    Instant at = now();
     switch (last.get()) {
       case Change.Edit edit -> show(edit.reversed());
       case Change.Note note -> {
-        store.write(s -> s.undo(note, at));
+        store.write(s -> s.undo(note));
         mouseLog.readAgain();
       }
       case Change.Batch batch -> {
-        store.write(s -> s.undo(batch, at));
+        store.write(s -> s.undo(batch));
         mouseLog.readAgain();
       }
     }
@@ -352,8 +399,7 @@ public final class Session implements AutoCloseable {
         mouseLog.readAgain();
       }
       case Change.Batch batch -> {
-        Instant at = now();
-        store.write(s -> s.save(batch, at));
+        store.write(s -> s.save(batch));
         mouseLog.readAgain();
       }
     }
@@ -370,8 +416,7 @@ public final class Session implements AutoCloseable {
   }
 
   private void write(Change.Note note) {
-    Instant at = now();
-    store.write(s -> s.save(note, at));
+    store.write(s -> s.save(note));
   }
 
   /** The ids of the actions done last with the pointer in the setup in use, the newest first. */
@@ -417,8 +462,8 @@ public final class Session implements AutoCloseable {
   }
 
   /** Where it is kept. */
-  public Path file() {
-    return file;
+  public ReadOnlyObjectProperty<Path> file() {
+    return file.getReadOnlyProperty();
   }
 
   /** Waits until all is written, as far as it can be, and closes the file. */

@@ -34,15 +34,17 @@ final class BatchTable {
   }
 
   private final Connection connection;
+  private final DeedTable deeds;
   private final Map<Long, Hidden> hidden = new HashMap<>();
 
   /** How far the events of a batch have been cleared away; none of a batch that is through. */
   private final Map<Long, EventKey> clearing = new HashMap<>();
 
-  private final AtomicLong newest;
+  private AtomicLong newest;
 
-  BatchTable(Connection connection) throws SQLException {
+  BatchTable(Connection connection, DeedTable deeds) throws SQLException {
     this.connection = connection;
+    this.deeds = deeds;
     try (Statement statement = connection.createStatement()) {
       // What was taken back, until the program ends: it may be wanted again.
       statement.execute("CREATE TEMP TABLE IF NOT EXISTS withdrawn AS SELECT * FROM event LIMIT 0");
@@ -56,6 +58,15 @@ final class BatchTable {
         newest = new AtomicLong(row.getLong(1));
       }
     }
+  }
+
+  /** In a file to which everything was moved, it is known why batches are hidden. */
+  void goOnFrom(BatchTable before) throws SQLException {
+    newest = before.newest;
+    hidden.putAll(before.hidden);
+    clearing.clear();
+    clearing.putAll(before.clearing);
+    Rows.copy(before.connection, connection, "withdrawn");
   }
 
   private void hide(long batch, Hidden why) {
@@ -121,6 +132,7 @@ final class BatchTable {
 
   /** Writes that it is to be seen again, with what was cleared away; {@link #seen} follows. */
   void bringBack(long batch) throws SQLException {
+    deeds.bringBack(batch);
     for (String sql :
         new String[] {
           "INSERT OR IGNORE INTO event SELECT * FROM withdrawn WHERE batch = ? ORDER BY at, deed",
@@ -131,6 +143,7 @@ final class BatchTable {
         statement.executeUpdate();
       }
     }
+    deeds.dropWithdrawn();
     whole(batch, true);
   }
 
@@ -148,6 +161,14 @@ final class BatchTable {
   /** What was on its way will not be finished. */
   void gone(long batch) {
     hide(batch, Hidden.GONE);
+  }
+
+  /** When the program ends, nobody will want again what was taken back. */
+  void dropTakenBack() throws SQLException {
+    try (Statement statement = connection.createStatement()) {
+      statement.executeUpdate(
+          "DELETE FROM batch WHERE NOT whole AND id NOT IN (SELECT batch FROM event)");
+    }
   }
 
   /** One step of clearing away, to be written in a transaction; none where nothing is left. */
@@ -177,12 +198,18 @@ final class BatchTable {
         execute("INSERT INTO withdrawn SELECT *" + range);
       }
       execute("DELETE" + range);
-      if (until.isEmpty() && hidden.get(batch) == Hidden.GONE) {
-        try (PreparedStatement delete =
-            connection.prepareStatement("DELETE FROM batch WHERE id = ?")) {
-          delete.setLong(1, batch);
-          delete.executeUpdate();
-        }
+      if (until.isPresent()) {
+        return;
+      }
+      if (hidden.get(batch) == Hidden.TAKEN_BACK) {
+        deeds.withdrawUnused();
+        return;
+      }
+      deeds.dropUnused();
+      try (PreparedStatement delete =
+          connection.prepareStatement("DELETE FROM batch WHERE id = ?")) {
+        delete.setLong(1, batch);
+        delete.executeUpdate();
       }
     }
 

@@ -44,7 +44,7 @@ final class BringingIn {
       long events = boxes.finish();
       line.get(
           s -> {
-            s.finish(batch, now);
+            s.finish(batch);
             return batch;
           });
       kept = true;

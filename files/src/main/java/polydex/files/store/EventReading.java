@@ -19,7 +19,6 @@ import polydex.log.LogEvent;
  * between two of its steps is not part of it.
  */
 final class EventReading {
-  private final Connection connection;
   private final Map<Long, Deed> deeds;
   private final String sql;
   private final Set<EventKey> newer = new HashSet<>();
@@ -31,8 +30,7 @@ final class EventReading {
    * @param hidden the batches that are not whole
    * @param newest the highest number of a batch so far
    */
-  EventReading(Connection connection, Map<Long, Deed> deeds, Set<Long> hidden, long newest) {
-    this.connection = connection;
+  EventReading(Map<Long, Deed> deeds, Set<Long> hidden, long newest) {
     this.deeds = deeds;
     sql =
         "SELECT at, deed, characters, distance, width, seconds FROM event"
@@ -52,16 +50,16 @@ final class EventReading {
   }
 
   /** The next rows; none at the end. */
-  List<LogEvent> next(int most) throws SQLException {
+  List<LogEvent> next(Connection connection, int most) throws SQLException {
     List<LogEvent> found = new ArrayList<>(most);
     // A step in which all was newer is not the end.
     for (boolean more = true; found.isEmpty() && more; ) {
-      more = read(most, found) == most;
+      more = read(connection, most, found) == most;
     }
     return found;
   }
 
-  private int read(int most, List<LogEvent> found) throws SQLException {
+  private int read(Connection connection, int most, List<LogEvent> found) throws SQLException {
     int rows = 0;
     try (PreparedStatement statement = connection.prepareStatement(sql)) {
       statement.setLong(1, last.at());

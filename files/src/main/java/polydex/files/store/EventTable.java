@@ -2,26 +2,17 @@ package polydex.files.store;
 
 import java.sql.Connection;
 import java.sql.PreparedStatement;
-import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.sql.Statement;
 import java.sql.Types;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import polydex.catalog.ActionId;
-import polydex.files.FileProblem;
-import polydex.files.json.ModelJson;
-import polydex.log.Deed;
-import polydex.log.Device;
 import polydex.log.LogEvent;
 
 /**
- * The mouse log as rows. Plain JDBC, since millions of rows go in and out. Deeds are few and are
- * kept in mind; events are read in the order of time, which is that of their key.
+ * The mouse log as rows. Plain JDBC, since millions of rows go in and out. Events are read in the
+ * order of time, which is that of their key.
  */
 final class EventTable {
   private static final int ROWS_AT_ONCE = 2000;
@@ -41,57 +32,22 @@ final class EventTable {
       """;
 
   private final Connection connection;
-  private final Map<Deed, Long> ids = new HashMap<>();
-  private final Map<Long, Deed> deeds = new HashMap<>();
-
-  /** The deeds that the transaction that runs has made. */
-  private final List<Deed> made = new ArrayList<>();
-
+  private final DeedTable deeds;
   private final List<EventReading> readings = new ArrayList<>();
 
-  EventTable(Connection connection) throws SQLException {
+  EventTable(Connection connection, DeedTable deeds) {
     this.connection = connection;
-    try (Statement statement = connection.createStatement();
-        ResultSet row =
-            statement.executeQuery(
-                "SELECT id, machine, application, device, input, target, path, action FROM deed")) {
-      while (row.next()) {
-        know(
-            row.getLong(1),
-            new Deed(
-                row.getString(2),
-                row.getString(3),
-                Device.valueOf(row.getString(4)),
-                row.getString(5),
-                row.getString(6),
-                path(row.getString(7)),
-                Optional.of(row.getString(8)).filter(a -> !a.isEmpty()).map(ActionId::new)));
-      }
-    }
+    this.deeds = deeds;
   }
 
-  private static List<String> path(String written) throws SQLException {
-    try {
-      return List.of(ModelJson.read("table deed", written, String[].class));
-    } catch (FileProblem e) {
-      throw new SQLException(e);
-    }
-  }
-
-  private void know(long id, Deed deed) {
-    ids.put(deed, id);
-    deeds.put(id, deed);
-  }
-
-  /** The transaction is rolled back, so the deeds that it made are not there. */
-  void forgetUnwritten() {
-    made.forEach(d -> deeds.remove(ids.remove(d)));
-    made.clear();
+  /** In a file to which everything was moved, what is being read goes on. */
+  void goOnFrom(EventTable before) {
+    readings.addAll(before.readings);
   }
 
   /** The log as it is now, to be read some rows at a time; ended by {@link #end}. */
   EventReading reading(Set<Long> hidden, long newest) {
-    EventReading reading = new EventReading(connection, deeds, hidden, newest);
+    EventReading reading = new EventReading(deeds.all(), hidden, newest);
     readings.add(reading);
     return reading;
   }
@@ -101,14 +57,19 @@ final class EventTable {
     readings.remove(reading);
   }
 
-  /** Takes one event out again. */
+  /** Takes one event out again, and what it did if nothing else did that. */
   void remove(LogEvent event) throws SQLException {
+    Optional<Long> deed = deeds.known(event.deed());
+    if (deed.isEmpty()) {
+      return;
+    }
     try (PreparedStatement delete =
         connection.prepareStatement("DELETE FROM event WHERE at = ? AND deed = ?")) {
       delete.setLong(1, event.at().toEpochMilli());
-      delete.setLong(2, ids.getOrDefault(event.deed(), -1L));
+      delete.setLong(2, deed.get());
       delete.executeUpdate();
     }
+    deeds.dropUnused();
   }
 
   /**
@@ -131,10 +92,6 @@ final class EventTable {
     private final long batch;
     private final List<EventReading> readers;
     private final PreparedStatement insert = connection.prepareStatement(INSERT);
-    private final PreparedStatement deed =
-        connection.prepareStatement(
-            "INSERT INTO deed (machine, application, device, input, target, path, action)"
-                + " VALUES (?, ?, ?, ?, ?, ?, ?) RETURNING id");
     private final List<EventKey> waiting = new ArrayList<>();
     private long written;
 
@@ -144,8 +101,7 @@ final class EventTable {
     }
 
     void add(LogEvent e) throws SQLException {
-      Long known = ids.get(e.deed());
-      EventKey key = new EventKey(e.at().toEpochMilli(), known == null ? insert(e.deed()) : known);
+      EventKey key = new EventKey(e.at().toEpochMilli(), deeds.number(e.deed()));
       insert.setLong(1, key.at());
       insert.setLong(2, key.deed());
       insert.setLong(3, batch);
@@ -165,22 +121,6 @@ final class EventTable {
         insert.setNull(at, Types.REAL);
       } else {
         insert.setDouble(at, value);
-      }
-    }
-
-    private long insert(Deed d) throws SQLException {
-      deed.setString(1, d.machine());
-      deed.setString(2, d.application());
-      deed.setString(3, d.device().name());
-      deed.setString(4, d.input());
-      deed.setString(5, d.target());
-      deed.setString(6, ModelJson.write(d.path()));
-      deed.setString(7, d.action().map(ActionId::value).orElse(""));
-      try (ResultSet row = deed.executeQuery()) {
-        row.next();
-        know(row.getLong(1), d);
-        made.add(d);
-        return row.getLong(1);
       }
     }
 
@@ -205,12 +145,6 @@ final class EventTable {
     @Override
     public void close() throws SQLException {
       insert.close();
-      deed.close();
     }
-  }
-
-  /** What the transaction made has reached the disk. */
-  void keepWritten() {
-    made.clear();
   }
 }

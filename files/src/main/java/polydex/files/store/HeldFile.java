@@ -17,13 +17,61 @@ import polydex.files.FileProblem;
 /**
  * A file that is open here and nowhere else, brought up to date and connected to, until it is
  * closed or its program ends.
- *
- * @param path where it is
- * @param connection through which it is read and written
  */
-record HeldFile(Path path, Connection connection) implements AutoCloseable {
+final class HeldFile implements AutoCloseable {
   private static final Logger LOG = LoggerFactory.getLogger(HeldFile.class);
   private static final Set<Path> OPEN_HERE = new HashSet<>();
+
+  private final Path path;
+  private final Connection connection;
+  private Footprint file;
+  private Footprint log;
+
+  private HeldFile(Path path, Connection connection) throws IOException {
+    this.path = path;
+    this.connection = connection;
+    file = Footprint.of(path);
+    log = Footprint.of(log());
+  }
+
+  /** Where it is. */
+  Path path() {
+    return path;
+  }
+
+  /** Through which it is read and written. */
+  Connection connection() {
+    return connection;
+  }
+
+  private Path log() {
+    return Path.of(path + "-wal");
+  }
+
+  /**
+   * What is written into a file that nobody can find any more is lost when the program ends, though
+   * the system takes it; and one that was replaced is somebody else's.
+   */
+  void refuseWhereReplaced() throws FileProblem {
+    try {
+      if (!Footprint.of(path).equals(file)
+          || (log.isThere() && !Footprint.of(log()).isOfTheSameFile(log))) {
+        throw StoreProblem.of(path, StoreProblem.Cause.REPLACED);
+      }
+    } catch (IOException e) {
+      throw StoreProblem.of(path, e);
+    }
+  }
+
+  /** This program has just written, and knows the file again as it is now. */
+  void written() {
+    try {
+      file = Footprint.of(path);
+      log = Footprint.of(log());
+    } catch (IOException e) {
+      LOG.debug("Looking at {}", path, e); // the next write looks again, and says it
+    }
+  }
 
   /**
    * Opens a file, or makes it where there is none.
@@ -44,10 +92,11 @@ record HeldFile(Path path, Connection connection) implements AutoCloseable {
         throw new FileProblem(
             "There is no folder " + file.getParent() + ". Make it first, or choose another.");
       }
-      if (isNew || FileGate.check(file) < FileGate.NEWEST_VERSION) {
+      boolean isOlder = !isNew && FileGate.check(file) < FileGate.NEWEST_VERSION;
+      if (isNew || isOlder) {
         migrate(file);
       }
-      HeldFile held = new HeldFile(file, connect(file));
+      HeldFile held = new HeldFile(file, connect(file, isOlder));
       done = true;
       return held;
     } catch (IOException e) {
@@ -78,7 +127,7 @@ record HeldFile(Path path, Connection connection) implements AutoCloseable {
     }
   }
 
-  private static Connection connect(Path file) throws FileProblem {
+  private static Connection connect(Path file, boolean wasOlder) throws FileProblem {
     try {
       Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file);
       try (var statement = connection.createStatement()) {
@@ -91,6 +140,11 @@ record HeldFile(Path path, Connection connection) implements AutoCloseable {
         // Small, since on a full disk a long log could no longer be moved into the file.
         statement.execute("PRAGMA wal_autocheckpoint = 200");
         statement.execute("PRAGMA trusted_schema = OFF");
+        // What is deleted is overwritten.
+        statement.execute("PRAGMA secure_delete = ON");
+        if (wasOlder) {
+          statement.execute("VACUUM"); // what the older tables held is not left in free pages
+        }
         statement.execute("BEGIN IMMEDIATE");
         statement.execute("COMMIT");
       } catch (SQLException e) {
@@ -104,8 +158,18 @@ record HeldFile(Path path, Connection connection) implements AutoCloseable {
     }
   }
 
+  /**
+   * Closes it; not where another file stands in its place, into which the database would write the
+   * rest of its log. The connection then ends with the program.
+   */
   @Override
   public void close() {
+    try {
+      refuseWhereReplaced();
+    } catch (FileProblem e) {
+      LOG.warn("Left open at its end: {}", path, e);
+      return;
+    }
     try {
       connection.close();
     } catch (SQLException e) {

@@ -1,5 +1,6 @@
 package polydex.files.store;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
@@ -45,8 +46,15 @@ public final class Store implements AutoCloseable {
   private final HeldFile held;
   private final Path file;
   private final Handle handle;
+  private final DeedTable deeds;
   private final EventTable events;
   private final BatchTable batches;
+
+  /** Whether something was taken out, whose bytes the write-ahead log may still hold. */
+  private boolean swept;
+
+  /** Whether so much was taken out that the file would be smaller without it. */
+  private boolean hasHoles;
 
   /** What the file holds, against which differences are written; none before anybody asked. */
   private Optional<Workspace> written = Optional.empty();
@@ -58,8 +66,9 @@ public final class Store implements AutoCloseable {
     this.file = held.path();
     Connection connection = held.connection();
     this.handle = Jdbi.create(connection).registerArgument(new IdArguments()).open();
-    this.events = new EventTable(connection);
-    this.batches = new BatchTable(connection);
+    this.deeds = new DeedTable(connection);
+    this.events = new EventTable(connection, deeds);
+    this.batches = new BatchTable(connection, deeds);
   }
 
   /**
@@ -95,14 +104,15 @@ public final class Store implements AutoCloseable {
    * by itself, as it does when the disk is full.
    */
   private void transaction(Work work) throws FileProblem {
+    held.refuseWhereReplaced();
     try {
       handle.execute("BEGIN IMMEDIATE");
       work.with(handle);
       handle.execute("COMMIT");
-      events.keepWritten();
+      deeds.keep();
     } catch (SQLException | RuntimeException | FileProblem e) {
       rollBack();
-      events.forgetUnwritten();
+      deeds.forget();
       if (StoreProblem.isOfTheDatabase(e)) {
         throw StoreProblem.of(file, e);
       }
@@ -110,6 +120,8 @@ public final class Store implements AutoCloseable {
         throw unchecked;
       }
       throw (FileProblem) e;
+    } finally {
+      held.written();
     }
   }
 
@@ -125,10 +137,47 @@ public final class Store implements AutoCloseable {
   /** Gives back the room that the write-ahead log takes, as far as that can be. */
   void makeRoom() {
     try {
-      handle.createQuery("PRAGMA wal_checkpoint(TRUNCATE)").mapTo(Integer.class).list();
-    } catch (JdbiException e) {
+      maintain("PRAGMA wal_checkpoint(TRUNCATE)");
+    } catch (FileProblem e) {
       LOG.debug("Making room in {}", file, e);
     }
+  }
+
+  /** Done to the file outside a transaction; even where it fails it may have changed its size. */
+  private void maintain(String sql) throws FileProblem {
+    held.refuseWhereReplaced();
+    try {
+      query(h -> h.execute(sql));
+    } finally {
+      held.written();
+    }
+  }
+
+  /**
+   * Moves all of it into a new file and goes on there; the old one stays as it is.
+   *
+   * @return the store of the new file, to be used in place of this one, which is closed
+   * @throws FileProblem if there is a file already, or it can't be written; this goes on then
+   */
+  Store movedTo(Path target) throws FileProblem {
+    Path to = target.toAbsolutePath().normalize();
+    if (Files.exists(to)) {
+      throw new FileProblem("There is a file %s already. Choose another name.".formatted(to));
+    }
+    Copies.whole(handle.getConnection(), to);
+    Store moved = open(to);
+    try {
+      moved.deeds.goOnFrom(deeds);
+      moved.events.goOnFrom(events);
+      moved.batches.goOnFrom(batches);
+    } catch (SQLException e) {
+      moved.close();
+      throw StoreProblem.of(to, e);
+    }
+    moved.written = written;
+    moved.writtenConflicts = writtenConflicts;
+    close();
+    return moved;
   }
 
   private interface Query<T> {
@@ -155,49 +204,31 @@ public final class Store implements AutoCloseable {
   /** Writes what came of an edit, as the difference from what was written last. */
   public void save(Change.Edit change, Instant now) throws FileProblem {
     Workspace before = written.isPresent() ? written.get() : workspace();
-    transaction(
-        h -> {
-          new WorkspaceTables(h).write(before, change.after(), now);
-          log(h, change.title(), now);
-        });
+    transaction(h -> new WorkspaceTables(h).write(before, change.after(), now));
+    swept = false;
     written = Optional.of(change.after());
   }
 
   /** Writes a line into the mouse log. */
-  public void save(Change.Note note, Instant now) throws FileProblem {
-    transaction(
-        h -> {
-          events.write(List.of(note.event()), BY_HAND, true);
-          log(h, note.title(), now);
-        });
+  public void save(Change.Note note) throws FileProblem {
+    transaction(_ -> events.write(List.of(note.event()), BY_HAND, true));
   }
 
   /** Takes a line out of the mouse log again. */
-  public void undo(Change.Note note, Instant now) throws FileProblem {
-    transaction(
-        h -> {
-          events.remove(note.event());
-          log(h, "Undo: " + note.title(), now);
-        });
+  public void undo(Change.Note note) throws FileProblem {
+    transaction(_ -> events.remove(note.event()));
+    swept = false;
   }
 
   /** Puts events back that were taken out together. */
-  public void save(Change.Batch batch, Instant now) throws FileProblem {
-    transaction(
-        h -> {
-          batches.bringBack(batch.batch());
-          log(h, batch.title(), now);
-        });
+  public void save(Change.Batch batch) throws FileProblem {
+    transaction(_ -> batches.bringBack(batch.batch()));
     batches.seen(batch.batch());
   }
 
   /** Takes events out that came in together; they are kept until the file is closed. */
-  public void undo(Change.Batch batch, Instant now) throws FileProblem {
-    transaction(
-        h -> {
-          batches.takeBack(batch.batch());
-          log(h, "Undo: " + batch.title(), now);
-        });
+  public void undo(Change.Batch batch) throws FileProblem {
+    transaction(_ -> batches.takeBack(batch.batch()));
     batches.takenBack(batch.batch());
   }
 
@@ -239,12 +270,8 @@ public final class Store implements AutoCloseable {
   }
 
   /** A batch is whole: all of it is there from now on. */
-  void finish(Change.Batch batch, Instant now) throws FileProblem {
-    transaction(
-        h -> {
-          batches.finish(batch.batch());
-          log(h, batch.title(), now);
-        });
+  void finish(Change.Batch batch) throws FileProblem {
+    transaction(_ -> batches.finish(batch.batch()));
     batches.seen(batch.batch());
   }
 
@@ -254,7 +281,7 @@ public final class Store implements AutoCloseable {
   }
 
   /**
-   * Clears away some of what was taken back or not finished.
+   * Clears away some of what was taken back or not finished, until no byte of it is left.
    *
    * @return whether there was anything
    */
@@ -263,8 +290,18 @@ public final class Store implements AutoCloseable {
     if (step.isPresent()) {
       transaction(_ -> step.get().write());
       step.get().done();
+      hasHoles = true;
+    } else if (hasHoles) {
+      hasHoles = false; // tried once: without it the bytes are overwritten all the same
+      maintain("VACUUM");
+      swept = false;
+    } else if (!swept) {
+      swept = true;
+      makeRoom();
+    } else {
+      return false;
     }
-    return step.isPresent();
+    return true;
   }
 
   /** The ids of bindings that were added or changed since a moment, by environment. */
@@ -382,7 +419,7 @@ public final class Store implements AutoCloseable {
 
   /** The next events of a reading; none at its end. */
   List<LogEvent> next(EventReading reading) throws FileProblem {
-    return query(_ -> reading.next(EVENTS_A_STEP));
+    return query(h -> reading.next(h.getConnection(), EVENTS_A_STEP));
   }
 
   /** Nobody reads on. */
@@ -390,15 +427,13 @@ public final class Store implements AutoCloseable {
     events.end(reading);
   }
 
-  private static void log(Handle h, String title, Instant now) {
-    h.createUpdate("INSERT INTO change (at, title) VALUES (:at, :title)")
-        .bind("at", now.toEpochMilli())
-        .bind("title", title)
-        .execute();
-  }
-
   @Override
   public void close() {
+    try {
+      transaction(_ -> batches.dropTakenBack());
+    } catch (FileProblem e) {
+      LOG.debug("Closing {}", file, e); // the next start does it
+    }
     try {
       handle.close();
     } finally {

@@ -1,5 +1,6 @@
 package polydex.files.store;
 
+import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayDeque;
@@ -56,15 +57,28 @@ public final class StoreLine implements AutoCloseable {
     public static final Progress DONE = new Progress(0, Optional.empty());
   }
 
+  /** Hears what becomes of what was said, on the line's thread. */
+  public interface Watcher {
+    /** How far writing has come. */
+    default void progress(Progress now) {}
+
+    /** What will never be written, since the file does not take it. */
+    default void refused(FileProblem problem) {}
+
+    /** Everything was moved into another file, where it goes on, since the old one is gone. */
+    default void moved(Path from, Path to) {}
+  }
+
   private sealed interface Turn {
     record Writing(Write write) implements Turn {}
 
     record Asking(Runnable question) implements Turn {}
   }
 
-  private final Store store;
-  private final Consumer<Progress> progress;
-  private final Consumer<FileProblem> refused;
+  /** Another one once everything was moved; only the line's thread sets it. */
+  private volatile Store store;
+
+  private final Watcher watcher;
   private final ReentrantLock lock = new ReentrantLock();
   private final Condition changed = lock.newCondition();
   private final Deque<Turn> line = new ArrayDeque<>();
@@ -72,19 +86,18 @@ public final class StoreLine implements AutoCloseable {
   private int waiting;
   private Optional<String> problem = Optional.empty();
   private boolean nudged;
+
+  /** Where everything is to be moved, before what stands in line. */
+  private final Deque<Moving> moving = new ArrayDeque<>();
+
+  private record Moving(Path to, CompletableFuture<Path> done) {}
+
   private boolean closing;
 
-  /**
-   * For a store, which from now on nobody else touches, and which this closes.
-   *
-   * @param progress hears how far writing has come, on the line's thread
-   * @param refused hears what will never be written, since the file does not take it; on the line's
-   *     thread
-   */
-  public StoreLine(Store store, Consumer<Progress> progress, Consumer<FileProblem> refused) {
+  /** For a store, which from now on nobody else touches, and which this closes. */
+  public StoreLine(Store store, Watcher watcher) {
     this.store = store;
-    this.progress = progress;
-    this.refused = refused;
+    this.watcher = watcher;
     thread = Thread.ofPlatform().name("store").daemon().start(this::run);
   }
 
@@ -129,6 +142,35 @@ public final class StoreLine implements AutoCloseable {
       line.add(turn);
       waiting += writes;
       changed.signalAll();
+    } finally {
+      lock.unlock();
+    }
+  }
+
+  /**
+   * Moves everything into a new file and goes on there, with what is not written yet: the way out
+   * where the old one does not take it. The old one stays as it is.
+   *
+   * @return where it is then, or why it could not be moved
+   */
+  public CompletableFuture<Path> move(Path to) {
+    CompletableFuture<Path> done = new CompletableFuture<>();
+    lock.lock();
+    try {
+      moving.add(new Moving(to, done));
+      nudged = true;
+      changed.signalAll();
+    } finally {
+      lock.unlock();
+    }
+    return done;
+  }
+
+  /** What is not written yet at this moment. */
+  public Progress progress() {
+    lock.lock();
+    try {
+      return new Progress(waiting, problem);
     } finally {
       lock.unlock();
     }
@@ -243,6 +285,7 @@ public final class StoreLine implements AutoCloseable {
   private void run() {
     try {
       while (!isOver()) {
+        moveWhereWanted();
         Optional<Turn> next = first();
         if (next.isPresent()) {
           switch (next.get()) {
@@ -301,7 +344,7 @@ public final class StoreLine implements AutoCloseable {
   private boolean isOver() {
     lock.lock();
     try {
-      return closing && (line.isEmpty() || problem.isPresent());
+      return closing && moving.isEmpty() && (line.isEmpty() || problem.isPresent());
     } finally {
       lock.unlock();
     }
@@ -310,7 +353,7 @@ public final class StoreLine implements AutoCloseable {
   private void rest() throws InterruptedException {
     lock.lock();
     try {
-      while (line.isEmpty() && !closing) {
+      while (line.isEmpty() && moving.isEmpty() && !closing) {
         changed.await();
       }
     } finally {
@@ -329,11 +372,45 @@ public final class StoreLine implements AutoCloseable {
     }
   }
 
+  private void moveWhereWanted() {
+    Optional<Moving> wanted;
+    lock.lock();
+    try {
+      wanted = Optional.ofNullable(moving.poll());
+    } finally {
+      lock.unlock();
+    }
+    if (wanted.isPresent()) {
+      try {
+        store = store.movedTo(wanted.get().to());
+        wanted.get().done().complete(store.file());
+      } catch (FileProblem | RuntimeException e) {
+        wanted.get().done().completeExceptionally(e);
+      }
+    }
+  }
+
+  /** Into a new file beside the one that is gone; false where that can't be either. */
+  private boolean movedBeside() {
+    Path from = store.file();
+    try {
+      store = store.movedTo(Copies.beside(from));
+    } catch (FileProblem | RuntimeException e) {
+      LOG.warn("Moving {}", from, e);
+      return false;
+    }
+    watcher.moved(from, store.file());
+    return true;
+  }
+
   private void tryToWrite(Write write) throws InterruptedException {
     try {
       write.to(store);
       passed(1);
     } catch (StoreProblem e) {
+      if (e.why() == StoreProblem.Cause.REPLACED && movedBeside()) {
+        return; // and it is written there
+      }
       if (e.mayPass()) {
         failed(e);
       } else {
@@ -382,19 +459,12 @@ public final class StoreLine implements AutoCloseable {
 
   private void refused(FileProblem e) {
     LOG.error("Writing {}: refused for good", store.file(), e);
-    refused.accept(e);
+    watcher.refused(e);
     passed(1);
   }
 
   private void tell() {
-    Progress now;
-    lock.lock();
-    try {
-      now = new Progress(waiting, problem);
-    } finally {
-      lock.unlock();
-    }
-    progress.accept(now);
+    watcher.progress(progress());
   }
 
   /** Waits until all is written, as far as it can be, and closes the file. */

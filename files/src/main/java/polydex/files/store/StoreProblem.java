@@ -2,6 +2,7 @@ package polydex.files.store;
 
 import java.nio.file.Path;
 import java.sql.SQLException;
+import org.jspecify.annotations.Nullable;
 import org.sqlite.SQLiteErrorCode;
 import org.sqlite.SQLiteException;
 import polydex.files.FileProblem;
@@ -26,6 +27,8 @@ public final class StoreProblem extends FileProblem {
     FORBIDDEN("it may not be written to. Change its permissions, or those of its folder"),
     /** It is not there any more, or not what it was. */
     GONE("it can't be opened. Look whether its folder is still there"),
+    /** Another file stands in its place, or none. */
+    REPLACED("it was deleted or replaced while it was open. Choose another place for it"),
     /** The disk or the network under it fails. */
     DEVICE("the disk does not answer as it should. Look whether it is still connected"),
     /** What is in it is no longer sound. */
@@ -42,7 +45,7 @@ public final class StoreProblem extends FileProblem {
 
   private final Cause why;
 
-  private StoreProblem(Cause why, Path file, Throwable cause) {
+  private StoreProblem(Cause why, Path file, @Nullable Throwable cause) {
     super("%s could not be used: %s.".formatted(file.getFileName(), why.words), cause);
     this.why = why;
   }
@@ -50,6 +53,11 @@ public final class StoreProblem extends FileProblem {
   /** What a failure of the database under a store was. */
   static StoreProblem of(Path file, Throwable failure) {
     return new StoreProblem(cause(failure), file, failure);
+  }
+
+  /** A failure that was found without asking the database. */
+  static StoreProblem of(Path file, Cause why) {
+    return new StoreProblem(why, file, null);
   }
 
   private static Cause cause(Throwable failure) {

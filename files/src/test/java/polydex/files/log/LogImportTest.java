@@ -56,7 +56,7 @@ class LogImportTest {
   }
 
   private StoreLine store() throws FileProblem {
-    return new StoreLine(Store.open(folder.resolve("mine.polydex")), _ -> {}, _ -> {});
+    return new StoreLine(Store.open(folder.resolve("mine.polydex")), new StoreLine.Watcher() {});
   }
 
   private static List<LogEvent> all(StoreLine store) throws FileProblem {

@@ -42,9 +42,11 @@ class EventsTest {
   private StoreLine open() throws FileProblem {
     return new StoreLine(
         Store.open(folder.resolve("mine.polydex")),
-        _ -> {},
-        p -> {
-          throw new AssertionError(p);
+        new StoreLine.Watcher() {
+          @Override
+          public void refused(FileProblem problem) {
+            throw new AssertionError(problem);
+          }
         });
   }
 
@@ -113,24 +115,24 @@ class EventsTest {
         contents.add(fresh);
       }
       assertSame(store, plain);
-      store.write(s -> s.undo(batches.get(3), NOW));
-      store.write(s -> s.undo(batches.get(5), NOW));
+      store.write(s -> s.undo(batches.get(3)));
+      store.write(s -> s.undo(batches.get(5)));
       plain.keySet().removeAll(contents.get(3).keySet());
       plain.keySet().removeAll(contents.get(5).keySet());
       assertSame(store, plain);
-      store.write(s -> s.save(batches.get(3), NOW));
+      store.write(s -> s.save(batches.get(3)));
       plain.putAll(contents.get(3));
       assertSame(store, plain);
       // Again and again, while what was taken back is being cleared away or was.
       for (int i = 0; i < 30; i++) {
         Change.Batch batch = batches.get(7);
-        store.write(s -> s.undo(batch, NOW));
+        store.write(s -> s.undo(batch));
         if (i % 3 == 0) {
           while (store.get(Store::clearAway)) {
             // Some at a time.
           }
         }
-        store.write(s -> s.save(batch, NOW));
+        store.write(s -> s.save(batch));
       }
       assertSame(store, plain);
     }
@@ -144,7 +146,7 @@ class EventsTest {
     Random random = new Random(8);
     LogEvent kept = LogEvent.of(NOW, Deed.noted(new SetupId("here"), new ActionId("save"), false));
     try (StoreLine store = open()) {
-      store.write(s -> s.save(new Change.Note("Noted", kept), NOW));
+      store.write(s -> s.save(new Change.Note("Noted", kept)));
       assertThat(
               store.bringIn(
                   "No",

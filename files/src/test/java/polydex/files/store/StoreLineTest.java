@@ -5,8 +5,10 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -20,6 +22,7 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -43,6 +46,7 @@ class StoreLineTest {
 
   private final List<StoreLine.Progress> told = Collections.synchronizedList(new ArrayList<>());
   private final List<String> refused = Collections.synchronizedList(new ArrayList<>());
+  private final List<Path> moved = Collections.synchronizedList(new ArrayList<>());
   private Optional<Path> mounted = Optional.empty();
 
   @AfterEach
@@ -70,7 +74,24 @@ class StoreLineTest {
   }
 
   private StoreLine line(Path file) throws FileProblem {
-    return new StoreLine(Store.open(file), told::add, p -> refused.add(p.getMessage()));
+    return new StoreLine(
+        Store.open(file),
+        new StoreLine.Watcher() {
+          @Override
+          public void progress(StoreLine.Progress now) {
+            told.add(now);
+          }
+
+          @Override
+          public void refused(FileProblem problem) {
+            refused.add(problem.getMessage());
+          }
+
+          @Override
+          public void moved(Path from, Path to) {
+            moved.add(to);
+          }
+        });
   }
 
   private StoreLine line() throws FileProblem {
@@ -256,7 +277,7 @@ class StoreLineTest {
     CountDownLatch goOn = new CountDownLatch(1);
     AtomicReference<Optional<StoreLine.Brought>> brought = new AtomicReference<>();
     try (StoreLine line = line()) {
-      line.write(s -> s.save(new Change.Note("Noted", event(0, "first")), NOW));
+      line.write(s -> s.save(new Change.Note("Noted", event(0, "first"))));
       Thread importer =
           Thread.ofPlatform()
               .start(
@@ -283,7 +304,7 @@ class StoreLineTest {
       half.await();
       StoreLine.Reading before = line.reading();
       // The same event as one that is on its way: it counts at once, and once.
-      line.write(s -> s.save(new Change.Note("Noted", event(7, "a")), NOW));
+      line.write(s -> s.save(new Change.Note("Noted", event(7, "a"))));
       line.write(s -> s.setting("theme", "dark"));
       Optional<String> theme = line.get(s -> s.setting("theme"));
       assertThat(theme).contains("dark");
@@ -296,20 +317,182 @@ class StoreLineTest {
       assertThat(then).containsExactly(event(0, "first"));
       assertThat(all(line)).hasSize(60_001).doesNotHaveDuplicates();
       Change.Batch batch = brought.get().orElseThrow().change();
-      line.write(s -> s.undo(batch, NOW));
+      line.write(s -> s.undo(batch));
       assertThat(all(line)).containsExactly(event(0, "first"), event(7, "a"));
     }
     try (StoreLine line = line()) {
       assertThat(all(line)).containsExactly(event(0, "first"), event(7, "a"));
-      until(
-          () -> {
-            try {
-              return line.get(s -> !s.clearAway());
-            } catch (FileProblem e) {
-              throw new IllegalStateException(e);
-            }
-          });
+      awaitCleared(line);
       assertThat(all(line)).containsExactly(event(0, "first"), event(7, "a"));
+    }
+  }
+
+  private interface Mishap {
+    void to(Path file) throws IOException;
+  }
+
+  /** What the file was, deleted or with something else in its place; and it is known afterwards. */
+  @Test
+  void whatIsDeletedOrReplacedWhileItIsOpenIsWrittenWholeBesideIt() throws Exception {
+    byte[] other = "something else of another length".getBytes(StandardCharsets.UTF_8);
+    List<Mishap> mishaps =
+        List.of(
+            Files::delete,
+            file -> Files.delete(Path.of(file + "-wal")),
+            file -> {
+              Path made = Files.write(folder.resolve("new"), other);
+              Files.move(made, file, StandardCopyOption.REPLACE_EXISTING);
+            });
+    for (Mishap mishap : mishaps) {
+      Path file = Files.createTempDirectory(folder, "case").resolve("mine.polydex");
+      moved.clear();
+      Workspace start = Shipped.start();
+      List<LogEvent> log = new ArrayList<>();
+      try (StoreLine line = line(file)) {
+        line.write(s -> s.save(new Change.Edit("Start", Workspace.EMPTY, start), NOW));
+        line.write(s -> s.add(StoreTest.answer(1)));
+        line.bringIn("A log", NOW, to -> each(0, 30_000, "a", log, to));
+        StoreLine.Reading reading = line.reading();
+        line.get(Store::settings);
+        mishap.to(file);
+        line.write(s -> s.add(StoreTest.answer(2)));
+        line.write(s -> s.setting("theme", "dark"));
+        until(() -> !moved.isEmpty());
+        List<LogEvent> read = new ArrayList<>();
+        reading.each(read::add);
+        assertThat(read).isEqualTo(log);
+        Map<String, String> settings = line.get(Store::settings);
+        assertThat(settings).containsEntry("theme", "dark");
+      }
+      assertThat(refused).isEmpty();
+      assertThat(moved).containsExactly(file.resolveSibling("mine-kept.polydex"));
+      if (Files.exists(file) && Files.size(file) < 100) {
+        assertThat(file).hasBinaryContent(other);
+      }
+      try (Store kept = Store.open(moved.getFirst())) {
+        List<Answer> answers = new ArrayList<>();
+        kept.answers(answers::add);
+        assertThat(answers).containsExactly(StoreTest.answer(1), StoreTest.answer(2));
+        assertThat(kept.workspace().catalog().actions()).isEqualTo(start.catalog().actions());
+      }
+    }
+  }
+
+  private static boolean each(
+      int from, int count, String target, List<LogEvent> kept, Consumer<LogEvent> to) {
+    for (int i = from; i < from + count; i++) {
+      LogEvent event = event(i, target + i % 50);
+      kept.add(event);
+      to.accept(event);
+    }
+    return true;
+  }
+
+  @Test
+  void onAFullDiskEverythingCanBeKeptElsewhere() throws Exception {
+    Path disk = smallDisk();
+    Path elsewhere = folder.resolve("elsewhere.polydex");
+    List<LogEvent> log = new ArrayList<>();
+    try (StoreLine line = line(disk.resolve("mine.polydex"))) {
+      line.write(s -> s.add(StoreTest.answer(1)));
+      Change.Batch batch =
+          line.bringIn("A log", NOW, to -> each(0, 2000, "a", log, to)).orElseThrow().change();
+      line.write(s -> s.undo(batch));
+      awaitCleared(line);
+      fill(disk.resolve("filler"));
+      for (int i = 2; i < 400; i++) {
+        Answer answer = StoreTest.answer(i);
+        line.write(s -> s.add(answer));
+      }
+      until(() -> told.getLast().problem().isPresent());
+      assertThatThrownBy(() -> line.move(disk.resolve("filler")).join())
+          .hasMessageContaining("There is a file");
+      assertThatThrownBy(() -> line.move(folder.resolve("no/such/folder")).join())
+          .hasMessageContaining("can't be opened");
+      assertThat(line.move(elsewhere).join()).isEqualTo(elsewhere);
+      until(() -> told.getLast().equals(StoreLine.Progress.DONE));
+      // What was taken back there can be had again here.
+      line.write(s -> s.save(batch));
+      assertThat(all(line)).isEqualTo(log);
+    }
+    try (Store store = Store.open(elsewhere)) {
+      List<Answer> found = new ArrayList<>();
+      store.answers(found::add);
+      assertThat(found).hasSize(399).doesNotHaveDuplicates();
+    }
+  }
+
+  private static void awaitCleared(StoreLine line) throws InterruptedException {
+    until(
+        () -> {
+          try {
+            return line.get(s -> !s.clearAway());
+          } catch (FileProblem e) {
+            throw new IllegalStateException(e);
+          }
+        });
+  }
+
+  private static String bytes(Path file) throws IOException {
+    StringBuilder all = new StringBuilder();
+    for (String end : List.of("", "-wal")) {
+      Path part = Path.of(file + end);
+      if (Files.exists(part)) {
+        all.append(Files.readString(part, StandardCharsets.ISO_8859_1));
+      }
+    }
+    return all.toString();
+  }
+
+  /** Against a list, whatever is taken back and wanted again; and nothing of it is in the bytes. */
+  @Test
+  void whatIsTakenOutIsGoneFromTheBytesAndComesBackWhole() throws Exception {
+    Path file = folder.resolve("mine.polydex");
+    List<LogEvent> kept = new ArrayList<>();
+    List<LogEvent> secret = new ArrayList<>();
+    List<LogEvent> both = new ArrayList<>();
+    Change.Note note = new Change.Note("Noted: zorillas", event(500_000, "zorillas"));
+    Workspace start = Shipped.start();
+    try (StoreLine line = line(file)) {
+      line.write(s -> s.save(new Change.Edit("Start", Workspace.EMPTY, start), NOW));
+      line.write(s -> s.save(new Change.Edit("More", start, with(start, 77)), NOW));
+      line.bringIn("A log", NOW, to -> each(0, 3000, "plain", kept, to));
+      Change.Batch batch =
+          line.bringIn("zebras.csv", NOW, to -> each(10_000, 30_000, "zebra", secret, to))
+              .orElseThrow()
+              .change();
+      both.addAll(kept);
+      both.addAll(secret);
+      line.write(s -> s.save(note));
+      assertThat(all(line)).hasSize(33_001);
+      assertThat(bytes(file)).contains("zebra3").contains("zorillas").contains("More 77");
+      long full = Files.size(file);
+      for (int round = 0; round < 2; round++) {
+        line.write(s -> s.undo(batch));
+        line.write(s -> s.undo(note));
+        line.write(s -> s.save(new Change.Edit("Less", with(start, 77), start), NOW));
+        assertThat(all(line)).isEqualTo(kept);
+        awaitCleared(line);
+        assertThat(bytes(file))
+            .contains("plain3")
+            .doesNotContain("zebra3")
+            .doesNotContain("zorillas")
+            .doesNotContain("More 77");
+        assertThat(Files.size(file)).isLessThan(full / 2);
+        // One of them is done anew meanwhile, and has a new number.
+        LogEvent anew = event(900_000 + round, "zebra7");
+        line.write(s -> s.add(List.of(anew), 0));
+        both.add(anew);
+        kept.add(anew);
+        line.write(s -> s.save(batch));
+        assertThat(all(line)).isEqualTo(both);
+      }
+      line.write(s -> s.undo(batch));
+    }
+    try (StoreLine line = line(file)) {
+      awaitCleared(line);
+      assertThat(all(line)).isEqualTo(kept);
+      assertThat(bytes(file)).doesNotContain("zebra3").doesNotContain("zebras");
     }
   }
 }

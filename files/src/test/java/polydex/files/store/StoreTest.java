@@ -162,12 +162,12 @@ class StoreTest {
     Change.Note note = new Change.Note("Noted", mouse);
     LogEvent keys = LogEvent.of(NOW, Deed.noted(new SetupId("here"), new ActionId("save"), true));
     try (Store store = Store.open(file())) {
-      store.save(note, NOW);
-      store.save(note, NOW);
-      store.save(new Change.Note("Noted", keys), NOW);
+      store.save(note);
+      store.save(note);
+      store.save(new Change.Note("Noted", keys));
       // The same at the same moment is the same, however often it comes.
       assertThat(events(store)).hasSize(2);
-      store.undo(note, NOW);
+      store.undo(note);
       assertThat(events(store)).containsExactly(keys);
     }
     try (Store store = Store.open(file())) {

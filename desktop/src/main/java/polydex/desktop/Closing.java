@@ -1,0 +1,106 @@
+package polydex.desktop;
+
+import java.nio.file.InvalidPathException;
+import java.nio.file.Path;
+import java.util.List;
+import polydex.desktop.desk.Dialogs;
+import polydex.desktop.state.Session;
+import polydex.files.store.StoreLine;
+
+/**
+ * Closes a window once all that was done in it is stored. Where that can't be, it asks first, and
+ * offers another place.
+ */
+final class Closing {
+  private final Session session;
+  private final Dialogs dialogs;
+  private final Runnable close;
+
+  /** Whether the window closes as soon as what is on its way has been written. */
+  private boolean waits;
+
+  private enum Answer {
+    ELSEWHERE,
+    STAY,
+    LOSE
+  }
+
+  /**
+   * For a session.
+   *
+   * @param close closes the window whatever is stored
+   */
+  Closing(Session session, Dialogs dialogs, Runnable close) {
+    this.session = session;
+    this.dialogs = dialogs;
+    this.close = close;
+    session
+        .unwritten()
+        .addListener(
+            (_, _, _) -> {
+              if (waits) {
+                wanted();
+              }
+            });
+  }
+
+  /** The person wants to close the window. */
+  void wanted() {
+    StoreLine.Progress now = session.writing();
+    waits = now.waiting() > 0 && now.problem().isEmpty();
+    if (now.waiting() == 0) {
+      close.run();
+    } else if (waits) {
+      session.say("Storing %s; the window closes then.".formatted(things(now)));
+    } else {
+      ask(now);
+    }
+  }
+
+  private static String things(StoreLine.Progress now) {
+    return now.waiting() == 1 ? "1 thing" : "%,d things".formatted(now.waiting());
+  }
+
+  private void ask(StoreLine.Progress now) {
+    dialogs.choose(
+        "Not stored yet: %s. %s".formatted(things(now), now.problem().orElse("")),
+        List.of(Answer.values()),
+        answer ->
+            switch (answer) {
+              case ELSEWHERE -> "Keep everything in another file, then close";
+              case STAY -> "Go on, and close later";
+              case LOSE -> "Close, and lose " + things(now);
+            },
+        answer -> {
+          switch (answer) {
+            case ELSEWHERE -> keepElsewhere(this::wanted);
+            case STAY -> session.say("It is tried again every second.");
+            case LOSE -> close.run();
+          }
+        });
+  }
+
+  /**
+   * Asks for another file, and keeps everything there from now on.
+   *
+   * @param then is run when it is there
+   */
+  void keepElsewhere(Runnable then) {
+    Path now = session.file().get();
+    ask(now.resolveSibling("copy-of-" + now.getFileName()).toString(), "", then);
+  }
+
+  private void ask(String path, String why, Runnable then) {
+    dialogs.ask(
+        why.isEmpty() ? "Keep everything in another file" : why,
+        "Folder and name of a new file",
+        path,
+        said -> {
+          try {
+            session.moveTo(Path.of(said), then, problem -> ask(said, problem, then));
+          } catch (InvalidPathException e) {
+            ask(said, "“%s” can't be the name of a file.".formatted(said), then);
+          }
+        });
+  }
+}
