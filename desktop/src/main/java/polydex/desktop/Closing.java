@@ -63,7 +63,8 @@ final class Closing {
 
   private void ask(StoreLine.Progress now) {
     dialogs.choose(
-        "Not stored yet: %s. %s".formatted(things(now), now.problem().orElse("")),
+        "Not everything is stored",
+        "%s: %s".formatted(things(now), now.problem().orElse("")),
         List.of(Answer.values()),
         answer ->
             switch (answer) {

@@ -109,8 +109,11 @@ public final class Shell implements Navigation {
     closing = new Closing(session, desk.dialogs(), close);
     frame.setTop(head());
     frame.setLeft(sidebar());
-    frame.setBottom(new VBox(rail, new StatusLine(session, desk.recording())));
-    root.getChildren().addAll(frame, overlays.node(), badges);
+    frame.setBottom(rail);
+    // What lies over the place leaves the status alone, which may say what could not be stored.
+    StackPane above = new StackPane(frame, overlays.node(), badges);
+    VBox.setVgrow(above, Priority.ALWAYS);
+    root.getChildren().add(new VBox(above, new StatusLine(session, desk.recording())));
     table.active().addListener((_, _, _) -> showRail());
     look.narrow().addListener((_, _, _) -> showRail());
     table.anywhere(anywhere());

@@ -64,7 +64,7 @@ class StatusLineTest {
   @Test
   void whatWaitsIsSaidInFullHoweverNarrowUntilItIsWritten() {
     assertThat(shown(() -> said.set(new Session.Status("Made.", false)))).containsExactly("Made.");
-    String waits = "Not stored yet: 2 things. " + WHY;
+    String waits = "Not stored yet: 2 things. " + WHY + " Ctrl+Shift+S keeps everything elsewhere.";
     assertThat(shown(() -> unwritten.set(new Progress(2, Optional.of(WHY)))))
         .containsExactly("Made.", waits);
     assertThat(line.minWidth(-1)).isLessThan(300);

@@ -3,6 +3,7 @@ package polydex.desktop.desk;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import java.util.function.Function;
@@ -46,6 +47,16 @@ public final class Dialogs {
       String heading, List<T> all, Function<T, String> title, Consumer<T> chosen) {
     open(
         heading,
+        new NumberedChoices<>(heading, title, words -> with(words, all, title), closing(chosen)),
+        all.size());
+  }
+
+  /** Lets one of these be chosen over the place, once it was said what for. */
+  public <T> void choose(
+      String heading, String what, List<T> all, Function<T, String> title, Consumer<T> chosen) {
+    open(
+        heading,
+        Optional.of(what),
         new NumberedChoices<>(heading, title, words -> with(words, all, title), closing(chosen)),
         all.size());
   }
@@ -96,8 +107,15 @@ public final class Dialogs {
   }
 
   private <T> void open(String heading, NumberedChoices<T> choices, int size) {
+    open(heading, Optional.empty(), choices, size);
+  }
+
+  private <T> void open(
+      String heading, Optional<String> what, NumberedChoices<T> choices, int size) {
     choices.list().getStyleClass().add(size <= FEW ? "five-rows" : "nine-rows");
-    keys.open(OverlayBox.narrow(Texts.heading(heading), choices), choices.focus());
+    VBox box = OverlayBox.narrow(Texts.heading(heading), choices);
+    what.ifPresent(words -> box.getChildren().add(1, Texts.words(words)));
+    keys.open(box, choices.focus());
   }
 
   /** Asks for some words over the place, with none to begin with. */
