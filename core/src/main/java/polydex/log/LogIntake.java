@@ -18,10 +18,11 @@ import polydex.keys.GestureSyntaxException;
 
 /**
  * The one door by which events come into the log, from recorders and files alike: it makes events
- * of lines, and lets nothing pass that was typed. Characters are counted; of keys only what is held
- * with more than Shift and AltGr is kept; a key has no target. A reason for a refusal never says
- * what stood in the line. Memory grows with the number of different deeds, at most {@value
- * #MOST_DEEDS}. Not thread-safe.
+ * of lines, and lets nothing pass that was typed. Characters are counted; of keys that write only
+ * those are kept that a keymap binds, or that have Ctrl, Alt or Meta held with just one of them,
+ * and no third one in a row; a key has no target. A reason for a refusal never says what stood in
+ * the line. Memory grows with the number of different deeds, at most {@value #MOST_DEEDS}. Not
+ * thread-safe.
  */
 public final class LogIntake {
   /** The most different deeds of one log. */
@@ -63,13 +64,25 @@ public final class LogIntake {
       String target,
       String path) {}
 
-  /** What a line's names come to, worked out once. */
-  private record Known(@Nullable Deed deed, int characters, String problem) {}
+  /**
+   * What a line's names come to, worked out once.
+   *
+   * @param spelled keys that write, each with a modifier; none for anything else
+   */
+  private record Known(
+      @Nullable Deed deed, int characters, String problem, Optional<Spelled> spelled) {
+    Known(@Nullable Deed deed, int characters, String problem) {
+      this(deed, characters, problem, Optional.empty());
+    }
+  }
+
+  private record Spelled(Gesture gesture, int keys, boolean bound, Deed otherwise) {}
 
   private final LogTime times;
   private final Instant latest;
   private final Interpreter interpreter;
   private final Map<Raw, Known> known = new HashMap<>();
+  private final Spelling spelling = new Spelling();
   private Instant last = Instant.MIN;
   private long backward;
   private long jumps;
@@ -119,6 +132,14 @@ public final class LogIntake {
           "Distance, width and duration are numbers from 0 on, a duration in seconds up to 3600.");
     }
     order(at);
+    if (names.spelled().isPresent()) {
+      Spelled s = names.spelled().get();
+      if (!spelling.mayKeep(s.gesture(), s.keys(), s.bound(), at)) {
+        return new Event(new LogEvent(at, s.otherwise(), s.keys(), distance, width, seconds));
+      }
+    } else if (!names.deed().isTyping()) {
+      spelling.other();
+    }
     return new Event(new LogEvent(at, names.deed(), names.characters(), distance, width, seconds));
   }
 
@@ -218,15 +239,25 @@ public final class LogIntake {
     if (found.characters() > 0) {
       // Commands that end in a plain key are kept as what they did, never as what was pressed.
       Optional<ActionId> action =
-          found.kept().isPresent() ? interpreter.does(typing, gesture) : Optional.empty();
+          found.kept().isPresent() || found.plain() == 0
+              ? interpreter.does(typing, gesture)
+              : Optional.empty();
       return action
-          .map(a -> new Known(keyed(typing, found.kept().orElseThrow(), Optional.of(a)), 0, ""))
+          .map(a -> new Known(keyed(typing, found.kept().orElse(gesture), Optional.of(a)), 0, ""))
           .orElseGet(() -> new Known(typing, found.characters(), ""));
     }
     if (interpreter.writes(typing, gesture)) {
       return new Known(typing, gesture.presses(), "");
     }
-    return new Known(keyed(typing, gesture, Optional.empty()), 0, "");
+    Deed deed = keyed(typing, gesture, Optional.empty());
+    return found.spelled() == 0
+        ? new Known(deed, 0, "")
+        : new Known(
+            deed,
+            0,
+            "",
+            Optional.of(
+                new Spelled(gesture, found.spelled(), interpreter.binds(typing, gesture), typing)));
   }
 
   private static Deed keyed(Deed where, Gesture input, Optional<ActionId> action) {

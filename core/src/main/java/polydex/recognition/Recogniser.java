@@ -13,6 +13,12 @@ import polydex.catalog.Context;
 import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
+import polydex.keys.Held;
+import polydex.keys.Key;
+import polydex.keys.KeyRef;
+import polydex.keys.Modifier;
+import polydex.keys.Modifiers;
+import polydex.keys.Step;
 import polydex.log.Deed;
 import polydex.log.Interpreter;
 import polydex.recognition.Recognised.How;
@@ -179,12 +185,29 @@ public final class Recogniser implements Interpreter {
   }
 
   @Override
+  public boolean binds(Deed deed, Gesture gesture) {
+    return acted(gesture, whereabouts.of(deed)).isPresent();
+  }
+
+  @Override
   public boolean writes(Deed deed, Gesture gesture) {
     Where where = whereabouts.of(deed);
-    return where.setup().isPresent()
-        && acted(gesture, where).isEmpty()
+    if (where.setup().isEmpty()) {
+      return mayBeAltGr(gesture);
+    }
+    return acted(gesture, where).isEmpty()
         && tracer(where.setup().get()).results(gesture).stream()
             .anyMatch(Trace.Typed.class::isInstance);
+  }
+
+  /** Ctrl+Alt is AltGr on some platforms, and this may have been one of them. */
+  private static boolean mayBeAltGr(Gesture gesture) {
+    return gesture.steps().stream()
+        .anyMatch(
+            s ->
+                s instanceof Step.Stroke(Held held, KeyRef key)
+                    && held.modifiers().hasAll(Modifiers.of(Modifier.CTRL, Modifier.ALT))
+                    && !(key instanceof KeyRef.Placed(Key k) && k.keyName().isPresent()));
   }
 
   @Override

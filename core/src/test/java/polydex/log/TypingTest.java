@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -88,6 +89,21 @@ class TypingTest {
     "Alt(Tab Tab), Alt(Tab Tab), 0",
     "Shift*2, Shift*2, 0",
     "NumpadEnter, NumpadEnter, 0",
+    "<KeyP>(A S S W O R D), '', 8",
+    "<KeyP>+A, '', 2",
+    "<KeyP>+Enter, '', 1",
+    "<CapsLock>+S, '', 1",
+    "Ctrl+<KeyP>+S, '', 2",
+    "Ctrl(P A S S), '', 4",
+    "Ctrl+K Ctrl+S Ctrl+A, '', 3",
+    "Ctrl+AltGr+Q, '', 1",
+    "Hyper+K, '', 1",
+    "Meta+<Space>+K, '', 2",
+    "Alt+<Numpad4>, '', 1",
+    "Alt(<Numpad0> <Numpad9> <Numpad7>), '', 3",
+    "Ctrl+Shift(U 0 0 6 1), '', 5",
+    "Ctrl+Shift+U 0 0 E 9, Ctrl+Shift+U, 4",
+    "'\"no\" Ctrl+P Ctrl+A', '', 4",
   })
   void onlyWhatIsNoWritingIsKept(String gesture, String kept, int characters) {
     Typing typing = Typing.in(Gesture.parse(gesture));
@@ -140,6 +156,52 @@ class TypingTest {
     LogEvent other = ((LogIntake.Event) take("Ctrl+K B")).event();
     assertThat(other.deed()).isEqualTo(Deed.typing("", "edit"));
     assertThat(other.characters()).isEqualTo(1);
+  }
+
+  private static List<String> kept(LogIntake intake, int apart, String... inputs) {
+    List<String> kept = new ArrayList<>();
+    Instant at = NOW.minusSeconds(5000);
+    for (String input : inputs) {
+      at = at.plusSeconds(apart);
+      LogLine line =
+          input.equals("Click")
+              ? new LogLine(at.toString(), "edit", "mouse", "Click", "Save", "", "", "", "", "")
+              : new LogLine(at.toString(), "edit", "keyboard", input, "", "", "", "", "", "");
+      LogEvent event = ((LogIntake.Event) intake.take(line)).event();
+      kept.add(event.deed().isTyping() ? "-" : event.deed().input());
+    }
+    return kept;
+  }
+
+  /** What could be a command by itself is none as part of what is spelled out. */
+  @Test
+  void noThirdStrokeInARowIsKeptToWhichNothingIsBound() {
+    assertThat(kept(intake(ZoneOffset.UTC), 1, "Ctrl+J", "Alt+O", "Ctrl+H", "x", "Ctrl+N"))
+        .containsExactly("Ctrl+J", "Alt+O", "-", "-", "-");
+    assertThat(kept(intake(ZoneOffset.UTC), 1, "Ctrl+J", "Ctrl+J", "Ctrl+J", "Ctrl+J"))
+        .as("the same again and again")
+        .doesNotContain("-");
+    assertThat(kept(intake(ZoneOffset.UTC), 1, "Ctrl+J", "Ctrl+O", "Click", "Ctrl+H", "Ctrl+N"))
+        .as("with something else between")
+        .doesNotContain("-");
+    assertThat(kept(intake(ZoneOffset.UTC), 1, "Ctrl+J", "Ctrl+O", "Ctrl+L", "Ctrl+H", "Ctrl+N"))
+        .as("with a command between")
+        .doesNotContain("-");
+    assertThat(kept(intake(ZoneOffset.UTC), 9, "Ctrl+J", "Ctrl+O", "Ctrl+H", "Ctrl+N"))
+        .as("at leisure")
+        .doesNotContain("-");
+    assertThat(kept(intake(ZoneOffset.UTC), 9, "Ctrl+Shift+U", "Ctrl+Shift+0", "Ctrl+Shift+E"))
+        .as("a code, however slowly")
+        .containsExactly("Ctrl+Shift+U", "-", "-");
+  }
+
+  @Test
+  void aKeyHeldLikeAModifierIsKeptWhereSomethingIsBoundToIt() {
+    World world =
+        new Worlds().platform("desk", Worlds.plain()).app("edit", "<Space>+G = go").build();
+    LogIntake intake =
+        new LogIntake(ZoneOffset.UTC, NOW, new Recogniser(world, List.of(SETUP), Map.of()));
+    assertThat(kept(intake, 1, "<Space>+G", "<Space>+H")).containsExactly("<Space>+G", "-");
   }
 
   @Test
