@@ -28,6 +28,7 @@ import polydex.keys.Gesture;
 import polydex.keys.GestureReader;
 import polydex.keys.GestureSyntaxException;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.workspace.Change;
 import polydex.workspace.Remembered;
 import polydex.workspace.Workspace;
@@ -336,13 +337,11 @@ public final class BindingIntake {
       remembered = remembered.withList(request.list().get(), source(catalog, newBindings));
     }
     Workspace after = before.with(catalog).with(remembered);
+    Map<SetupId, Setup> setups = new LinkedHashMap<>(after.setups());
     for (Environment made : names.newEnvironments()) {
-      Optional<Setup> setup = TrialSetup.of(after, made);
-      if (setup.isPresent()) {
-        after = after.with(setup.get());
-      }
+      TrialSetup.of(after, made).ifPresent(s -> setups.put(s.id(), s));
     }
-    return after;
+    return after.with(setups);
   }
 
   /** What came from this list: what it has now, and what stays of what it had. */

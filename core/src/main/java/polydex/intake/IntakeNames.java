@@ -2,7 +2,6 @@ package polydex.intake;
 
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -36,10 +35,21 @@ final class IntakeNames {
   private final IntakeRequest request;
   private final Map<String, Action> actionsByTitle = new HashMap<>();
   private final Map<String, Environment> environmentsByTitle = new HashMap<>();
-  private final Set<String> ids = new HashSet<>();
+  private final UnusedIds ids = new UnusedIds();
   private final Map<ActionId, Action> newActions = new LinkedHashMap<>();
   private final Map<EnvironmentId, Environment> changedEnvironments = new LinkedHashMap<>();
   private final List<Environment> newEnvironments = new ArrayList<>();
+  private final Map<EnvironmentId, NewContexts> newContexts = new HashMap<>();
+
+  /** Contexts that an environment gets; put into it once, since there may be many. */
+  private record NewContexts(UnusedIds ids, List<Context> all) {
+    static NewContexts of(Environment environment) {
+      UnusedIds ids = new UnusedIds();
+      environment.contexts().forEach(c -> ids.add(c.id()));
+      return new NewContexts(ids, new ArrayList<>(environment.contexts()));
+    }
+  }
+
   private final Map<String, ActionId> learnt = new HashMap<>();
   private final Map<String, Proposal> proposals = new LinkedHashMap<>();
   private final TitleMatcher matcher;
@@ -88,7 +98,11 @@ final class IntakeNames {
   }
 
   List<Environment> changedEnvironments() {
-    return List.copyOf(changedEnvironments.values());
+    return changedEnvironments.values().stream()
+        .map(
+            e ->
+                newContexts.containsKey(e.id()) ? e.withContexts(newContexts.get(e.id()).all()) : e)
+        .toList();
   }
 
   List<Environment> newEnvironments() {
@@ -121,7 +135,7 @@ final class IntakeNames {
               }
               Action made =
                   Action.of(
-                      new ActionId(unused("own." + slug(folded))), title.strip(), "Brought in");
+                      new ActionId(ids.unused("own." + slug(folded))), title.strip(), "Brought in");
               newActions.put(made.id(), made);
               return made;
             });
@@ -142,7 +156,7 @@ final class IntakeNames {
         folded -> {
           Environment made =
               new Environment(
-                  new EnvironmentId(unused("own-" + slug(folded))),
+                  new EnvironmentId(ids.unused("own-" + slug(folded))),
                   row.environment().strip(),
                   new Version("1"),
                   List.of(Context.ANYWHERE),
@@ -189,28 +203,19 @@ final class IntakeNames {
 
   private Context makeContext(
       Environment environment, Map<String, Context> known, String title, String folded) {
-    Environment now = changedEnvironments.getOrDefault(environment.id(), environment);
-    String id = slug(folded);
-    for (int i = 2; now.context(id).isPresent(); i++) {
-      id = slug(folded) + "-" + i;
-    }
-    Context made = new Context(id, title.strip(), Optional.of(Context.ANYWHERE.id()));
-    known.put(folded, made);
-    List<Context> all = new ArrayList<>(now.contexts());
-    all.add(made);
-    changedEnvironments.put(now.id(), now.withContexts(all));
-    return made;
-  }
-
-  private String unused(String wanted) {
-    String id = wanted;
-    for (int i = 2; !ids.add(id); i++) {
-      id = wanted + "-" + i;
-    }
-    return id;
+    NewContexts made =
+        newContexts.computeIfAbsent(environment.id(), _ -> NewContexts.of(environment));
+    changedEnvironments.putIfAbsent(environment.id(), environment);
+    Context context =
+        new Context(
+            made.ids().unused(slug(folded)), title.strip(), Optional.of(Context.ANYWHERE.id()));
+    made.all().add(context);
+    known.put(folded, context);
+    return context;
   }
 
   static String fold(String name) {
+    Steps.take(name.length());
     return isFolded(name) ? name : name.strip().replaceAll("\\s+", " ").toLowerCase(Locale.ROOT);
   }
 

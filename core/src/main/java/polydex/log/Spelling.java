@@ -13,9 +13,9 @@ import polydex.keys.Step;
 
 /**
  * Notices text that is spelled out one line after the other, though each line by itself could be a
- * command: keys that nothing is bound to, each with Ctrl, Alt or Meta, of which no third different
- * one in a row passes within moments; and the digits of a code that Ctrl+Shift+U begins. Keeps
- * nothing but the last one.
+ * command: keys that nothing is bound to, each with Ctrl, Alt or Meta, of which no third one in a
+ * row passes within moments unless it is one and the same; and the digits of a code that
+ * Ctrl+Shift+U begins. Keeps nothing but the last one.
  */
 final class Spelling {
   /** Commands that follow each other more slowly are no text. */
@@ -26,6 +26,10 @@ final class Spelling {
       Set.of(Key.KeyA, Key.KeyB, Key.KeyC, Key.KeyD, Key.KeyE, Key.KeyF);
 
   private int row;
+
+  /** Whether it is more than one stroke again and again. */
+  private boolean different;
+
   private boolean inCode;
   private String last = "";
   private Optional<Instant> lastAt = Optional.empty();
@@ -33,6 +37,7 @@ final class Spelling {
   /** Something that was no spelled key, such as a pointer. */
   void other() {
     row = 0;
+    different = false;
     inCode = false;
     last = "";
   }
@@ -56,13 +61,13 @@ final class Spelling {
     inCode = digit || beginsCode(gesture);
     if (!atOnce) {
       row = 0;
+      different = false;
     }
-    if (!written.equals(last) || spelled > 1) {
-      row += spelled;
-    }
+    different |= spelled > 1 || (row > 0 && !written.equals(last));
+    row += spelled;
     last = written;
     lastAt = Optional.of(at);
-    return !digit && row <= Typing.MOST_SPELLED;
+    return !digit && (row <= Typing.MOST_SPELLED || !different);
   }
 
   private static boolean beginsCode(Gesture gesture) {

@@ -14,6 +14,7 @@ import java.util.Optional;
 import polydex.files.FileProblem;
 import polydex.intake.IntakeRequest.Refused;
 import polydex.intake.ListTable;
+import polydex.intake.Steps;
 
 /**
  * Arrays of objects such as {@code [{"key": ..., "command": ..., "when": ...}]}, with comments
@@ -41,6 +42,7 @@ final class JsonArrays {
   }
 
   static ForeignList read(String name, String text) throws FileProblem {
+    Steps.take(text.length());
     JsonArrays arrays = new JsonArrays(name);
     try (JsonParser parser = JSON.createParser(text)) {
       arrays.value(parser, parser.nextToken());

@@ -10,6 +10,7 @@ import polydex.intake.ColumnRoles;
 import polydex.intake.ColumnRoles.Role;
 import polydex.intake.IntakeRequest.Refused;
 import polydex.intake.ListTable;
+import polydex.intake.Steps;
 import polydex.keys.GestureReader;
 import polydex.keys.GestureSyntaxException;
 
@@ -40,7 +41,8 @@ final class KeyValues {
       if (line.isEmpty() || line.startsWith("#") || line.startsWith(";") || line.startsWith("!")) {
         continue;
       }
-      if (line.matches("\\[.+]")) {
+      Steps.take(line.length() + 1);
+      if (line.length() > 2 && line.startsWith("[") && line.endsWith("]")) {
         section = line.substring(1, line.length() - 1).strip();
         continue;
       }
@@ -154,9 +156,11 @@ final class KeyValues {
   }
 
   private static String unquoted(String value) {
-    return value.matches("(?s)([\"']).*\\1") && value.length() > 1
-        ? value.substring(1, value.length() - 1)
-        : value;
+    boolean quoted =
+        value.length() > 1
+            && (value.charAt(0) == '"' || value.charAt(0) == '\'')
+            && value.charAt(0) == value.charAt(value.length() - 1);
+    return quoted ? value.substring(1, value.length() - 1) : value;
   }
 
   private static boolean reads(String text) {

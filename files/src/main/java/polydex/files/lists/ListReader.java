@@ -2,9 +2,9 @@ package polydex.files.lists;
 
 import java.nio.file.Path;
 import java.util.Optional;
-import java.util.regex.Pattern;
 import polydex.files.FileProblem;
 import polydex.files.json.ModelFiles;
+import polydex.intake.Steps;
 
 /**
  * Reads a list whatever its form, which is found out from the text itself. Nothing outside the text
@@ -13,13 +13,6 @@ import polydex.files.json.ModelFiles;
 public final class ListReader {
   /** The most lines that a list may have. */
   static final int MOST_ROWS = 1_000_000;
-
-  private static final Pattern MARKDOWN_RULE =
-      Pattern.compile("(?m)^\\s*\\|?\\s*:?-+:?\\s*(\\|\\s*:?-+:?\\s*)+\\|?\\s*$");
-  private static final Pattern DUMP_LINE =
-      Pattern.compile("[\\w.-]+\\.[\\w.-]+(:\\S+)? [\\w-]+ \\S.*");
-  private static final Pattern SECTION = Pattern.compile("(?m)^\\[[^\\]\\[{}\"]+]\\s*$");
-  private static final Pattern KEY_VALUE = Pattern.compile("[^=,;\\t]+=.+");
 
   private ListReader() {}
 
@@ -57,30 +50,20 @@ public final class ListReader {
   }
 
   private static ForeignList read(String name, String text, String encoding) throws FileProblem {
+    Steps.take(text.length());
     if (text.isBlank()) {
       throw new FileProblem(name + " is empty. Nothing was taken.");
     }
-    String start = text.stripLeading();
-    String head = start.substring(0, Math.min(start.length(), 4000));
-    ForeignList list;
-    if (head.startsWith("<")) {
-      list =
-          head.contains("<schemalist") || head.contains("<schema ")
-              ? SettingsSchema.read(name, text)
-              : HtmlTables.read(name, text);
-    } else if (isJson(head)) {
-      list = JsonArrays.read(name, text);
-    } else if (MARKDOWN_RULE.matcher(head).find()) {
-      list = MarkdownTables.read(name, text);
-    } else if (SECTION.matcher(firstMeant(start)).find()) {
-      list = KeyValues.read(name, text);
-    } else if (DUMP_LINE.matcher(firstLine(start)).matches()) {
-      list = SettingsDump.read(name, text);
-    } else if (KEY_VALUE.matcher(firstMeant(start)).matches()) {
-      list = KeyValues.read(name, text);
-    } else {
-      list = SeparatedValues.read(name, text);
-    }
+    ForeignList list =
+        switch (ListForm.of(text)) {
+          case SCHEMA -> SettingsSchema.read(name, text);
+          case HTML -> HtmlTables.read(name, text);
+          case JSON -> JsonArrays.read(name, text);
+          case MARKDOWN -> MarkdownTables.read(name, text);
+          case KEY_VALUES -> KeyValues.read(name, text);
+          case SETTINGS_DUMP -> SettingsDump.read(name, text);
+          case SEPARATED -> SeparatedValues.read(name, text);
+        };
     return new ForeignList(
         list.name(),
         encoding.isEmpty() ? list.form() : encoding + ", " + list.form(),
@@ -88,22 +71,6 @@ public final class ListReader {
         list.refused(),
         list.left(),
         list.roles());
-  }
-
-  private static boolean isJson(String head) {
-    return head.matches("(?s)[\\[{]\\s*([\\[{\\]}\"]|//|/\\*).*") || head.startsWith("//");
-  }
-
-  private static String firstLine(String text) {
-    return text.lines().findFirst().orElse("");
-  }
-
-  private static String firstMeant(String text) {
-    return text.lines()
-        .map(String::strip)
-        .filter(l -> !l.isEmpty() && !l.startsWith("#") && !l.startsWith(";") && !l.startsWith("!"))
-        .findFirst()
-        .orElse("");
   }
 
   /** Refuses a list that is longer than any may be. */

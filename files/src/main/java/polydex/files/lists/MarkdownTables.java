@@ -2,14 +2,16 @@ package polydex.files.lists;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import polydex.files.FileProblem;
 import polydex.intake.IntakeRequest.Refused;
 import polydex.intake.ListTable;
+import polydex.intake.Steps;
 
 /** Tables of bars and dashes, as in the GitHub Flavored Markdown specification. */
 final class MarkdownTables {
-  private static final String RULE = "\\s*\\|?\\s*:?-+:?\\s*(\\|\\s*:?-+:?\\s*)+\\|?\\s*";
+  private static final int LONGEST_TAG = 12;
 
   private MarkdownTables() {}
 
@@ -21,9 +23,9 @@ final class MarkdownTables {
     String heading = "";
     for (int i = 0; i + 1 < lines.size(); i++) {
       if (lines.get(i).startsWith("#")) {
-        heading = lines.get(i).replaceFirst("^#+\\s*", "").strip();
+        heading = heading(lines.get(i));
       }
-      if (!lines.get(i + 1).matches(RULE) || !lines.get(i).contains("|")) {
+      if (!lines.get(i).contains("|") || !ListForm.isRule(lines.get(i + 1))) {
         continue;
       }
       List<String> header = cells(lines.get(i));
@@ -59,12 +61,14 @@ final class MarkdownTables {
     StringBuilder cell = new StringBuilder();
     String text = line.strip();
     boolean code = false;
+    int lastTick = text.lastIndexOf('`');
+    Steps.take(text.length() + 1);
     for (int i = 0; i < text.length(); i++) {
       char c = text.charAt(i);
       if (c == '\\' && i + 1 < text.length() && text.charAt(i + 1) == '|') {
         cell.append('|');
         i++;
-      } else if (c == '`' && (code || text.indexOf('`', i + 1) >= 0)) {
+      } else if (c == '`' && (code || i < lastTick)) {
         code = !code;
       } else if (c == '|' && !code) {
         cells.add(plain(cell.toString()));
@@ -84,9 +88,56 @@ final class MarkdownTables {
   }
 
   private static String plain(String cell) {
-    return cell.replaceAll("(?i)<br\\s*/?>", "\n")
-        .replaceAll("(?i)</?kbd>", "")
-        .replaceAll("\\*\\*(.+?)\\*\\*", "$1")
-        .strip();
+    return withoutStars(withoutTags(cell)).strip();
+  }
+
+  /** A line break is one; the marks of keys say nothing more. */
+  private static String withoutTags(String cell) {
+    if (cell.indexOf('<') < 0) {
+      return cell;
+    }
+    StringBuilder plain = new StringBuilder();
+    int at = 0;
+    for (int open = cell.indexOf('<'); open >= 0; open = cell.indexOf('<', at)) {
+      plain.append(cell, at, open);
+      int end = Math.min(open + LONGEST_TAG, cell.length());
+      int close = cell.substring(open, end).indexOf('>');
+      String tag =
+          close < 0 ? "" : cell.substring(open + 1, open + close).strip().toLowerCase(Locale.ROOT);
+      switch (tag) {
+        case "br", "br/", "br /" -> plain.append('\n');
+        case "kbd", "/kbd" -> {}
+        default -> {
+          plain.append('<');
+          close = 0;
+        }
+      }
+      at = open + close + 1;
+    }
+    return plain.append(cell, at, cell.length()).toString();
+  }
+
+  /** What stands between pairs of stars stands there without them. */
+  private static String withoutStars(String cell) {
+    StringBuilder plain = new StringBuilder();
+    int at = 0;
+    int last = cell.lastIndexOf("**");
+    for (int open = cell.indexOf("**"); open >= 0; open = cell.indexOf("**", at)) {
+      int close = open + 3 <= last ? cell.indexOf("**", open + 3) : -1;
+      if (close < 0) {
+        break;
+      }
+      plain.append(cell, at, open).append(cell, open + 2, close);
+      at = close + 2;
+    }
+    return plain.append(cell, at, cell.length()).toString();
+  }
+
+  private static String heading(String line) {
+    int at = 0;
+    while (at < line.length() && line.charAt(at) == '#') {
+      at++;
+    }
+    return line.substring(at).strip();
   }
 }

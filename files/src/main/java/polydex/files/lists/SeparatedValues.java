@@ -17,6 +17,7 @@ import org.apache.commons.csv.CSVRecord;
 import polydex.files.FileProblem;
 import polydex.intake.IntakeRequest.Refused;
 import polydex.intake.ListTable;
+import polydex.intake.Steps;
 
 /** A header line, then a line for each binding, with commas, semicolons, tabs or bars between. */
 final class SeparatedValues {
@@ -28,6 +29,7 @@ final class SeparatedValues {
   private SeparatedValues() {}
 
   static ForeignList read(String name, String text) throws FileProblem {
+    Steps.take(text.length());
     char separator = separator(text);
     try (CSVParser parser =
         CSVParser.builder()

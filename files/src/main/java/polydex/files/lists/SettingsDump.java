@@ -4,22 +4,44 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import polydex.files.FileProblem;
 import polydex.intake.ColumnRoles;
 import polydex.intake.ColumnRoles.Role;
 import polydex.intake.IntakeRequest.Refused;
 import polydex.intake.ListTable;
+import polydex.intake.Steps;
 
 /** What {@code gsettings list-recursively} prints: schema, key and value on each line. */
 final class SettingsDump {
-  private static final Pattern LINE = Pattern.compile("([\\w.-]+)(?::(\\S+))? ([\\w-]+) (.+)");
   static final List<String> HEADER = List.of("application", "action", "gesture");
   static final ColumnRoles ROLES =
       new ColumnRoles(Map.of(Role.APPLICATION, 0, Role.ACTION, 1, Role.GESTURE, 2), Map.of());
 
   private SettingsDump() {}
+
+  /** A line: a schema, perhaps with a path behind a colon, a key, and a value. */
+  record Entry(String schema, String key, String value) {
+    static Optional<Entry> of(String line) {
+      Steps.take(line.length() + 1);
+      int first = line.indexOf(' ');
+      int second = first < 0 ? -1 : line.indexOf(' ', first + 1);
+      if (second < 0 || second == line.length() - 1) {
+        return Optional.empty();
+      }
+      int colon = line.substring(0, first).indexOf(':');
+      String schema = line.substring(0, colon < 0 ? first : colon);
+      String key = line.substring(first + 1, second);
+      return isName(schema, ".-_") && isName(key, "-_") && colon != first - 1
+          ? Optional.of(new Entry(schema, key, line.substring(second + 1)))
+          : Optional.empty();
+    }
+
+    private static boolean isName(String text, String signs) {
+      return !text.isEmpty()
+          && text.chars()
+              .allMatch(c -> (c < 128 && Character.isLetterOrDigit(c)) || signs.indexOf(c) >= 0);
+    }
+  }
 
   static ForeignList read(String name, String text) throws FileProblem {
     List<ListTable.Line> lines = new ArrayList<>();
@@ -29,15 +51,15 @@ final class SettingsDump {
     for (String line : text.lines().toList()) {
       number++;
       ListReader.checkRows(name, number);
-      Matcher m = LINE.matcher(line.strip());
       if (line.isBlank()) {
         continue;
       }
-      if (!m.matches()) {
+      Optional<Entry> entry = Entry.of(line.strip());
+      if (entry.isEmpty()) {
         refused.add(new Refused(number, line.strip(), "Expected a schema, a key and a value."));
         continue;
       }
-      Optional<List<String>> gestures = gestures(m.group(4));
+      Optional<List<String>> gestures = gestures(entry.get().value());
       if (gestures.isEmpty()) {
         left++;
       } else {
@@ -46,7 +68,9 @@ final class SettingsDump {
                 number,
                 "",
                 List.of(
-                    m.group(1), Variants.title(m.group(3)), String.join("\n", gestures.get()))));
+                    entry.get().schema(),
+                    Variants.title(entry.get().key()),
+                    String.join("\n", gestures.get()))));
       }
     }
     return of(name, "settings as a dump", lines, refused, left);

@@ -9,6 +9,7 @@ import org.jsoup.nodes.Element;
 import org.jsoup.parser.Parser;
 import polydex.files.FileProblem;
 import polydex.intake.ListTable;
+import polydex.intake.Steps;
 
 /**
  * A GSettings schema: each key whose default is a gesture, with its summary as the title. The
@@ -23,6 +24,7 @@ final class SettingsSchema {
           name + " defines entities of its own, which are not read. Nothing was taken.");
     }
     Document tree = Jsoup.parse(text, "", Parser.xmlParser().setTrackPosition(true));
+    Steps.take(text.length());
     List<ListTable.Line> lines = new ArrayList<>();
     int left = 0;
     for (Element key : tree.select("schema > key")) {
