@@ -2,14 +2,21 @@ package polydex.cli;
 
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.time.ZoneId;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.slf4j.LoggerFactory;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.TypeConversionException;
 import polydex.conflict.Conflict;
 import polydex.files.FileProblem;
+import polydex.files.LogPlace;
+import polydex.files.Unexpected;
+import polydex.keys.Visible;
 
 /** The commands that need no window. */
 @Command(
@@ -33,6 +40,8 @@ import polydex.files.FileProblem;
     mixinStandardHelpOptions = true,
     versionProvider = OwnVersion.class)
 public final class Main {
+  private static final int LONGEST = 1000;
+
   /** All went well. */
   public static final int DONE = 0;
 
@@ -45,10 +54,14 @@ public final class Main {
   /** A file could not be used. */
   public static final int FILE = 3;
 
+  /** The program made a mistake; EX_SOFTWARE of sysexits.h. */
+  public static final int MISTAKE = 70;
+
   private Main() {}
 
   /** Runs a command and ends the program with its exit code. */
   public static void main(String[] args) {
+    LogPlace.use();
     PrintWriter out = new PrintWriter(System.out, true, StandardCharsets.UTF_8);
     PrintWriter err = new PrintWriter(System.err, true, StandardCharsets.UTF_8);
     System.exit(run(out, err, args));
@@ -56,18 +69,55 @@ public final class Main {
 
   /** Runs a command; the exit code. */
   public static int run(PrintWriter out, PrintWriter err, String... args) {
-    int code =
-        new CommandLine(new Main())
-            .setOut(out)
-            .setErr(err)
-            .registerConverter(Conflict.Kind.class, Main::kind)
-            .setCaseInsensitiveEnumValuesAllowed(true)
-            .setParameterExceptionHandler(Main::usage)
-            .setExecutionExceptionHandler(Main::failure)
-            .execute(args);
-    out.flush();
-    err.flush();
+    PrintWriter shown = new PrintWriter(new VisibleWriter(out), true);
+    PrintWriter wrong = new PrintWriter(new VisibleWriter(err), true);
+    int code;
+    try {
+      code = execute(shown, wrong, args);
+    } catch (Throwable e) {
+      // The outermost net, for what the commands' own does not hold: errors of the machine.
+      code = mistake(e, wrong);
+    }
+    shown.flush();
+    wrong.flush();
     return code;
+  }
+
+  private static int mistake(Throwable e, PrintWriter err) {
+    LoggerFactory.getLogger(Main.class).error("A command ended", e);
+    err.println(Unexpected.said(e));
+    return MISTAKE;
+  }
+
+  private static int execute(PrintWriter out, PrintWriter err, String... args) {
+    return new CommandLine(new Main())
+        .setOut(out)
+        .setErr(err)
+        .registerConverter(Conflict.Kind.class, Main::kind)
+        .registerConverter(Instant.class, Main::moment)
+        .registerConverter(ZoneId.class, Main::zone)
+        .setCaseInsensitiveEnumValuesAllowed(true)
+        .setParameterExceptionHandler(Main::usage)
+        .setExecutionExceptionHandler(Main::failure)
+        .execute(args);
+  }
+
+  private static Instant moment(String text) {
+    try {
+      return Instant.parse(text);
+    } catch (DateTimeException _) {
+      throw new TypeConversionException(
+          "“%s” is no moment; write it as in 2031-03-14T16:00:00Z.".formatted(text));
+    }
+  }
+
+  private static ZoneId zone(String text) {
+    try {
+      return ZoneId.of(text);
+    } catch (DateTimeException _) {
+      throw new TypeConversionException(
+          "“%s” is no time zone; write it as in UTC+02:00 or Europe/Berlin.".formatted(text));
+    }
   }
 
   private static Conflict.Kind kind(String text) {
@@ -85,17 +135,16 @@ public final class Main {
 
   private static int usage(ParameterException e, String[] args) {
     CommandLine command = e.getCommandLine();
-    command.getErr().println(e.getMessage());
+    command.getErr().println(Visible.of(e.getMessage(), LONGEST));
     command.getErr().println("See: " + command.getCommandSpec().qualifiedName() + " --help");
     return USAGE;
   }
 
-  private static int failure(Exception e, CommandLine command, CommandLine.ParseResult parsed)
-      throws Exception {
+  private static int failure(Exception e, CommandLine command, CommandLine.ParseResult parsed) {
     if (e instanceof FileProblem) {
       command.getErr().println(e.getMessage());
       return FILE;
     }
-    throw e;
+    return mistake(e, command.getErr());
   }
 }

@@ -26,6 +26,7 @@ import polydex.keys.GestureReader.Reading;
 import polydex.keys.GestureSyntaxException;
 import polydex.keys.Physical;
 import polydex.keys.Step;
+import polydex.keys.Visible;
 import polydex.workspace.Workspace;
 
 @Command(
@@ -65,6 +66,8 @@ final class NotationCommand implements Callable<Integer> {
       paramLabel = "PLATFORM",
       description = "Read its own words for modifiers, and what Primary means there.")
   private @Nullable String platform;
+
+  private static final int LONGEST = 200;
 
   @Parameters(arity = "1..*", paramLabel = "TEXT", description = "One gesture each.")
   private List<String> texts;
@@ -197,7 +200,7 @@ final class NotationCommand implements Callable<Integer> {
   }
 
   private static void print(PrintWriter out, Answer a) {
-    out.println(a.text());
+    out.println(Visible.of(a.text(), LONGEST));
     a.refusal().ifPresent(r -> out.println("  refused  " + r.message()));
     a.gesture().ifPresent(g -> out.printf("  %-12s %s%n", a.form().orElse(""), g));
     if (!a.strokes().isEmpty()) {

@@ -111,7 +111,7 @@ final class Source {
   /** The path again, if there is a file. */
   static Path existing(Path file) throws FileProblem {
     if (!Files.isRegularFile(file)) {
-      throw new FileProblem("There is no file " + file + ".");
+      throw FileProblem.missing(file);
     }
     return file;
   }

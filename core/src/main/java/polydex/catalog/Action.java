@@ -2,6 +2,7 @@ package polydex.catalog;
 
 import java.util.List;
 import java.util.Optional;
+import polydex.keys.Visible;
 
 /**
  * A thing that a person wants done, shared by all keymaps that can do it.
@@ -38,6 +39,8 @@ public record Action(
 
   /** Copies the words. */
   public Action {
+    title = Visible.of(title);
+    group = Visible.of(group);
     words = List.copyOf(words);
   }
 

@@ -3,6 +3,7 @@ package polydex.catalog;
 import java.util.Optional;
 import java.util.Set;
 import polydex.keys.Gesture;
+import polydex.keys.Visible;
 
 /**
  * A gesture that does an action, in a context of a keymap.
@@ -33,6 +34,13 @@ public record Binding(
    * @param fixed whether it can't be switched off, although it is built in
    */
   public record Remarks(String note, String caveat, String hook, boolean fixed) {
+    /** Nothing in them acts on who shows them. */
+    public Remarks {
+      note = Visible.of(note);
+      caveat = Visible.of(caveat);
+      hook = Visible.of(hook);
+    }
+
     /** Nothing. */
     public static final Remarks NONE = new Remarks("", "", "", false);
   }

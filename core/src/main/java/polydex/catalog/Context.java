@@ -2,6 +2,7 @@ package polydex.catalog;
 
 import java.util.Optional;
 import java.util.Set;
+import polydex.keys.Visible;
 
 /**
  * Where in a keymap a binding holds.
@@ -18,6 +19,7 @@ public record Context(String id, String title, Optional<String> parent, Set<Stri
 
   /** Copies the set. */
   public Context {
+    title = Visible.of(title);
     together = Set.copyOf(together);
   }
 

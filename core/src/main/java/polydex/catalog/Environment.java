@@ -10,6 +10,7 @@ import polydex.keys.Gesture;
 import polydex.keys.GestureReader;
 import polydex.keys.Modifier;
 import polydex.keys.Modifiers;
+import polydex.keys.Visible;
 
 /**
  * A platform, or an application on a platform: whatever has a keymap.
@@ -296,6 +297,7 @@ public record Environment(
 
   /** Copies the lists. */
   public Environment {
+    title = Visible.of(title);
     contexts = List.copyOf(contexts);
     pointerRoutes = List.copyOf(pointerRoutes);
     menus = List.copyOf(menus);

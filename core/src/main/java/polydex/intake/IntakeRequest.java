@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import polydex.catalog.ActionId;
+import polydex.keys.Visible;
 
 /**
  * What is asked when a list of bindings is brought in.
@@ -62,7 +63,14 @@ public record IntakeRequest(
    * @param text what stood there
    * @param reason a sentence
    */
-  public record Refused(int line, String text, String reason) {}
+  public record Refused(int line, String text, String reason) {
+    private static final int LONGEST = 200;
+
+    /** Shows the text, as far as a line has room for it. */
+    public Refused {
+      text = Visible.of(text, LONGEST);
+    }
+  }
 
   /** Nobody is sure of anything, and nothing is dropped. */
   public static IntakeRequest of(

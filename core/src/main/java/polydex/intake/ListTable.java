@@ -1,6 +1,7 @@
 package polydex.intake;
 
 import java.util.List;
+import polydex.keys.Visible;
 
 /**
  * A table from outside, as it was found: nothing in it has been understood yet.
@@ -18,5 +19,11 @@ public record ListTable(String title, List<String> header, List<Line> rows) {
    * @param section the heading inside the table under which it stands; may be empty
    * @param cells as many as the header has
    */
-  public record Line(int number, String section, List<String> cells) {}
+  public record Line(int number, String section, List<String> cells) {
+    /** Nothing in a cell acts on who shows it. */
+    public Line {
+      section = Visible.of(section);
+      cells = cells.stream().map(Visible::of).toList();
+    }
+  }
 }

@@ -34,6 +34,6 @@ public final class GestureSyntaxException extends IllegalArgumentException {
   }
 
   private static String shorten(String text) {
-    return text.length() <= 60 ? text : text.substring(0, 57) + "...";
+    return Visible.of(text, 60);
   }
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import polydex.catalog.ActionId;
+import polydex.keys.Visible;
 import polydex.route.SetupId;
 
 /**
@@ -30,7 +31,10 @@ public record Deed(
 
   /** Copies the path. */
   public Deed {
-    path = List.copyOf(path);
+    machine = Visible.of(machine);
+    application = Visible.of(application);
+    target = Visible.of(target);
+    path = path.stream().map(Visible::of).toList();
   }
 
   /** Something of which nobody has said what it was. */

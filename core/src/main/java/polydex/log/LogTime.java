@@ -82,7 +82,8 @@ final class LogTime {
     try {
       if (written.endsWith("Z") || written.matches(".*T.*[+-]\\d\\d(:?\\d\\d)?")) {
         Instant at = OffsetDateTime.parse(written).toInstant();
-        if (written.endsWith("Z") && written.length() >= TO_THE_MINUTE + 4) {
+        boolean plainYear = Character.isDigit(written.charAt(0)); // and so of four digits
+        if (written.endsWith("Z") && written.length() >= TO_THE_MINUTE + 4 && plainYear) {
           minute = written.substring(0, TO_THE_MINUTE);
           minuteMillis = at.toEpochMilli() / 60_000 * 60_000;
         }

@@ -10,6 +10,7 @@ import polydex.catalog.Binding;
 import polydex.catalog.EnvironmentId;
 import polydex.catalog.Version;
 import polydex.keys.Gesture;
+import polydex.keys.Visible;
 
 /**
  * A platform as it stands on one computer, with what has the focus there.
@@ -209,6 +210,7 @@ public record Machine(
 
   /** Copies the collections. */
   public Machine {
+    title = Visible.of(title);
     remaps = List.copyOf(remaps);
     own = List.copyOf(own);
     switchedOff = Set.copyOf(switchedOff);

@@ -3,6 +3,7 @@ package polydex.route;
 import java.util.ArrayList;
 import java.util.List;
 import polydex.catalog.EnvironmentId;
+import polydex.keys.Visible;
 
 /**
  * What stands between a person's fingers and the focused application.
@@ -13,6 +14,10 @@ import polydex.catalog.EnvironmentId;
  * @param machine the outermost machine, which may hold others
  */
 public record Setup(SetupId id, String title, String board, Machine machine) {
+  /** Whatever its title is, nothing in it acts on who shows it. */
+  public Setup {
+    title = Visible.of(title);
+  }
 
   /** The machines from the fingers inward. */
   public List<Machine> machines() {

@@ -1,26 +1,26 @@
 package polydex.desktop;
 
 import javafx.application.Application;
-import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import polydex.files.LogPlace;
 
 /**
  * Starts the program. It is no application itself: Java starts the toolkit of a main class that is
  * one before its main method, which could say nothing then of a display that can't be opened.
  */
 public final class Main {
-  private static final Logger LOG = LoggerFactory.getLogger(Main.class);
   private static final int NO_DISPLAY = 5;
 
   private Main() {}
 
   /** Starts the program. */
   public static void main(String[] args) {
+    LogPlace.use();
     Thread.setDefaultUncaughtExceptionHandler(Windows::noted);
     try {
       Application.launch(Windows.class, args);
     } catch (UnsupportedOperationException e) {
-      LOG.debug("Starting the toolkit", e);
+      LoggerFactory.getLogger(Main.class).debug("Starting the toolkit", e);
       String display = System.getenv("DISPLAY");
       System.err.println(
           display == null

@@ -9,8 +9,8 @@ import javafx.scene.Scene;
 import javafx.stage.Stage;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import polydex.desktop.state.Unexpected;
 import polydex.files.FileProblem;
+import polydex.files.Unexpected;
 
 /** The windows of the program: {@code --demo}, or {@code --file FILE}. */
 public final class Windows extends Application {
@@ -37,6 +37,9 @@ public final class Windows extends Application {
     } catch (FileProblem e) {
       System.err.println(e.getMessage());
       RefusalWindow.show(stage, e.getMessage(), () -> System.exit(REFUSED));
+    } catch (RuntimeException | Error e) {
+      LOG.error("Opening", e);
+      RefusalWindow.show(stage, Unexpected.said(e), () -> System.exit(REFUSED));
     }
   }
 

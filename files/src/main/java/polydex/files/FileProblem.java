@@ -1,16 +1,30 @@
 package polydex.files;
 
+import java.nio.file.Path;
+import polydex.keys.Visible;
+
 /** A file that can't be used. The message is for the user: what, where, and what to do. */
 public class FileProblem extends Exception {
   private static final long serialVersionUID = 1L;
 
+  /** More than any sentence of ours with a path in it; what is longer repeats what was read. */
+  private static final int LONGEST = 1000;
+
+  /** There is no such file, as far as its name could be understood. */
+  public static FileProblem missing(Path file) {
+    boolean strange = file.toString().indexOf('\uFFFD') >= 0;
+    return new FileProblem(
+        "There is no file %s.".formatted(file)
+            + (strange ? " Its name is not in UTF-8: give it another one first." : ""));
+  }
+
   /** A problem in words. */
   public FileProblem(String message) {
-    super(message);
+    super(Visible.of(message, LONGEST));
   }
 
   /** A problem in words, and what brought it to light. */
   public FileProblem(String message, Throwable cause) {
-    super(message, cause);
+    super(Visible.of(message, LONGEST), cause);
   }
 }

@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import polydex.files.FileProblem;
+import polydex.files.Unexpected;
 
 /**
  * Work that takes longer than a frame, done beside the window on a thread of its own, one thing at

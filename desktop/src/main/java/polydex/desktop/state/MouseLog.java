@@ -20,6 +20,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import polydex.catalog.ActionId;
 import polydex.files.FileProblem;
+import polydex.files.Unexpected;
 import polydex.files.log.LogFile;
 import polydex.files.log.LogImport;
 import polydex.files.store.StoreLine;

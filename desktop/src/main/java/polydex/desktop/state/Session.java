@@ -23,6 +23,7 @@ import polydex.catalog.ActionId;
 import polydex.catalog.EnvironmentId;
 import polydex.conflict.ConflictHistory;
 import polydex.files.FileProblem;
+import polydex.files.Unexpected;
 import polydex.files.log.LogImport;
 import polydex.files.store.Store;
 import polydex.files.store.StoreLine;

@@ -6,8 +6,10 @@ import com.fasterxml.jackson.annotation.JsonSetter;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import com.fasterxml.jackson.annotation.Nulls;
+import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonLocation;
 import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.StreamReadConstraints;
 import com.fasterxml.jackson.core.StreamReadFeature;
 import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonMappingException;
@@ -16,7 +18,6 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.annotation.JsonDeserialize;
 import com.fasterxml.jackson.databind.annotation.JsonSerialize;
 import com.fasterxml.jackson.databind.cfg.MutableConfigOverride;
-import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.module.SimpleModule;
 import com.fasterxml.jackson.databind.node.ArrayNode;
@@ -28,8 +29,6 @@ import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import polydex.boards.Board;
 import polydex.boards.Layout;
@@ -53,8 +52,9 @@ public final class ModelJson {
   private static final ObjectMapper MAPPER = mapper();
   private static final ObjectMapper LENIENT =
       MAPPER.copy().disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES);
-  private static final Pattern MISSING =
-      Pattern.compile("Null value for creator property '(\\w+)'");
+
+  /** Machines in session windows of others take the most, some four a machine. */
+  private static final int DEEPEST = 100;
 
   private ModelJson() {}
 
@@ -75,7 +75,11 @@ public final class ModelJson {
     } catch (JsonProcessingException e) {
       JsonLocation at = e.getLocation();
       String line = at == null ? "" : ", line " + at.getLineNr();
-      throw new FileProblem("%s%s%s: %s".formatted(name, line, path(e), reason(e)), e);
+      throw new FileProblem("%s%s%s: %s".formatted(name, line, path(e), JsonReason.of(e)), e);
+    } catch (RuntimeException e) {
+      // Two things that can each be, but not together, are found where they are put together.
+      throw new FileProblem(
+          "%s holds something that can't be: %s".formatted(name, JsonReason.of(e)), e);
     }
   }
 
@@ -144,22 +148,12 @@ public final class ModelJson {
         .replaceFirst("at \\.", "at ");
   }
 
-  /** The model's own words where it refused a value, the parser's otherwise. */
-  private static String reason(JsonProcessingException e) {
-    if (e.getCause() instanceof IllegalArgumentException own && own.getMessage() != null) {
-      return own.getMessage();
-    }
-    if (e instanceof UnrecognizedPropertyException unknown) {
-      return "there is no field \u201c%s\u201d here.".formatted(unknown.getPropertyName());
-    }
-    Matcher missing = MISSING.matcher(e.getOriginalMessage());
-    return missing.find()
-        ? "the field \u201c%s\u201d is missing.".formatted(missing.group(1))
-        : e.getOriginalMessage();
-  }
-
   private static ObjectMapper mapper() {
-    return JsonMapper.builder()
+    JsonFactory bounded =
+        JsonFactory.builder()
+            .streamReadConstraints(StreamReadConstraints.builder().maxNestingDepth(DEEPEST).build())
+            .build();
+    return JsonMapper.builder(bounded)
         .addModule(new Jdk8Module())
         .addModule(texts())
         .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
@@ -184,7 +178,7 @@ public final class ModelJson {
   }
 
   private static void emptyIfLeftOut(MutableConfigOverride type) {
-    type.setSetterInfo(JsonSetter.Value.forValueNulls(Nulls.AS_EMPTY));
+    type.setSetterInfo(JsonSetter.Value.forValueNulls(Nulls.AS_EMPTY, Nulls.FAIL));
   }
 
   private static SimpleModule texts() {

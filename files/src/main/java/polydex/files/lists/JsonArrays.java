@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import polydex.files.FileProblem;
+import polydex.files.json.JsonReason;
 import polydex.intake.IntakeRequest.Refused;
 import polydex.intake.ListTable;
 import polydex.intake.Steps;
@@ -48,9 +49,7 @@ final class JsonArrays {
       arrays.value(parser, parser.nextToken());
     } catch (IOException e) {
       throw new FileProblem(
-          "%s is not well-formed JSON: %s. Nothing was taken."
-              .formatted(name, e.getMessage().lines().findFirst().orElse("")),
-          e);
+          "%s can't be read: %s Nothing was taken.".formatted(name, JsonReason.of(e)), e);
     }
     if (arrays.rows.isEmpty()) {
       throw new FileProblem(

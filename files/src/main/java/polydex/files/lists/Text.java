@@ -28,7 +28,7 @@ record Text(String content, String encoding) {
   static Text read(Path file) throws FileProblem {
     try {
       if (!Files.isRegularFile(file)) {
-        throw new FileProblem("There is no file " + file + ".");
+        throw FileProblem.missing(file);
       }
       if (Files.size(file) > LARGEST_BYTES) {
         throw new FileProblem(

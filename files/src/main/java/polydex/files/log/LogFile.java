@@ -92,7 +92,7 @@ public final class LogFile {
   public static void read(Path file, Lines to) throws FileProblem {
     String name = file.getFileName().toString();
     if (!Files.isRegularFile(file)) {
-      throw new FileProblem("There is no file " + file + ".");
+      throw FileProblem.missing(file);
     }
     try {
       boolean json = isJson(file, name);

@@ -2,6 +2,7 @@ package polydex.files.store;
 
 import java.nio.file.Path;
 import java.sql.SQLException;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.sqlite.SQLiteErrorCode;
 import org.sqlite.SQLiteException;
@@ -52,7 +53,7 @@ public final class StoreProblem extends FileProblem {
 
   /** What a failure of the database under a store was. */
   static StoreProblem of(Path file, Throwable failure) {
-    return new StoreProblem(cause(failure), file, failure);
+    return new StoreProblem(cause(failure), file, ofTheDatabase(failure).orElse(failure));
   }
 
   /** A failure that was found without asking the database. */
@@ -93,11 +94,16 @@ public final class StoreProblem extends FileProblem {
 
   /** Whether a failure came from the database at all. */
   static boolean isOfTheDatabase(Throwable failure) {
+    return ofTheDatabase(failure).isPresent();
+  }
+
+  /** What the database itself said; what is around it repeats the statement and what was in it. */
+  private static Optional<Throwable> ofTheDatabase(Throwable failure) {
     for (Throwable t = failure; t != null; t = t.getCause()) {
       if (t instanceof SQLException) {
-        return true;
+        return Optional.of(t);
       }
     }
-    return false;
+    return Optional.empty();
   }
 }

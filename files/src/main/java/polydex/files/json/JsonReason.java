@@ -1,0 +1,112 @@
+package polydex.files.json;
+
+import com.fasterxml.jackson.core.JsonParseException;
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.exc.StreamConstraintsException;
+import com.fasterxml.jackson.databind.exc.InvalidFormatException;
+import com.fasterxml.jackson.databind.exc.InvalidNullException;
+import com.fasterxml.jackson.databind.exc.InvalidTypeIdException;
+import com.fasterxml.jackson.databind.exc.MismatchedInputException;
+import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import polydex.keys.Visible;
+
+/**
+ * Why a JSON text was refused, in words for whoever wrote it: the model's own where it refused a
+ * value, and otherwise what was expected; never the name of a class.
+ */
+public final class JsonReason {
+  private static final Pattern MISSING = Pattern.compile("creator property '(\\w+)'");
+  private static final Pattern NAME =
+      Pattern.compile("Duplicate (?:field|Object property)[^\"'\u201c]*[\"'](.*)[\"']");
+  private static final int LONGEST = 80;
+
+  private JsonReason() {}
+
+  /** The reason, as a sentence or the end of one. */
+  public static String of(Throwable e) {
+    if (e instanceof JsonProcessingException json) {
+      return json.getCause() instanceof IllegalArgumentException own && own.getMessage() != null
+          ? ours(own)
+          : of(json);
+    }
+    return e instanceof IllegalArgumentException own && own.getMessage() != null
+        ? ours(own)
+        : "something in it is missing, or of another kind than it must be.";
+  }
+
+  private static String ours(IllegalArgumentException own) {
+    return own.getMessage().contains("Exception") ? "this can't be." : own.getMessage();
+  }
+
+  private static String of(JsonProcessingException e) {
+    return switch (e) {
+      case UnrecognizedPropertyException u ->
+          "there is no field “%s” here.".formatted(Visible.of(u.getPropertyName(), LONGEST));
+      case InvalidNullException n when !n.getPropertyName().isEmpty() ->
+          "null can't stand in “%s”.".formatted(n.getPropertyName().getSimpleName());
+      case InvalidTypeIdException t ->
+          "“%s” is no type that is known here."
+              .formatted(Visible.of(String.valueOf(t.getTypeId()), LONGEST));
+      case InvalidFormatException f when f.getTargetType().isEnum() ->
+          "“%s” is none of %s."
+              .formatted(
+                  Visible.of(String.valueOf(f.getValue()), LONGEST),
+                  Arrays.stream(f.getTargetType().getEnumConstants())
+                      .map(String::valueOf)
+                      .collect(Collectors.joining(", ")));
+      case MismatchedInputException m -> missing(m);
+      case StreamConstraintsException _ -> "it is nested too deeply, or holds too long a name.";
+      case JsonParseException p -> parsed(p.getOriginalMessage());
+      default -> "this can't be read.";
+    };
+  }
+
+  private static String missing(MismatchedInputException e) {
+    Matcher missing = MISSING.matcher(String.valueOf(e.getOriginalMessage()));
+    return missing.find()
+        ? "the field “%s” is missing.".formatted(missing.group(1))
+        : "expected %s here.".formatted(wanted(e.getTargetType()));
+  }
+
+  private static String wanted(@Nullable Class<?> type) {
+    if (type == null) {
+      return "something else";
+    }
+    if (Collection.class.isAssignableFrom(type)) {
+      return "a list in square brackets";
+    }
+    if (type == boolean.class || type == Boolean.class) {
+      return "true or false";
+    }
+    if (type.isPrimitive() || Number.class.isAssignableFrom(type)) {
+      return "a number";
+    }
+    if (type.isEnum() || CharSequence.class.isAssignableFrom(type)) {
+      return "a text in quotation marks";
+    }
+    return type.isRecord() || Map.class.isAssignableFrom(type)
+        ? "an object in curly brackets"
+        : "something else";
+  }
+
+  private static String parsed(String message) {
+    Matcher twice = NAME.matcher(message);
+    if (twice.find()) {
+      return "the field “%s” stands here twice.".formatted(Visible.of(twice.group(1), LONGEST));
+    }
+    if (message.startsWith("Unexpected end-of-input")) {
+      return "the text ends before all brackets and quotation marks are closed.";
+    }
+    String first = message.lines().findFirst().orElse("");
+    int details = first.indexOf(" (start marker");
+    String said = details < 0 ? first : first.substring(0, details);
+    return "this is not well-formed JSON: " + Visible.of(said, 2 * LONGEST);
+  }
+}
