@@ -134,6 +134,7 @@ final class ImportCommand implements Callable<Integer> {
     try (Store store = DemoFile.openOrStart(source.file().orElseThrow(), Instant.now())) {
       T made = plan.with(store.workspace());
       if (!edit.apply(made).before().equals(edit.apply(made).after())) {
+        Source.copy(store, spec.commandLine().getErr());
         store.save(edit.apply(made), Instant.now());
       }
       return made;

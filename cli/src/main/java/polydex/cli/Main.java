@@ -4,6 +4,7 @@ import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.time.DateTimeException;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -34,7 +35,9 @@ import polydex.keys.Visible;
       KeymapCommand.class,
       CompareCommand.class,
       DrillCommand.class,
-      MouseCommand.class
+      MouseCommand.class,
+      BackupsCommand.class,
+      ArchiveCommand.class
     },
     synopsisSubcommandLabel = "COMMAND",
     mixinStandardHelpOptions = true,
@@ -95,6 +98,7 @@ public final class Main {
         .setErr(err)
         .registerConverter(Conflict.Kind.class, Main::kind)
         .registerConverter(Instant.class, Main::moment)
+        .registerConverter(LocalDate.class, Main::day)
         .registerConverter(ZoneId.class, Main::zone)
         .setCaseInsensitiveEnumValuesAllowed(true)
         .setParameterExceptionHandler(Main::usage)
@@ -108,6 +112,15 @@ public final class Main {
     } catch (DateTimeException _) {
       throw new TypeConversionException(
           "“%s” is no moment; write it as in 2031-03-14T16:00:00Z.".formatted(text));
+    }
+  }
+
+  private static LocalDate day(String text) {
+    try {
+      return LocalDate.parse(text);
+    } catch (DateTimeException _) {
+      throw new TypeConversionException(
+          "“%s” is no day; write it as in 2031-03-14.".formatted(text));
     }
   }
 

@@ -97,6 +97,7 @@ final class MouseImport implements Callable<Integer> {
     Source.existing(log); // before a new file is made for it
     Store store = DemoFile.openOrStart(source.file().orElseThrow(), Instant.now());
     Workspace workspace = store.workspace();
+    Source.copy(store, spec.commandLine().getErr());
     try (StoreLine line = new StoreLine(store, new StoreLine.Watcher() {})) {
       return of(workspace).take(line, goodLines, _ -> true);
     }

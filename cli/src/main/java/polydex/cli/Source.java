@@ -1,7 +1,9 @@
 package polydex.cli;
 
+import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
@@ -105,6 +107,15 @@ final class Source {
   <T> T withStore(Path file, StoreWork<T> work) throws FileProblem {
     try (Store store = Store.open(existing(file))) {
       return work.with(store);
+    }
+  }
+
+  /** Makes the copy of today before something is changed; what hinders it hinders nothing else. */
+  static void copy(Store store, PrintWriter err) {
+    try {
+      store.copy(LocalDate.now(ZoneId.systemDefault()));
+    } catch (FileProblem e) {
+      err.println("No copy was made today: " + e.getMessage());
     }
   }
 

@@ -56,7 +56,7 @@ final class FileGate {
             + " The file was left as it was.");
   }
 
-  private static void refuseWhereOpen(Path file) throws IOException, FileProblem {
+  static void refuseWhereOpen(Path file) throws IOException, FileProblem {
     if (!Files.isWritable(file)) {
       throw new FileProblem(
           file + " can't be written to. Change its permissions, or open a copy of it.");
@@ -106,7 +106,7 @@ final class FileGate {
       try {
         Files.copy(file, copy, StandardCopyOption.REPLACE_EXISTING);
         Files.copy(log, copiedLog, StandardCopyOption.REPLACE_EXISTING);
-        sound = isSound("jdbc:sqlite:" + copy);
+        sound = isSound("jdbc:sqlite:" + copy, "quick_check");
       } finally {
         for (String end : new String[] {"", "-wal", "-shm"}) {
           Files.deleteIfExists(Path.of(copy + end));
@@ -114,20 +114,32 @@ final class FileGate {
         Files.deleteIfExists(folder);
       }
     } else {
-      sound = isSound("jdbc:sqlite:" + file.toUri() + "?immutable=1&mode=ro");
+      sound = isSound(immutable(file), "quick_check");
     }
     if (!sound) {
-      throw new FileProblem(
-          file
-              + " is damaged and can't be opened. Bring back a copy of it from a backup."
-              + " The file was left as it was.");
+      throw new DamagedFile(file);
     }
   }
 
-  private static boolean isSound(String url) {
+  /** By which the database reads a file and writes nothing, not even beside it. */
+  static String immutable(Path file) {
+    return "jdbc:sqlite:" + file.toAbsolutePath().toUri() + "?immutable=1&mode=ro";
+  }
+
+  /** A connection that can't write; with what a log beside the file holds left out. */
+  static Connection readOnly(Path file) throws SQLException {
+    return DriverManager.getConnection(immutable(file));
+  }
+
+  /** Whether all of a file is sound, its indexes included. */
+  static boolean isWhole(Path file) {
+    return isSound(immutable(file), "integrity_check");
+  }
+
+  private static boolean isSound(String url, String check) {
     try (Connection connection = DriverManager.getConnection(url);
         Statement statement = connection.createStatement();
-        ResultSet result = statement.executeQuery("PRAGMA quick_check(1)")) {
+        ResultSet result = statement.executeQuery("PRAGMA " + check + "(1)")) {
       return result.next() && result.getString(1).equals("ok");
     } catch (SQLException e) {
       return false;

@@ -108,6 +108,13 @@ final class HeldFile implements AutoCloseable {
     }
   }
 
+  /** Whether this program has it open. */
+  static boolean isOpenHere(Path path) {
+    synchronized (OPEN_HERE) {
+      return OPEN_HERE.contains(path);
+    }
+  }
+
   private static void release(Path file) {
     synchronized (OPEN_HERE) {
       OPEN_HERE.remove(file);

@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -302,6 +303,25 @@ public final class Store implements AutoCloseable {
       return false;
     }
     return true;
+  }
+
+  /**
+   * Makes the copy of a day, if there is none yet.
+   *
+   * @throws FileProblem if it could not be made
+   */
+  public Optional<DailyCopies.Copy> copy(LocalDate today) throws FileProblem {
+    held.refuseWhereReplaced();
+    return DailyCopies.make(handle.getConnection(), file, today);
+  }
+
+  /**
+   * Writes all of it into an archive of open formats.
+   *
+   * @throws FileProblem if there is such an archive already, or it can't be written
+   */
+  public void archive(Path to, Instant now) throws FileProblem {
+    Archive.write(handle.getConnection(), to.toAbsolutePath().normalize(), now);
   }
 
   /** The ids of bindings that were added or changed since a moment, by environment. */

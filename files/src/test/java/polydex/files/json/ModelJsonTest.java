@@ -60,7 +60,7 @@ class ModelJsonTest {
         "{\"format\":\"f\",NEWLINE\"bindings\":[{\"action\":\"a\",\"gesture\":\"Ctrl+\"}]}; line 2, at bindings[0].gesture: Column 6",
         "{\"format\":\"f\",\"bindings\":[{\"action\":\"a\"}]}; the field “gesture” is missing",
         "{\"format\":\"f\",\"bindings\":[{\"action\":\"a\",\"gesture\":\"F2\",\"colour\":1}]}; no field “colour”",
-        "{\"format\":\"f\",\"format\":\"g\"}; Duplicate",
+        "{\"format\":\"f\",\"format\":\"g\"}; stands here twice",
         "{\"format\":\"f\",\"environment\":{\"id\":\"x\",\"version\":\"one\"}}; Not a version",
         "{\"format\":; line 1",
       })

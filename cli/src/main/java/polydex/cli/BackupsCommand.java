@@ -1,0 +1,148 @@
+package polydex.cli;
+
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.ArgGroup;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
+import polydex.files.FileProblem;
+import polydex.files.json.ModelJson;
+import polydex.files.store.DailyCopies;
+import polydex.files.store.DailyCopies.Copy;
+import polydex.files.store.Salvage;
+
+@Command(
+    name = "backups",
+    description = {
+      "List the copies of a file, one a day for a week and one a week for two months; put one in"
+          + " the file's place; or save what can still be read of a damaged file.",
+      "Nothing is lost by it: what stood in the file's place is kept beside it."
+    },
+    exitCodeListHeading = "%nExit codes:%n",
+    exitCodeList = {
+      "0:done",
+      "1:there are no copies, or a copy that is listed is damaged",
+      "2:wrong command line",
+      "3:a file can't be used; nothing was changed"
+    },
+    mixinStandardHelpOptions = true)
+final class BackupsCommand implements Callable<Integer> {
+  @Spec private CommandSpec spec;
+
+  @Option(
+      names = {"-f", "--file"},
+      paramLabel = "FILE",
+      required = true,
+      description = "The .polydex file whose copies are meant.")
+  private Path file;
+
+  @Option(names = "--json", description = "Answer as JSON.")
+  private boolean json;
+
+  @ArgGroup private @Nullable Doing doing;
+
+  private static final class Doing {
+    @Option(
+        names = "--take",
+        paramLabel = "DAY",
+        description = "Put the copy of this day (2031-03-14) in the file's place.")
+    @Nullable LocalDate day;
+
+    @Option(
+        names = "--save-into",
+        paramLabel = "NEW",
+        description = "Save what can be read of a damaged file into a new one.")
+    @Nullable Path saved;
+  }
+
+  record Listed(String day, String file, long bytes, boolean sound) {}
+
+  record Taken(String day, Optional<String> keptAs) {}
+
+  @Override
+  public Integer call() throws FileProblem {
+    if (doing != null && doing.day != null) {
+      return take(doing.day);
+    }
+    return doing != null && doing.saved != null ? save(doing.saved) : list();
+  }
+
+  private int list() throws FileProblem {
+    List<Listed> all =
+        DailyCopies.of(file).stream()
+            .map(
+                c ->
+                    new Listed(
+                        c.day().toString(), c.file().toString(), c.bytes(), DailyCopies.isSound(c)))
+            .toList();
+    PrintWriter out = spec.commandLine().getOut();
+    if (json) {
+      out.println(ModelJson.writePretty(all));
+    } else if (all.isEmpty()) {
+      out.println("There is no copy of " + file + " yet. One is made each day that it is used.");
+    } else {
+      all.forEach(
+          l ->
+              out.printf(
+                  "%s  %,12d bytes  %s%n", l.day(), l.bytes(), l.sound() ? "sound" : "damaged"));
+      out.printf("--take %s puts the newest in the place of %s.%n", all.getFirst().day(), file);
+    }
+    return !all.isEmpty() && all.stream().allMatch(Listed::sound) ? Main.DONE : Main.NO;
+  }
+
+  private int take(LocalDate day) throws FileProblem {
+    List<Copy> all = DailyCopies.of(file);
+    Copy wanted =
+        all.stream()
+            .filter(c -> c.day().equals(day))
+            .findFirst()
+            .orElseThrow(
+                () ->
+                    new FileProblem(
+                        "There is no copy of %s of %s. There are: %s."
+                            .formatted(
+                                file,
+                                day,
+                                all.isEmpty()
+                                    ? "none"
+                                    : String.join(
+                                        ", ",
+                                        all.stream().map(c -> c.day().toString()).toList()))));
+    Optional<String> kept = DailyCopies.takeBack(wanted, file).map(Path::toString);
+    PrintWriter out = spec.commandLine().getOut();
+    if (json) {
+      out.println(ModelJson.writePretty(new Taken(day.toString(), kept)));
+    } else {
+      out.printf(
+          "%s is as it was on %s.%s%n",
+          file, day, kept.map(k -> " What was there is kept as " + k + ".").orElse(""));
+    }
+    return Main.DONE;
+  }
+
+  private int save(Path into) throws FileProblem {
+    Map<String, Long> saved = Salvage.of(Source.existing(file), into);
+    PrintWriter out = spec.commandLine().getOut();
+    if (json) {
+      out.println(ModelJson.writePretty(saved));
+    } else {
+      out.printf(
+          "Saved into %s: %,d actions, %,d bindings, %,d setups, %,d answers, %,d events.%n",
+          into,
+          saved.get("action"),
+          saved.get("binding"),
+          saved.get("setup"),
+          saved.get("answer"),
+          saved.get("event"));
+    }
+    return Main.DONE;
+  }
+}
