@@ -17,6 +17,7 @@ import polydex.conflict.Conflict;
 import polydex.files.FileProblem;
 import polydex.files.LogPlace;
 import polydex.files.Unexpected;
+import polydex.files.store.DamagedFile;
 import polydex.keys.Visible;
 
 /** The commands that need no window. */
@@ -156,6 +157,13 @@ public final class Main {
   private static int failure(Exception e, CommandLine command, CommandLine.ParseResult parsed) {
     if (e instanceof FileProblem) {
       command.getErr().println(e.getMessage());
+      if (e instanceof DamagedFile) {
+        command
+            .getErr()
+            .println(
+                "polydex backups --file FILE lists its copies; with --save-into NEW it saves what"
+                    + " can still be read.");
+      }
       return FILE;
     }
     return mistake(e, command.getErr());

@@ -1,25 +1,48 @@
 package polydex.desktop;
 
+import java.util.List;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 import polydex.desktop.controls.Texts;
 
-/** Says why a file was not opened. */
+/** Says why a file was not opened, and offers what can be done about it. */
 final class RefusalWindow {
+  /**
+   * A way out.
+   *
+   * @param title what it does; a letter behind an underscore presses it, with Alt
+   */
+  record Offer(String title, Runnable taken) {}
+
   private RefusalWindow() {}
 
   static void show(Stage stage, String reason, Runnable close) {
-    Button button = new Button("Close");
-    button.setDefaultButton(true);
+    show(stage, reason, List.of(), close);
+  }
+
+  static void show(Stage stage, String reason, List<Offer> offers, Runnable close) {
+    Look.loadFonts();
+    HBox buttons = new HBox(12);
+    for (Offer offer : offers) {
+      Button button = new Button(offer.title());
+      button.setOnAction(_ -> offer.taken().run());
+      button.setDefaultButton(buttons.getChildren().isEmpty());
+      buttons.getChildren().add(button);
+    }
+    Button button = new Button("_Close");
+    button.setDefaultButton(offers.isEmpty());
     button.setCancelButton(true);
     button.setOnAction(_ -> close.run());
-    VBox box = new VBox(Texts.heading("This file was not opened"), Texts.words(reason), button);
+    buttons.getChildren().add(button);
+    VBox box = new VBox(Texts.heading("This file was not opened"), Texts.words(reason), buttons);
     box.getStyleClass().addAll("place", "light");
     box.setStyle("-fx-font-size: 15px;");
-    Scene scene = new Scene(box, 620, 220);
+    Scene scene = new Scene(box, offers.isEmpty() ? 620 : 800, 240);
     scene.getStylesheets().add(Shell.class.getResource("polydex.css").toExternalForm());
+    stage.titleProperty().unbind();
     stage.setTitle("Polydex");
     stage.setScene(scene);
     stage.setOnCloseRequest(_ -> close.run());

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Scene;
@@ -43,6 +44,7 @@ import polydex.desktop.state.Recording;
 import polydex.desktop.state.Session;
 import polydex.desktop.today.Beginning;
 import polydex.desktop.today.TodayPlace;
+import polydex.files.store.DailyCopies;
 import polydex.keys.Gesture;
 import polydex.keys.PointerAct;
 import polydex.route.Setup;
@@ -72,6 +74,8 @@ public final class Shell implements Navigation {
   private final Map<Place, ToggleButton> placeButtons = new HashMap<>();
   private final Closing closing;
   private Place current;
+  private Consumer<DailyCopies.Copy> takenBack =
+      _ -> session().problem("This window can't close its file.");
   private final Overlays overlays;
 
   /** What holding Esc does while every key is captured. */
@@ -402,6 +406,16 @@ public final class Shell implements Navigation {
   @Override
   public void go(char letter) {
     places.stream().filter(p -> p.letter() == letter).findFirst().ifPresent(this::go);
+  }
+
+  @Override
+  public void takeBack(DailyCopies.Copy copy) {
+    takenBack.accept(copy);
+  }
+
+  /** Says who puts a copy in the place of the file, for which this window's has to be closed. */
+  void onTakeBack(Consumer<DailyCopies.Copy> whoDoes) {
+    takenBack = whoDoes;
   }
 
   @Override

@@ -3,6 +3,7 @@ package polydex.desktop;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
@@ -11,6 +12,9 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import polydex.files.FileProblem;
 import polydex.files.Unexpected;
+import polydex.files.store.DailyCopies;
+import polydex.files.store.DamagedFile;
+import polydex.files.store.OpenElsewhere;
 
 /** The windows of the program: {@code --demo}, or {@code --file FILE}. */
 public final class Windows extends Application {
@@ -34,12 +38,45 @@ public final class Windows extends Application {
   public void start(Stage stage) {
     try {
       show(stage, open(stage));
+    } catch (OpenElsewhere e) {
+      if (OneWindow.front(Path.of(getParameters().getRaw().getLast()))) {
+        System.out.println("It is open already; its window was brought to the front.");
+        Platform.exit();
+        return;
+      }
+      System.err.println(e.getMessage());
+      RefusalWindow.show(stage, e.getMessage(), () -> System.exit(REFUSED));
+    } catch (DamagedFile e) {
+      System.err.println(e.getMessage());
+      refuse(stage, e.getMessage(), Path.of(getParameters().getRaw().getLast()));
     } catch (FileProblem e) {
       System.err.println(e.getMessage());
       RefusalWindow.show(stage, e.getMessage(), () -> System.exit(REFUSED));
     } catch (RuntimeException | Error e) {
       LOG.error("Opening", e);
       RefusalWindow.show(stage, Unexpected.said(e), () -> System.exit(REFUSED));
+    }
+  }
+
+  /** With what can be done about the damage. */
+  private static void refuse(Stage stage, String reason, Path file) {
+    RefusalWindow.show(
+        stage,
+        reason,
+        Damage.offers(
+            file,
+            (path, said) -> openInstead(stage, path, said),
+            why -> RefusalWindow.show(stage, why, () -> System.exit(REFUSED))),
+        () -> System.exit(REFUSED));
+  }
+
+  private static void openInstead(Stage stage, Path file, String said) {
+    try {
+      Shell shell = Opening.file(file, stage, Windows::openDemo);
+      show(stage, shell);
+      shell.session().say(said);
+    } catch (FileProblem e) {
+      RefusalWindow.show(stage, e.getMessage(), () -> System.exit(REFUSED));
     }
   }
 
@@ -71,12 +108,18 @@ public final class Windows extends Application {
           event.consume();
           shell.quit();
         });
+    Optional<OneWindow> one =
+        OneWindow.of(
+            shell.session().file().get(), () -> Platform.runLater(() -> bringToFront(stage)));
+    shell.onTakeBack(copy -> takeBack(stage, shell, copy));
     stage.setOnHidden(
         _ -> {
+          one.ifPresent(OneWindow::close);
           SHELLS.remove(shell);
           shell.end();
         });
     Scene scene = shell.scene(WIDTH, HEIGHT);
+    boolean another = stage.isShowing();
     stage.setScene(scene);
     stage.setMinWidth(LEAST_WIDTH);
     stage.setMinHeight(LEAST_HEIGHT);
@@ -89,7 +132,51 @@ public final class Windows extends Application {
           }
         };
     scene.addPostLayoutPulseListener(said);
+    if (another) {
+      stage.sizeToScene();
+      stage.centerOnScreen();
+    }
     stage.show();
+  }
+
+  private static void bringToFront(Stage stage) {
+    stage.setIconified(false);
+    stage.toFront();
+    stage.requestFocus();
+  }
+
+  /** In the same window: its file is closed, exchanged, and opened again. */
+  private static void takeBack(Stage stage, Shell shell, DailyCopies.Copy copy) {
+    if (shell.session().writing().waiting() > 0) {
+      shell.session().problem("Something is not stored yet. Try it again when it is.");
+      return;
+    }
+    Path file = shell.session().file().get();
+    SHELLS.remove(shell);
+    shell.end();
+    String said;
+    boolean wrong = false;
+    try {
+      Optional<Path> kept = DailyCopies.takeBack(copy, file);
+      said =
+          "The copy of %s is in place.%s"
+              .formatted(
+                  copy.day(), kept.map(k -> " What was there is kept as " + k + ".").orElse(""));
+    } catch (FileProblem e) {
+      said = e.getMessage();
+      wrong = true;
+    }
+    try {
+      Shell next = Opening.file(file, stage, Windows::openDemo);
+      show(stage, next);
+      if (wrong) {
+        next.session().problem(said);
+      } else {
+        next.session().say(said);
+      }
+    } catch (FileProblem e) {
+      RefusalWindow.show(stage, e.getMessage(), stage::close);
+    }
   }
 
   @Override

@@ -52,6 +52,34 @@ class SuddenEndTest {
 
   @Test
   @Timeout(120)
+  void whoOpensAFileThatIsOpenBringsItsWindowToTheFront() throws Exception {
+    Path file = folder.resolve("own.polydex");
+    Process first = program(file).redirectErrorStream(true).start();
+    try {
+      var said =
+          new BufferedReader(new InputStreamReader(first.getInputStream(), StandardCharsets.UTF_8));
+      for (String line = said.readLine(); !"window shown".equals(line); line = said.readLine()) {
+        assertThat(line).as("the first one ended").isNotNull();
+      }
+      Process second = program(file).redirectErrorStream(true).start();
+      assertThat(new String(second.getInputStream().readAllBytes(), StandardCharsets.UTF_8))
+          .contains("It is open already; its window was brought to the front.");
+      assertThat(second.waitFor()).isZero();
+      assertThat(first.isAlive()).isTrue();
+    } finally {
+      first.destroyForcibly().waitFor();
+    }
+    assertThat(OneWindow.front(file)).as("nobody answers any more").isFalse();
+    int[] fronts = new int[1];
+    try (OneWindow again = OneWindow.of(file, () -> fronts[0]++).orElseThrow()) {
+      assertThat(again).as("what the killed one left is no hindrance").isNotNull();
+      assertThat(OneWindow.front(file)).isTrue();
+    }
+    assertThat(fronts[0]).isEqualTo(1);
+  }
+
+  @Test
+  @Timeout(120)
   void aDisplayThatCannotBeOpenedIsSaidInASentence() throws Exception {
     ProcessBuilder nowhere = program(folder.resolve("own.polydex")).redirectErrorStream(true);
     nowhere.environment().put("DISPLAY", ":4999");

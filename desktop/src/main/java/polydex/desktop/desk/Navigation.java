@@ -5,6 +5,7 @@ import javafx.scene.Node;
 import javafx.scene.layout.VBox;
 import polydex.desktop.keys.KeyCapture;
 import polydex.desktop.keys.KeyCommand;
+import polydex.files.store.DailyCopies;
 import polydex.keys.Gesture;
 import polydex.keys.PointerAct;
 
@@ -51,6 +52,9 @@ public interface Navigation {
 
   /** Goes to the place with this letter. */
   void go(char letter);
+
+  /** Puts a copy of the file in its place, and goes on with that. */
+  void takeBack(DailyCopies.Copy copy);
 
   /** Shows the way of a gesture through the setup in use, where that is shown. */
   void follow(Gesture gesture);

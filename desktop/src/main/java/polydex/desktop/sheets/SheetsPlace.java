@@ -70,6 +70,7 @@ public final class SheetsPlace implements Place {
       Material material, Optional<IntakePlan> plan, Change.Edit edit, String words) {}
 
   private final Desk desk;
+  private final Keeping keeping;
   private final VBox root = new VBox();
   private final TextField path = new TextField();
   private final TextField target = new TextField();
@@ -89,6 +90,7 @@ public final class SheetsPlace implements Place {
   /** The place. */
   public SheetsPlace(Desk desk) {
     this.desk = desk;
+    keeping = new Keeping(desk);
     field(path, "Path of a list or keymap, or xkb: and a layout");
     field(target, "Application, where lines name none");
     field(columns, "Columns: action=1, gesture=2");
@@ -160,6 +162,8 @@ public final class SheetsPlace implements Place {
         KeyCommand.of("Ctrl+Shift+V", "From the clipboard", this::paste),
         KeyCommand.of("Ctrl+Enter", "Bring in", this::bringIn),
         KeyCommand.of("Ctrl+G", "Drop what is gone", this::toggleGone),
+        KeyCommand.of("F6", "Copies", keeping::copies),
+        KeyCommand.of("F8", "Everything out", keeping::archive),
         KeyCommand.quiet("Esc", "Stop reading", this::stop));
   }
 

@@ -24,6 +24,7 @@ import polydex.catalog.EnvironmentId;
 import polydex.conflict.ConflictHistory;
 import polydex.files.FileProblem;
 import polydex.files.Unexpected;
+import polydex.files.demo.DemoFile;
 import polydex.files.log.LogImport;
 import polydex.files.store.Store;
 import polydex.files.store.StoreLine;
@@ -59,6 +60,7 @@ public final class Session implements AutoCloseable {
   private final AtomicReference<Optional<StoreLine.Progress>> news =
       new AtomicReference<>(Optional.empty());
   private ConflictHistory conflicts;
+  private Optional<LocalDate> copied = Optional.empty();
   private final Map<DrillItem, Instant> drilledSince = new ConcurrentHashMap<>();
   private final MouseLog mouseLog;
 
@@ -93,6 +95,7 @@ public final class Session implements AutoCloseable {
     mouseLog =
         new MouseLog(
             store, log, clock.getZone(), workspace::get, this::drilledSince, this::problem);
+    copyOfToday();
     mouseLog.changed().addListener((_, _, _) -> logged.set(logged.get() + 1));
     workspace.addListener(
         (_, before, after) -> {
@@ -283,6 +286,7 @@ public final class Session implements AutoCloseable {
           "Something else was changed since this was shown, so nothing was done. Try it again.");
       return false;
     }
+    copyOfToday();
     // First in line for the disk: what is found out of the new value may take long.
     Instant at = now();
     store.write(s -> s.save(edit, at));
@@ -314,8 +318,35 @@ public final class Session implements AutoCloseable {
     write(note);
   }
 
+  /**
+   * Writes everything into an archive of open formats.
+   *
+   * @param done is run when it is there
+   */
+  public void archive(Path to, Runnable done) {
+    Instant at = now();
+    ask(
+        s -> {
+          s.archive(to, at);
+          return to;
+        },
+        _ -> done.run(),
+        _ -> {});
+  }
+
+  /** Makes the copy of the day before anything is changed on it; not of the demo, which is one. */
+  private void copyOfToday() {
+    LocalDate today = today();
+    if (copied.equals(Optional.of(today)) || setting(DemoFile.NOW).isPresent()) {
+      return;
+    }
+    copied = Optional.of(today);
+    ask(s -> s.copy(today), _ -> {}, why -> problem("No copy could be made today: " + why));
+  }
+
   /** A number under which what a recorder sees comes in, so that it can be taken back together. */
   public long newBatch(String title) {
+    copyOfToday();
     Change.Batch batch = new Change.Batch(title, store.newBatch());
     Instant at = now();
     store.write(s -> s.begin(batch, at));
@@ -358,6 +389,7 @@ public final class Session implements AutoCloseable {
 
   /** Keeps an answer. */
   public void answer(Answer answer) {
+    copyOfToday();
     progress.add(answer);
     drilledSince.putIfAbsent(answer.item(), answer.at());
     logged.set(logged.get() + 1);

@@ -38,6 +38,7 @@ import polydex.desktop.state.Session;
 import polydex.desktop.state.Stored;
 import polydex.files.demo.DemoFile;
 import polydex.files.demo.DemoHistory;
+import polydex.files.store.DailyCopies;
 import polydex.files.store.Store;
 import polydex.keys.Gesture;
 import polydex.keys.PointerAct;
@@ -107,6 +108,9 @@ class DrillRunTest implements Navigation {
 
   @Override
   public void go(char letter) {}
+
+  @Override
+  public void takeBack(DailyCopies.Copy copy) {}
 
   @Override
   public void follow(Gesture gesture) {}

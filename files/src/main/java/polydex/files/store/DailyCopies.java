@@ -150,6 +150,11 @@ public final class DailyCopies {
     }
   }
 
+  /** A name beside a file that nobody has yet: {@code mine-kept.polydex}. */
+  public static Path beside(Path file) {
+    return Copies.beside(file.toAbsolutePath().normalize());
+  }
+
   /** Whether all of a copy is sound. */
   public static boolean isSound(Copy copy) {
     return FileGate.isWhole(copy.file());

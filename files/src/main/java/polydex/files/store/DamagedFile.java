@@ -8,9 +8,6 @@ public final class DamagedFile extends FileProblem {
   private static final long serialVersionUID = 1L;
 
   DamagedFile(Path file) {
-    super(
-        file
-            + " is damaged and can't be opened. It was left as it was. A copy of it, or what can"
-            + " still be read of it, can be had with: polydex backups --file FILE");
+    super(file + " is damaged and can't be opened. It was left as it was.");
   }
 }

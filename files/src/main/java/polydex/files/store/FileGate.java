@@ -50,10 +50,7 @@ final class FileGate {
   }
 
   static FileProblem openElsewhere(Path file) {
-    return new FileProblem(
-        file
-            + " is open in another running program. Close it there and try again."
-            + " The file was left as it was.");
+    return new OpenElsewhere(file);
   }
 
   static void refuseWhereOpen(Path file) throws IOException, FileProblem {

@@ -1,0 +1,81 @@
+package polydex.desktop;
+
+import java.nio.file.Path;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.BiConsumer;
+import java.util.function.Consumer;
+import polydex.desktop.RefusalWindow.Offer;
+import polydex.files.FileProblem;
+import polydex.files.store.DailyCopies;
+import polydex.files.store.DailyCopies.Copy;
+import polydex.files.store.Salvage;
+
+/** What can be done about a damaged file, which is itself never written to. */
+final class Damage {
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("d MMMM", Locale.ENGLISH);
+
+  private Damage() {}
+
+  /**
+   * The newest copy that is sound in its place, and what can still be read of it in a new file.
+   *
+   * @param open opens a file, and says something in it
+   * @param failed hears why not
+   */
+  static List<Offer> offers(Path file, BiConsumer<Path, String> open, Consumer<String> failed) {
+    List<Offer> offers = new ArrayList<>();
+    newest(file)
+        .ifPresent(
+            copy ->
+                offers.add(
+                    new Offer(
+                        "Take the _copy of " + copy.day().format(DAY),
+                        () -> trying(() -> take(copy, file, open), failed))));
+    Path saved = DailyCopies.beside(file);
+    offers.add(
+        new Offer("_Save what can be read", () -> trying(() -> save(file, saved, open), failed)));
+    return offers;
+  }
+
+  private interface Work {
+    void run() throws FileProblem;
+  }
+
+  private static void trying(Work work, Consumer<String> failed) {
+    try {
+      work.run();
+    } catch (FileProblem e) {
+      failed.accept(e.getMessage());
+    }
+  }
+
+  private static Optional<Copy> newest(Path file) {
+    try {
+      return DailyCopies.of(file).stream().filter(DailyCopies::isSound).findFirst();
+    } catch (FileProblem _) {
+      return Optional.empty(); // there is nothing to offer, then
+    }
+  }
+
+  private static void take(Copy copy, Path file, BiConsumer<Path, String> open) throws FileProblem {
+    Optional<Path> kept = DailyCopies.takeBack(copy, file);
+    open.accept(
+        file,
+        "The copy of %s is in place.%s"
+            .formatted(
+                copy.day().format(DAY),
+                kept.map(k -> " The damaged file is kept as " + k.getFileName() + ".").orElse("")));
+  }
+
+  private static void save(Path file, Path to, BiConsumer<Path, String> open) throws FileProblem {
+    long rows = Salvage.of(file, to).values().stream().mapToLong(Long::longValue).sum();
+    open.accept(
+        to,
+        "%,d things could be read of %s and are in this file.".formatted(rows, file.getFileName()));
+  }
+}
