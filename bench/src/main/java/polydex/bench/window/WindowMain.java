@@ -10,10 +10,10 @@ import polydex.files.FileProblem;
 
 /**
  * Opens the demo for ourselves: {@code --shots FOLDER}, which takes the pictures of the
- * documentation, or {@code --latency}, which measures.
+ * documentation; {@code --latency}, which measures; or {@code --soak}, a year in one sitting.
  */
 public final class WindowMain extends Application {
-  private static final String USAGE = "Say --shots and a folder, or --latency.";
+  private static final String USAGE = "Say --shots and a folder, --latency, or --soak.";
 
   /** Starts it. */
   public static void main(String[] args) {
@@ -23,6 +23,10 @@ public final class WindowMain extends Application {
   @Override
   public void start(Stage stage) throws FileProblem {
     List<String> args = getParameters().getRaw();
+    if (args.equals(List.of("--soak"))) {
+      new Soak(stage).run();
+      return;
+    }
     Shell demo = Opening.demo(stage, () -> {});
     switch (args.isEmpty() ? "" : args.getFirst()) {
       case "--shots" ->

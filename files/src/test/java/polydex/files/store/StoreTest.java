@@ -229,7 +229,7 @@ class StoreTest {
       new Random(1).nextBytes(noise);
       raw.write(noise);
     }
-    assertRefusedAndLeftAsItWas("damaged", "backup");
+    assertRefusedAndLeftAsItWas("damaged", "left as it was");
     try (RandomAccessFile raw = new RandomAccessFile(file().toFile(), "rw")) {
       raw.setLength(50);
     }
