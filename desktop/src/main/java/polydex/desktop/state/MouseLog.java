@@ -94,6 +94,15 @@ final class MouseLog {
     return made;
   }
 
+  /** None where it was begun anew meanwhile: edits may follow each other faster than it is read. */
+  private Optional<Audit> readWhileNewest(StoreLine.Reading log, Workspace by, long reading)
+      throws FileProblem {
+    Audit made = Knowledge.audit(by, zone, drilledSince);
+    return log.each(made::add, () -> newestReading.get() == reading)
+        ? Optional.of(made)
+        : Optional.empty();
+  }
+
   /** Goes up whenever the log says something else. */
   ReadOnlyLongProperty changed() {
     return changed.getReadOnlyProperty();
@@ -135,8 +144,8 @@ final class MouseLog {
     StoreLine.Reading log = store.reading();
     beside(
         () -> {
-          Audit made = read(log, by);
-          Platform.runLater(() -> publish(made, reading));
+          Optional<Audit> made = readWhileNewest(log, by, reading);
+          made.ifPresent(audited -> Platform.runLater(() -> publish(audited, reading)));
         },
         problems);
   }

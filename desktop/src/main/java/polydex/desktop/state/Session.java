@@ -121,13 +121,13 @@ public final class Session implements AutoCloseable {
     }
 
     @Override
-    public void moved(Path from, Path to) {
+    public void moved(Path from, Path to, Optional<String> missing) {
       Platform.runLater(
           () -> {
             file.set(to);
             problem(
-                "%s was deleted or replaced by another program. All that you have is in %s now."
-                    .formatted(from.getFileName(), to));
+                "%s was deleted or replaced by another program. All that you have is in %s now.%s"
+                    .formatted(from.getFileName(), to, missing.map(m -> " " + m).orElse("")));
           });
     }
   }

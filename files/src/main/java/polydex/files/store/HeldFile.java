@@ -63,6 +63,16 @@ final class HeldFile implements AutoCloseable {
     }
   }
 
+  /** Whether another program has written into this very file, so that what is read is mixed. */
+  boolean isOverwritten() {
+    try {
+      Footprint now = Footprint.of(path);
+      return now.isOfTheSameFile(file) && !now.equals(file);
+    } catch (IOException e) {
+      return false;
+    }
+  }
+
   /** This program has just written, and knows the file again as it is now. */
   void written() {
     try {

@@ -62,6 +62,9 @@ public final class Store implements AutoCloseable {
 
   private Optional<ConflictHistory> writtenConflicts = Optional.empty();
 
+  private Optional<SinceCopy> sinceCopy = Optional.empty();
+  private Optional<String> missing = Optional.empty();
+
   private Store(HeldFile held) throws SQLException {
     this.held = held;
     this.file = held.path();
@@ -165,6 +168,9 @@ public final class Store implements AutoCloseable {
     if (Files.exists(to)) {
       throw new FileProblem("There is a file %s already. Choose another name.".formatted(to));
     }
+    if (held.isOverwritten()) {
+      return remade(to);
+    }
     Copies.whole(handle.getConnection(), to);
     Store moved = open(to);
     try {
@@ -179,6 +185,40 @@ public final class Store implements AutoCloseable {
     moved.writtenConflicts = writtenConflicts;
     close();
     return moved;
+  }
+
+  /** Of the newest copy and what was done since, where the file itself can't be trusted. */
+  private Store remade(Path to) throws FileProblem {
+    SinceCopy since =
+        sinceCopy.orElseThrow(
+            () ->
+                new FileProblem(
+                    "Another program has written into %s, and there is no copy from before."
+                        .formatted(file)));
+    DailyCopies.takeBack(since.copy(), to);
+    Store made = open(to);
+    try {
+      if (written.isPresent()) {
+        Workspace copied = made.workspace();
+        Change.Edit rest = new Change.Edit("What was done since", copied, written.get());
+        made.save(rest, Instant.EPOCH);
+      }
+      if (writtenConflicts.isPresent()) {
+        made.save(writtenConflicts.get());
+      }
+      made.missing = since.into(made);
+    } catch (FileProblem | RuntimeException e) {
+      made.close();
+      throw e;
+    }
+    made.sinceCopy = sinceCopy;
+    close();
+    return made;
+  }
+
+  /** What is missing since it was made of a copy, in a sentence, if anything is. */
+  Optional<String> missing() {
+    return missing;
   }
 
   private interface Query<T> {
@@ -213,11 +253,13 @@ public final class Store implements AutoCloseable {
   /** Writes a line into the mouse log. */
   public void save(Change.Note note) throws FileProblem {
     transaction(_ -> events.write(List.of(note.event()), BY_HAND, true));
+    sinceCopy.ifPresent(s -> s.add(List.of(note.event())));
   }
 
   /** Takes a line out of the mouse log again. */
   public void undo(Change.Note note) throws FileProblem {
     transaction(_ -> events.remove(note.event()));
+    sinceCopy.ifPresent(s -> s.remove(note.event()));
     swept = false;
   }
 
@@ -246,6 +288,7 @@ public final class Store implements AutoCloseable {
   /** Keeps events as they come, in a batch that was begun. */
   public void add(Iterable<LogEvent> arrived, long batch) throws FileProblem {
     transaction(_ -> events.write(arrived, batch, true));
+    sinceCopy.ifPresent(s -> s.add(arrived));
   }
 
   /** Begins a batch that is there once it is {@linkplain #finish whole}, and until then is not. */
@@ -273,6 +316,7 @@ public final class Store implements AutoCloseable {
   /** A batch is whole: all of it is there from now on. */
   void finish(Change.Batch batch) throws FileProblem {
     transaction(_ -> batches.finish(batch.batch()));
+    sinceCopy.ifPresent(SinceCopy::addedUnseen);
     batches.seen(batch.batch());
   }
 
@@ -312,7 +356,9 @@ public final class Store implements AutoCloseable {
    */
   public Optional<DailyCopies.Copy> copy(LocalDate today) throws FileProblem {
     held.refuseWhereReplaced();
-    return DailyCopies.make(handle.getConnection(), file, today);
+    Optional<DailyCopies.Copy> made = DailyCopies.make(handle.getConnection(), file, today);
+    sinceCopy = made.map(SinceCopy::new).or(() -> sinceCopy);
+    return made;
   }
 
   /**
@@ -388,11 +434,13 @@ public final class Store implements AutoCloseable {
                 .bind("name", name)
                 .bind("value", value)
                 .execute());
+    sinceCopy.ifPresent(s -> s.set(name, value));
   }
 
   /** Keeps an answer. */
   public void add(Answer answer) throws FileProblem {
     transaction(h -> AnswerTable.insert(h, answer));
+    sinceCopy.ifPresent(s -> s.add(answer));
   }
 
   /** Keeps many answers and events at once. */

@@ -14,6 +14,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.concurrent.locks.Condition;
 import java.util.concurrent.locks.ReentrantLock;
+import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -65,8 +66,12 @@ public final class StoreLine implements AutoCloseable {
     /** What will never be written, since the file does not take it. */
     default void refused(FileProblem problem) {}
 
-    /** Everything was moved into another file, where it goes on, since the old one is gone. */
-    default void moved(Path from, Path to) {}
+    /**
+     * Everything was moved into another file, where it goes on, since the old one is gone.
+     *
+     * @param missing what could not be moved, in a sentence
+     */
+    default void moved(Path from, Path to, Optional<String> missing) {}
   }
 
   private sealed interface Turn {
@@ -196,15 +201,29 @@ public final class StoreLine implements AutoCloseable {
 
     /** Hands on every event, the oldest first. Waits, so not on a thread that must not. */
     public void each(Consumer<LogEvent> to) throws FileProblem {
+      each(to, () -> true);
+    }
+
+    /**
+     * The same for as long as somebody wants it; in any case it is read only once, and keeps
+     * nothing in mind afterwards.
+     *
+     * @return whether all of it was handed on
+     */
+    public boolean each(Consumer<LogEvent> to, BooleanSupplier wanted) throws FileProblem {
       EventReading reading = await(begun);
       try {
+        if (!wanted.getAsBoolean()) {
+          return false;
+        }
         List<LogEvent> some = get(s -> s.next(reading));
-        while (!some.isEmpty()) {
+        while (!some.isEmpty() && wanted.getAsBoolean()) {
           // The next part is read while this one is looked at.
           CompletableFuture<List<LogEvent>> next = ask(s -> s.next(reading));
           some.forEach(to);
           some = await(next);
         }
+        return some.isEmpty();
       } finally {
         later(s -> s.end(reading));
       }
@@ -399,7 +418,7 @@ public final class StoreLine implements AutoCloseable {
       LOG.warn("Moving {}", from, e);
       return false;
     }
-    watcher.moved(from, store.file());
+    watcher.moved(from, store.file(), store.missing());
     return true;
   }
 

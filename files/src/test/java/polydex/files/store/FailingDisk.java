@@ -11,6 +11,7 @@ import java.nio.file.StandardOpenOption;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -73,7 +74,7 @@ final class FailingDisk {
               }
 
               @Override
-              public void moved(Path from, Path to) {
+              public void moved(Path from, Path to, Optional<String> missing) {
                 fail("moved, though nobody touched the file");
               }
             });

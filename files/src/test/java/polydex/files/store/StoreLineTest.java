@@ -11,6 +11,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -88,7 +89,8 @@ class StoreLineTest {
           }
 
           @Override
-          public void moved(Path from, Path to) {
+          public void moved(Path from, Path to, Optional<String> missing) {
+            assertThat(missing).isEmpty();
             moved.add(to);
           }
         });
@@ -378,6 +380,46 @@ class StoreLineTest {
     }
   }
 
+  /** Where another program writes into the file, what is in it can't be trusted any more. */
+  @Test
+  void aFileThatIsWrittenIntoIsMadeAgainOfTodaysCopyAndWhatCameAfter() throws Exception {
+    Workspace start = Shipped.start();
+    Workspace edited = with(start, 5);
+    List<LogEvent> log = new ArrayList<>();
+    Path older = folder.resolve("older.polydex");
+    Path file = folder.resolve("mine.polydex");
+    try (StoreLine line = line(older)) {
+      line.write(s -> s.add(StoreTest.answer(99)));
+    }
+    try (StoreLine line = line(file)) {
+      line.write(s -> s.save(new Change.Edit("Start", Workspace.EMPTY, start), NOW));
+      line.write(s -> s.add(StoreTest.answer(1)));
+      line.bringIn("A log", NOW, to -> each(0, 20_000, "a", log, to));
+      Optional<DailyCopies.Copy> copy = line.get(s -> s.copy(LocalDate.of(2031, 3, 14)));
+      assertThat(copy).isPresent();
+      line.write(s -> s.add(StoreTest.answer(2)));
+      line.write(s -> s.save(new Change.Edit("More", start, edited), NOW));
+      line.write(s -> s.save(new Change.Note("Noted", event(600_000, "noted"))));
+      line.get(Store::settings);
+      Files.write(file, Files.readAllBytes(older));
+      line.write(s -> s.add(StoreTest.answer(3)));
+      line.write(s -> s.setting("theme", "dark"));
+      until(() -> !moved.isEmpty());
+      log.add(event(600_000, "noted"));
+      assertThat(all(line)).isEqualTo(log);
+    }
+    assertThat(refused).isEmpty();
+    assertThat(file).hasSameBinaryContentAs(older);
+    try (Store kept = Store.open(moved.getFirst())) {
+      List<Answer> answers = new ArrayList<>();
+      kept.answers(answers::add);
+      assertThat(answers)
+          .containsExactly(StoreTest.answer(1), StoreTest.answer(2), StoreTest.answer(3));
+      assertThat(kept.workspace().catalog().actions()).isEqualTo(edited.catalog().actions());
+      assertThat(kept.setting("theme")).contains("dark");
+    }
+  }
+
   private static boolean each(
       int from, int count, String target, List<LogEvent> kept, Consumer<LogEvent> to) {
     for (int i = from; i < from + count; i++) {
@@ -466,7 +508,12 @@ class StoreLineTest {
       line.write(s -> s.save(note));
       assertThat(all(line)).hasSize(33_001);
       assertThat(bytes(file)).contains("zebra3").contains("zorillas").contains("More 77");
-      long full = Files.size(file);
+      long full =
+          line.get(
+              s -> {
+                s.makeRoom();
+                return file.toFile().length();
+              });
       for (int round = 0; round < 2; round++) {
         line.write(s -> s.undo(batch));
         line.write(s -> s.undo(note));
