@@ -1,6 +1,7 @@
 package polydex.cli;
 
 import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -47,7 +48,13 @@ final class KeymapCommand implements Callable<Integer> {
             .orElseThrow(
                 () ->
                     new ParameterException(
-                        spec.commandLine(), "There is no platform or application “" + id + "”."));
+                        spec.commandLine(),
+                        "There is no platform or application “%s”. There are: %s."
+                            .formatted(
+                                id,
+                                workspace.catalog().environments().stream()
+                                    .map(e -> e.id().value())
+                                    .collect(Collectors.joining(", ")))));
     spec.commandLine().getOut().print(text);
     return Main.DONE;
   }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,6 +24,7 @@ import org.testfx.util.WaitForAsyncUtils;
 import polydex.desktop.state.Session;
 import polydex.files.demo.DemoFile;
 import polydex.files.demo.DemoHistory;
+import polydex.files.store.DailyCopies;
 import polydex.route.Setup;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
@@ -82,6 +84,32 @@ class NewFileWindowTest {
     person.untilShown("Noted: ");
     person.untilShown("Dearest with the mouse");
     assertThat(person.shown()).noneMatch(t -> t.contains("This file is new."));
+  }
+
+  /** The copy of today is there, and everything can be had in one archive. */
+  @Test
+  void copiesAreShownAndTakenAndEverythingGoesOut(FxRobot robot) {
+    Driver person = new Driver(robot, stage);
+    person.until("the window has the focus", stage::isFocused);
+    List<DailyCopies.Copy> taken = new ArrayList<>();
+    shell.onTakeBack(taken::add);
+    person.keys("Alt+S");
+    person.keys("F6");
+    person.untilShown("Copies of new.polydex");
+    person.untilShown("Friday, 14 March 2031");
+    person.keys("1");
+    person.until("it was chosen", () -> taken.size() == 1);
+    assertThat(DailyCopies.isSound(taken.getFirst())).isTrue();
+    person.keys("F8");
+    person.until("the field", () -> person.focus() instanceof TextField);
+    person.untilShown("Write everything out");
+    person.keys("Enter");
+    Path zip = shell.session().file().get().resolveSibling("new-2031-03-14.zip");
+    person.until("the archive is there", () -> Files.exists(zip));
+    person.untilShown("Everything is in");
+    person.keys("F8");
+    person.keys("Enter");
+    person.untilShown("already. Choose another name.");
   }
 
   /** Where keys can't be followed it says why and what to do, and does not look for ever. */
