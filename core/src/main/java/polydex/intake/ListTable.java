@@ -23,7 +23,7 @@ public record ListTable(String title, List<String> header, List<Line> rows) {
     /** Nothing in a cell acts on who shows it. */
     public Line {
       section = Visible.of(section);
-      cells = cells.stream().map(Visible::of).toList();
+      cells = Visible.all(cells);
     }
   }
 }

@@ -1,5 +1,7 @@
 package polydex.keys;
 
+import java.util.List;
+
 /**
  * Makes visible what would do something to whoever shows it: control characters, which a terminal
  * obeys, and characters that turn the direction of the text about them, by which one name passes
@@ -15,12 +17,26 @@ public final class Visible {
 
   /** The same text, or one in which signs stand for such characters; O(length). */
   public static String of(String text) {
+    return acts(text) ? shown(text) : text;
+  }
+
+  private static boolean acts(String text) {
     for (int i = 0; i < text.length(); i++) {
       if (acts(text.charAt(i))) {
-        return shown(text);
+        return true;
       }
     }
-    return text;
+    return false;
+  }
+
+  /** The same list where nothing in it acts, which is nearly always. */
+  public static List<String> all(List<String> texts) {
+    for (String text : texts) {
+      if (acts(text)) {
+        return texts.stream().map(Visible::of).toList();
+      }
+    }
+    return texts;
   }
 
   /** At most so many characters of it, with three dots where it is longer. */

@@ -34,7 +34,7 @@ public record Deed(
     machine = Visible.of(machine);
     application = Visible.of(application);
     target = Visible.of(target);
-    path = path.stream().map(Visible::of).toList();
+    path = List.copyOf(Visible.all(path));
   }
 
   /** Something of which nobody has said what it was. */

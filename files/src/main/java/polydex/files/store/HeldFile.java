@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
+import java.sql.Statement;
 import java.util.HashSet;
 import java.util.Set;
 import org.flywaydb.core.Flyway;
@@ -160,7 +161,7 @@ final class HeldFile implements AutoCloseable {
         // What is deleted is overwritten.
         statement.execute("PRAGMA secure_delete = ON");
         if (wasOlder) {
-          statement.execute("VACUUM"); // what the older tables held is not left in free pages
+          emptyFreePages(statement, file);
         }
         statement.execute("BEGIN IMMEDIATE");
         statement.execute("COMMIT");
@@ -172,6 +173,15 @@ final class HeldFile implements AutoCloseable {
     } catch (SQLException e) {
       StoreProblem problem = StoreProblem.of(file, e);
       throw problem.why() == StoreProblem.Cause.BUSY ? FileGate.openElsewhere(file) : problem;
+    }
+  }
+
+  /** What the older tables held is not left in free pages, if there is room to put it in order. */
+  private static void emptyFreePages(Statement statement, Path file) {
+    try {
+      statement.execute("VACUUM");
+    } catch (SQLException e) {
+      LOG.warn("Putting {} in order", file, e);
     }
   }
 
