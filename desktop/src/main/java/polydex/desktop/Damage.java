@@ -34,12 +34,17 @@ final class Damage {
             copy ->
                 offers.add(
                     new Offer(
-                        "Take the _copy of " + copy.day().format(DAY),
+                        "Take the _copy of " + day(copy),
                         () -> trying(() -> take(copy, file, open), failed))));
     Path saved = DailyCopies.beside(file);
     offers.add(
         new Offer("_Save what can be read", () -> trying(() -> save(file, saved, open), failed)));
     return offers;
+  }
+
+  /** The day of a copy as people say it. */
+  static String day(Copy copy) {
+    return copy.day().format(DAY);
   }
 
   private interface Work {
@@ -68,7 +73,7 @@ final class Damage {
         file,
         "The copy of %s is in place.%s"
             .formatted(
-                copy.day().format(DAY),
+                day(copy),
                 kept.map(k -> " The damaged file is kept as " + k.getFileName() + ".").orElse("")));
   }
 

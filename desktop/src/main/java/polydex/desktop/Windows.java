@@ -161,7 +161,8 @@ public final class Windows extends Application {
       said =
           "The copy of %s is in place.%s"
               .formatted(
-                  copy.day(), kept.map(k -> " What was there is kept as " + k + ".").orElse(""));
+                  Damage.day(copy),
+                  kept.map(k -> " What was there is kept as " + k + ".").orElse(""));
     } catch (FileProblem e) {
       said = e.getMessage();
       wrong = true;
