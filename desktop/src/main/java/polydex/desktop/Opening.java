@@ -17,10 +17,14 @@ import polydex.files.FileProblem;
 import polydex.files.Shipped;
 import polydex.files.demo.DemoFile;
 import polydex.files.demo.DemoHistory;
+import polydex.files.store.Archive;
+import polydex.files.store.DailyCopies;
 import polydex.files.store.Store;
 
 /** Makes what a window shows of a file, or of a copy of the demo. */
 public final class Opening {
+  private static final String ARCHIVE = ".zip";
+
   private Opening() {}
 
   /**
@@ -39,6 +43,19 @@ public final class Opening {
    */
   public static Shell file(Path file, Stage stage, Beginning demo) throws FileProblem {
     return shell(DemoFile.openOrStart(file, Instant.now()), stage, demo);
+  }
+
+  /** The file itself; of an archive, the file that is made of it beside it. */
+  static Path unpacked(Path file) throws FileProblem {
+    String name = file.getFileName().toString();
+    if (!name.endsWith(ARCHIVE)) {
+      return file;
+    }
+    String stem = name.substring(0, name.length() - ARCHIVE.length());
+    Path wanted = file.resolveSibling(stem + ".polydex");
+    Path made = Files.exists(wanted) ? DailyCopies.beside(wanted) : wanted;
+    Archive.read(file, made);
+    return made;
   }
 
   private static Shell shell(Store store, Stage stage, Beginning demo) throws FileProblem {

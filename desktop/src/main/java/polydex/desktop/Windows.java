@@ -83,7 +83,7 @@ public final class Windows extends Application {
   private Shell open(Stage stage) throws FileProblem {
     List<String> args = getParameters().getRaw();
     if (args.size() == 2 && args.getFirst().equals("--file")) {
-      return Opening.file(Path.of(args.get(1)), stage, Windows::openDemo);
+      return Opening.file(Opening.unpacked(Path.of(args.get(1))), stage, Windows::openDemo);
     }
     if (!args.equals(List.of("--demo"))) {
       throw new FileProblem("Say --demo, or --file and the path of a file.");

@@ -97,7 +97,7 @@ final class Keeping {
             () ->
                 desk.session()
                     .say(
-                        "Everything is in %s. polydex archive --from makes a file of it again."
+                        "Everything is in %s. To open that makes a file of it again."
                             .formatted(to)));
   }
 }
