@@ -6,11 +6,13 @@ import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.slf4j.LoggerFactory;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.ITypeConverter;
 import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.TypeConversionException;
 import polydex.conflict.Conflict;
@@ -98,40 +100,27 @@ public final class Main {
         .setOut(out)
         .setErr(err)
         .registerConverter(Conflict.Kind.class, Main::kind)
-        .registerConverter(Instant.class, Main::moment)
-        .registerConverter(LocalDate.class, Main::day)
-        .registerConverter(ZoneId.class, Main::zone)
+        .registerConverter(
+            Instant.class, read(Instant::parse, "moment; write it as in 2031-03-14T16:00:00Z"))
+        .registerConverter(
+            LocalDate.class, read(LocalDate::parse, "day; write it as in 2031-03-14"))
+        .registerConverter(
+            ZoneId.class, read(ZoneId::of, "time zone; write it as in UTC+02:00 or Europe/Berlin"))
         .setCaseInsensitiveEnumValuesAllowed(true)
         .setParameterExceptionHandler(Main::usage)
         .setExecutionExceptionHandler(Main::failure)
         .execute(args);
   }
 
-  private static Instant moment(String text) {
-    try {
-      return Instant.parse(text);
-    } catch (DateTimeException _) {
-      throw new TypeConversionException(
-          "“%s” is no moment; write it as in 2031-03-14T16:00:00Z.".formatted(text));
-    }
-  }
-
-  private static LocalDate day(String text) {
-    try {
-      return LocalDate.parse(text);
-    } catch (DateTimeException _) {
-      throw new TypeConversionException(
-          "“%s” is no day; write it as in 2031-03-14.".formatted(text));
-    }
-  }
-
-  private static ZoneId zone(String text) {
-    try {
-      return ZoneId.of(text);
-    } catch (DateTimeException _) {
-      throw new TypeConversionException(
-          "“%s” is no time zone; write it as in UTC+02:00 or Europe/Berlin.".formatted(text));
-    }
+  /** Reads something of the calendar, and says how it is written where it can't be read. */
+  private static <T> ITypeConverter<T> read(Function<String, T> how, String what) {
+    return text -> {
+      try {
+        return how.apply(text);
+      } catch (DateTimeException _) {
+        throw new TypeConversionException("“%s” is no %s.".formatted(text, what));
+      }
+    };
   }
 
   private static Conflict.Kind kind(String text) {
