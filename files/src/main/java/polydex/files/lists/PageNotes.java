@@ -85,7 +85,7 @@ final class PageNotes {
             if (node instanceof TextNode t) {
               String more = t.getWholeText();
               words.append(more, 0, Math.min(more.length(), LONGEST_NOTE));
-            } else if (!words.isEmpty()) {
+            } else if (node instanceof Element e && (e.isBlock() || e.normalName().equals("br"))) {
               words.append(' ');
             }
             return words.length() > LONGEST_NOTE ? FilterResult.STOP : FilterResult.CONTINUE;
