@@ -1,5 +1,6 @@
 package polydex.desktop;
 
+import java.util.List;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.control.Label;
 import javafx.scene.control.OverrunStyle;
@@ -16,10 +17,12 @@ final class StatusLine extends HBox {
   private final Label status = new Label();
   private final Label recorded = new Label();
   private final Label unwritten = new Label();
+  private final Label notice = new Label();
 
   /** What was done in a session, what waits there to be written, and what is being recorded. */
   StatusLine(Session session, Recording recording) {
     this(session.status(), session.unwritten());
+    notice.textProperty().bind(session.notice());
     recording.state().addListener((_, _, _) -> show(recording));
     session.logged().addListener((_, _, _) -> show(recording));
   }
@@ -32,12 +35,16 @@ final class StatusLine extends HBox {
     status.setMaxWidth(Double.MAX_VALUE);
     setHgrow(status, Priority.ALWAYS);
     recorded.setMinWidth(Region.USE_PREF_SIZE);
-    unwritten.getStyleClass().add("unwritten");
-    // With a long name or large letters it takes two lines, rather than push the window apart.
-    unwritten.setMinWidth(0);
-    unwritten.setWrapText(true);
-    unwritten.setMinHeight(Region.USE_PREF_SIZE);
-    getChildren().addAll(status, unwritten, recorded);
+    for (Label urgent : List.of(unwritten, notice)) {
+      urgent.getStyleClass().add("unwritten");
+      // With a long name or large letters it takes two lines, rather than push the window apart.
+      urgent.setMinWidth(0);
+      urgent.setWrapText(true);
+      urgent.setMinHeight(Region.USE_PREF_SIZE);
+    }
+    notice.managedProperty().bind(notice.textProperty().isNotEmpty());
+    notice.visibleProperty().bind(notice.textProperty().isNotEmpty());
+    getChildren().addAll(status, unwritten, notice, recorded);
     waiting.addListener((_, _, now) -> show(now));
     show(waiting.getValue());
     said.addListener((_, _, now) -> show(now));

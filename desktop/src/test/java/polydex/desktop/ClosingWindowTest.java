@@ -77,6 +77,22 @@ class ClosingWindowTest extends InWindow {
     }
   }
 
+  /** A file that was only deleted is written again beside it, which stays in sight. */
+  @Test
+  void thatTheFileWasDeletedStaysInSight() throws Exception {
+    Files.delete(file);
+    person.keys("Ctrl+T");
+    person.untilShown("demo.polydex was deleted or replaced by another program.");
+    person.keys("Ctrl+M");
+    person.until("the field", () -> person.focus() instanceof TextField);
+    person.keys("Down");
+    person.keys("Enter");
+    person.untilShown("Noted: ");
+    person.untilShown("demo.polydex was deleted or replaced by another program.");
+    file = session.file().get();
+    assertThat(file).exists().hasFileName("demo-kept.polydex");
+  }
+
   @Test
   void whatCannotBeStoredIsLostOnlyWhereThePersonSaysSo() throws Exception {
     losesItsFolder();

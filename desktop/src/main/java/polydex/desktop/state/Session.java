@@ -19,6 +19,8 @@ import javafx.beans.property.ReadOnlyLongProperty;
 import javafx.beans.property.ReadOnlyLongWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
 import polydex.catalog.ActionId;
 import polydex.catalog.EnvironmentId;
 import polydex.conflict.ConflictHistory;
@@ -59,6 +61,7 @@ public final class Session implements AutoCloseable {
       new ReadOnlyObjectWrapper<>(StoreLine.Progress.DONE);
   private final AtomicReference<Optional<StoreLine.Progress>> news =
       new AtomicReference<>(Optional.empty());
+  private final ReadOnlyStringWrapper notice = new ReadOnlyStringWrapper("");
   private ConflictHistory conflicts;
   private Optional<LocalDate> copied = Optional.empty();
   private final Map<DrillItem, Instant> drilledSince = new ConcurrentHashMap<>();
@@ -125,11 +128,16 @@ public final class Session implements AutoCloseable {
       Platform.runLater(
           () -> {
             file.set(to);
-            problem(
+            notice.set(
                 "%s was deleted or replaced by another program. All that you have is in %s now.%s"
                     .formatted(from.getFileName(), to, missing.map(m -> " " + m).orElse("")));
           });
     }
+  }
+
+  /** What has to stay in sight until the window is closed; nothing as a rule. */
+  public ReadOnlyStringProperty notice() {
+    return notice.getReadOnlyProperty();
   }
 
   /** What is not written yet at this moment, even if nobody was told so far. */

@@ -74,11 +74,20 @@ final class HeldFile implements AutoCloseable {
     }
   }
 
-  /** This program has just written, and knows the file again as it is now. */
+  /**
+   * This program has just written, and knows the file again as it is now; another one that was put
+   * in its place meanwhile is not taken for it.
+   */
   void written() {
     try {
-      file = Footprint.of(path);
-      log = Footprint.of(log());
+      Footprint now = Footprint.of(path);
+      if (now.isOfTheSameFile(file)) {
+        file = now;
+      }
+      Footprint logNow = Footprint.of(log());
+      if (!log.isThere() || logNow.isOfTheSameFile(log)) {
+        log = logNow;
+      }
     } catch (IOException e) {
       LOG.debug("Looking at {}", path, e); // the next write looks again, and says it
     }

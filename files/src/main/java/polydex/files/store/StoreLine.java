@@ -402,6 +402,7 @@ public final class StoreLine implements AutoCloseable {
     if (wanted.isPresent()) {
       try {
         store = store.movedTo(wanted.get().to());
+        forgetProblem();
         wanted.get().done().complete(store.file());
       } catch (FileProblem | RuntimeException e) {
         wanted.get().done().completeExceptionally(e);
@@ -418,8 +419,20 @@ public final class StoreLine implements AutoCloseable {
       LOG.warn("Moving {}", from, e);
       return false;
     }
+    forgetProblem();
     watcher.moved(from, store.file(), store.missing());
     return true;
+  }
+
+  /** What hindered writing into the old file says nothing of the new one. */
+  private void forgetProblem() {
+    lock.lock();
+    try {
+      problem = Optional.empty();
+    } finally {
+      lock.unlock();
+    }
+    tell();
   }
 
   private void tryToWrite(Write write) throws InterruptedException {
