@@ -313,6 +313,7 @@ public final class Session implements AutoCloseable {
 
   /** Notes that an action was done in the setup that is in use. */
   public void note(ActionId action, boolean byKeys) {
+    copyOfToday();
     Workspace now = workspace.get();
     Deed deed = Deed.noted(now.current().orElse(SetupId.NONE), action, byKeys);
     String title =
@@ -384,6 +385,7 @@ public final class Session implements AutoCloseable {
       LongPredicate progress,
       Consumer<LogImport.Taken> to,
       Consumer<String> problem) {
+    copyOfToday();
     mouseLog.bringIn(
         log,
         goodLines,

@@ -62,11 +62,16 @@ final class BatchTable {
 
   /** In a file to which everything was moved, it is known why batches are hidden. */
   void goOnFrom(BatchTable before) throws SQLException {
-    newest = before.newest;
+    numberOn(before);
     hidden.putAll(before.hidden);
     clearing.clear();
     clearing.putAll(before.clearing);
     Rows.copy(before.connection, connection, "withdrawn");
+  }
+
+  /** Numbers go on where they were, since what was given one may still be taken back. */
+  void numberOn(BatchTable before) {
+    newest = before.newest;
   }
 
   private void hide(long batch, Hidden why) {

@@ -1,26 +1,27 @@
 package polydex.files.store;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import polydex.files.FileProblem;
-import polydex.log.LogEvent;
-import polydex.recall.Answer;
 
 /**
- * What was added to a file since its newest copy was made, kept in mind: with the copy it makes the
- * file again where another program has written into it. Of the mouse log only so much is kept as a
- * person can bring about in some days; what is beyond is said to be missing.
+ * What was done to a file since its newest copy was made, kept in mind in its order: done again to
+ * the copy it makes the file again where another program has written into it, and takes out of it
+ * again what was taken out. Of the mouse log only so much is kept as a person can bring about in
+ * some days; what is beyond is said to be missing.
  */
 final class SinceCopy {
   private static final int MOST_EVENTS = 300_000;
 
+  /** Something that was done, and is done again to another store. */
+  interface Again {
+    void to(Store store) throws FileProblem;
+  }
+
   private final DailyCopies.Copy copy;
-  private final List<Answer> answers = new ArrayList<>();
-  private final List<LogEvent> events = new ArrayList<>();
-  private final Map<String, String> settings = new HashMap<>();
+  private final List<Again> done = new ArrayList<>();
+  private long events;
   private boolean whole = true;
 
   SinceCopy(DailyCopies.Copy copy) {
@@ -31,17 +32,17 @@ final class SinceCopy {
     return copy;
   }
 
-  void add(Answer answer) {
-    answers.add(answer);
+  void add(Again one) {
+    done.add(one);
   }
 
-  void add(Iterable<LogEvent> more) {
-    for (LogEvent event : more) {
-      if (events.size() == MOST_EVENTS) {
-        whole = false;
-        return;
-      }
-      events.add(event);
+  /** Something with so many events in it. */
+  void add(Again one, long more) {
+    events += more;
+    if (events <= MOST_EVENTS) {
+      add(one);
+    } else {
+      addedUnseen();
     }
   }
 
@@ -50,19 +51,10 @@ final class SinceCopy {
     whole = false;
   }
 
-  void remove(LogEvent event) {
-    events.remove(event);
-  }
-
-  void set(String name, String value) {
-    settings.put(name, value);
-  }
-
-  /** Puts all of it into the copy, and says what is missing, if anything is. */
+  /** Does all of it again, and says what is missing, if anything is. */
   Optional<String> into(Store store) throws FileProblem {
-    store.addAll(answers, events);
-    for (Map.Entry<String, String> setting : settings.entrySet()) {
-      store.setting(setting.getKey(), setting.getValue());
+    for (Again one : done) {
+      one.to(store);
     }
     return whole
         ? Optional.empty()

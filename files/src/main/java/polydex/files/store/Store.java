@@ -179,6 +179,7 @@ public final class Store implements AutoCloseable {
       moved.batches.goOnFrom(batches);
     } catch (SQLException e) {
       moved.close();
+      to.toFile().delete();
       throw StoreProblem.of(to, e);
     }
     moved.written = written;
@@ -206,9 +207,11 @@ public final class Store implements AutoCloseable {
       if (writtenConflicts.isPresent()) {
         made.save(writtenConflicts.get());
       }
+      made.batches.numberOn(batches);
       made.missing = since.into(made);
     } catch (FileProblem | RuntimeException e) {
       made.close();
+      to.toFile().delete(); // it is tried again, each time under another name
       throw e;
     }
     made.sinceCopy = sinceCopy;
@@ -253,13 +256,13 @@ public final class Store implements AutoCloseable {
   /** Writes a line into the mouse log. */
   public void save(Change.Note note) throws FileProblem {
     transaction(_ -> events.write(List.of(note.event()), BY_HAND, true));
-    sinceCopy.ifPresent(s -> s.add(List.of(note.event())));
+    sinceCopy.ifPresent(c -> c.add(s -> s.save(note), 1));
   }
 
   /** Takes a line out of the mouse log again. */
   public void undo(Change.Note note) throws FileProblem {
     transaction(_ -> events.remove(note.event()));
-    sinceCopy.ifPresent(s -> s.remove(note.event()));
+    sinceCopy.ifPresent(c -> c.add(s -> s.undo(note)));
     swept = false;
   }
 
@@ -267,12 +270,14 @@ public final class Store implements AutoCloseable {
   public void save(Change.Batch batch) throws FileProblem {
     transaction(_ -> batches.bringBack(batch.batch()));
     batches.seen(batch.batch());
+    sinceCopy.ifPresent(c -> c.add(s -> s.save(batch)));
   }
 
   /** Takes events out that came in together; they are kept until the file is closed. */
   public void undo(Change.Batch batch) throws FileProblem {
     transaction(_ -> batches.takeBack(batch.batch()));
     batches.takenBack(batch.batch());
+    sinceCopy.ifPresent(c -> c.add(s -> s.undo(batch)));
   }
 
   /** A number under which events may come in together. The one question that any thread may ask. */
@@ -283,12 +288,13 @@ public final class Store implements AutoCloseable {
   /** Begins a batch whose events are seen as they come, such as those of a recording. */
   public void begin(Change.Batch batch, Instant now) throws FileProblem {
     transaction(_ -> batches.begin(batch.batch(), batch.title(), now, true));
+    sinceCopy.ifPresent(c -> c.add(s -> s.begin(batch, now)));
   }
 
   /** Keeps events as they come, in a batch that was begun. */
-  public void add(Iterable<LogEvent> arrived, long batch) throws FileProblem {
+  public void add(List<LogEvent> arrived, long batch) throws FileProblem {
     transaction(_ -> events.write(arrived, batch, true));
-    sinceCopy.ifPresent(s -> s.add(arrived));
+    sinceCopy.ifPresent(c -> c.add(s -> s.add(arrived, batch), arrived.size()));
   }
 
   /** Begins a batch that is there once it is {@linkplain #finish whole}, and until then is not. */
@@ -434,13 +440,13 @@ public final class Store implements AutoCloseable {
                 .bind("name", name)
                 .bind("value", value)
                 .execute());
-    sinceCopy.ifPresent(s -> s.set(name, value));
+    sinceCopy.ifPresent(c -> c.add(s -> s.setting(name, value)));
   }
 
   /** Keeps an answer. */
   public void add(Answer answer) throws FileProblem {
     transaction(h -> AnswerTable.insert(h, answer));
-    sinceCopy.ifPresent(s -> s.add(answer));
+    sinceCopy.ifPresent(c -> c.add(s -> s.add(answer)));
   }
 
   /** Keeps many answers and events at once. */

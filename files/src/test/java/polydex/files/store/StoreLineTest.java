@@ -386,6 +386,7 @@ class StoreLineTest {
     Workspace start = Shipped.start();
     Workspace edited = with(start, 5);
     List<LogEvent> log = new ArrayList<>();
+    Change.Note early = new Change.Note("Noted", event(500_000, "early"));
     Path older = folder.resolve("older.polydex");
     Path file = folder.resolve("mine.polydex");
     try (StoreLine line = line(older)) {
@@ -395,11 +396,18 @@ class StoreLineTest {
       line.write(s -> s.save(new Change.Edit("Start", Workspace.EMPTY, start), NOW));
       line.write(s -> s.add(StoreTest.answer(1)));
       line.bringIn("A log", NOW, to -> each(0, 20_000, "a", log, to));
+      line.write(s -> s.save(early));
       Optional<DailyCopies.Copy> copy = line.get(s -> s.copy(LocalDate.of(2031, 3, 14)));
       assertThat(copy).isPresent();
       line.write(s -> s.add(StoreTest.answer(2)));
       line.write(s -> s.save(new Change.Edit("More", start, edited), NOW));
       line.write(s -> s.save(new Change.Note("Noted", event(600_000, "noted"))));
+      // What is taken out does not come back, whether it was in the copy or came after it.
+      Change.Batch recorded = new Change.Batch("Recorded", line.newBatch());
+      line.write(s -> s.begin(recorded, NOW));
+      line.write(s -> s.add(List.of(event(700_000, "recorded")), recorded.batch()));
+      line.write(s -> s.undo(recorded));
+      line.write(s -> s.undo(early));
       awaitCleared(line); // it would take what it finds after a write of its own for its own
       Files.write(file, Files.readAllBytes(older));
       line.write(s -> s.add(StoreTest.answer(3)));
