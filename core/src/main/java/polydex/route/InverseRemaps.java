@@ -120,14 +120,18 @@ final class InverseRemaps {
   private static List<Physical> before(List<KeyRule> rules, Physical press) {
     List<List<Part>> held = new ArrayList<>();
     for (Modifier m : press.held().modifiers().list()) {
-      held.add(sources(rules, new ModifierPart(m, press.held().modifiers().side(m))));
+      held.add(
+          sources(
+              rules,
+              new ModifierPart(m, press.held().modifiers().side(m)),
+              press instanceof Physical.ModifierTap));
     }
-    press.held().keys().forEach(k -> held.add(sources(rules, new KeyPart(k))));
+    press.held().keys().forEach(k -> held.add(sources(rules, new KeyPart(k), false)));
     List<Physical> found = new ArrayList<>();
     List<List<Part>> ways = withIdle(product(held), idle(rules, press));
     if (press instanceof Physical.Press p) {
       for (List<Part> parts : ways) {
-        for (Part key : sources(rules, new KeyPart(p.key()))) {
+        for (Part key : sources(rules, new KeyPart(p.key()), true)) {
           pressing(parts, key).ifPresent(found::add);
         }
       }
@@ -224,15 +228,20 @@ final class InverseRemaps {
     return List.of(part);
   }
 
-  /** The part itself, and whatever a rule makes into it. */
-  private static List<Part> sources(List<KeyRule> rules, Part wanted) {
+  /**
+   * The part itself, and whatever a rule makes into it.
+   *
+   * @param pressed whether what is pressed alone counts as well, not only what is held
+   */
+  private static List<Part> sources(List<KeyRule> rules, Part wanted, boolean pressed) {
     Set<Part> found = new LinkedHashSet<>();
     found.add(
         wanted instanceof ModifierPart(Modifier m, Side side) && side == Side.LEFT
             ? new ModifierPart(m, Side.EITHER)
             : wanted);
     for (KeyRule rule : rules) {
-      if (rule.to().isPresent() && isSame(rule.to().get(), wanted)) {
+      if (rule.to().filter(to -> isSame(to, wanted)).isPresent()
+          || (pressed && rule.tapped().filter(t -> isSame(t.to(), wanted)).isPresent())) {
         found.addAll(sides(rule.from()));
       }
     }

@@ -36,9 +36,46 @@ public record Remap(
    * One key for another.
    *
    * @param from what is pressed
-   * @param to what it becomes; none where it is switched off
+   * @param to what it becomes, held or pressed together with others; none where it is switched off
+   * @param tapped what it becomes when it is pressed alone, where that is something else
    */
-  public record KeyRule(Part from, Optional<Part> to) {}
+  public record KeyRule(Part from, Optional<Part> to, Optional<Tapped> tapped) {
+    /** One that makes no difference between the two. */
+    public KeyRule(Part from, Optional<Part> to) {
+      this(from, to, Optional.empty());
+    }
+
+    /** What a key that is pressed alone, or with others, becomes. */
+    Optional<Part> to(boolean alone) {
+      return alone && tapped.isPresent() ? Optional.of(tapped.get().to()) : to;
+    }
+  }
+
+  /**
+   * What a key becomes when it is tapped alone.
+   *
+   * @param to a key or modifier
+   * @param withinMillis how soon it must be let go for that, 1 to {@link #LONGEST}, in milliseconds
+   */
+  public record Tapped(Part to, int withinMillis) {
+    /** How soon, where nothing is said, in milliseconds. */
+    public static final int USUAL = 200;
+
+    /** The longest that is still a tap, in milliseconds. */
+    public static final int LONGEST = 5_000;
+
+    /**
+     * Checks the range.
+     *
+     * @throws IllegalArgumentException outside it
+     */
+    public Tapped {
+      if (withinMillis < 1 || withinMillis > LONGEST) {
+        throw new IllegalArgumentException(
+            "A tap takes 1 to %d ms, not %d".formatted(LONGEST, withinMillis));
+      }
+    }
+  }
 
   /** A key or a modifier: what a key rule is about. */
   public sealed interface Part {

@@ -89,9 +89,10 @@ final class Remapping {
     }
     Modifiers modifiers = Modifiers.NONE;
     List<Key> keys = new ArrayList<>();
+    boolean aloneTapped = in instanceof Physical.ModifierTap && in.held().count() == 1;
     for (Modifier m : in.held().modifiers().list()) {
       Side side = in.held().modifiers().side(m);
-      Optional<Part> becomes = becomes(new ModifierPart(m, side));
+      Optional<Part> becomes = becomes(new ModifierPart(m, side), aloneTapped);
       modifiers = modifiers.and(modifiersOf(becomes));
       becomes.filter(KeyPart.class::isInstance).ifPresent(p -> keys.add(((KeyPart) p).key()));
     }
@@ -99,12 +100,12 @@ final class Remapping {
       return tapped(modifiers, keys);
     }
     for (Key held : in.held().keys()) {
-      Optional<Part> becomes = becomes(new KeyPart(held));
+      Optional<Part> becomes = becomes(new KeyPart(held), false);
       modifiers = modifiers.and(modifiersOf(becomes));
       becomes.filter(KeyPart.class::isInstance).ifPresent(p -> keys.add(((KeyPart) p).key()));
     }
     Held held = new Held(modifiers, keys);
-    return becomes(new KeyPart(((Physical.Press) in).key()))
+    return becomes(new KeyPart(((Physical.Press) in).key()), in.held().isNothing())
         .map(
             part ->
                 switch (part) {
@@ -125,10 +126,10 @@ final class Remapping {
         : Optional.of(new Physical.ModifierTap(modifiers));
   }
 
-  private Optional<Part> becomes(Part part) {
+  private Optional<Part> becomes(Part part, boolean alone) {
     for (KeyRule rule : keyRules) {
       if (isAbout(rule.from(), part)) {
-        return rule.to();
+        return rule.to(alone);
       }
     }
     return Optional.of(part);

@@ -231,7 +231,7 @@ public final class SetupCheck {
             kind,
             name,
             "A rule before it is about %s too; this one does nothing.".formatted(rule.from()));
-      } else if (rule.to().equals(Optional.of(rule.from()))) {
+      } else if (rule.to().equals(Optional.of(rule.from())) && rule.tapped().isEmpty()) {
         say(depth, kind, name, "It makes the key into itself.");
       } else if (board != null && rule.from() instanceof KeyPart(var key) && !board.has(key)) {
         say(

@@ -112,7 +112,7 @@ final class RemapLines {
         .changedBy(
             new Edit.Words(
                 RuleText.of(rules.get(at)),
-                "What becomes what, as in CapsLock -> Ctrl",
+                "What becomes what, as in CapsLock -> Ctrl, or -> Ctrl held, Escape tapped",
                 t -> put.apply(Members.replaced(rules, at, RuleText.keyRule(t)))))
         .memberOf(rules, at, put);
   }

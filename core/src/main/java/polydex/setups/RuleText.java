@@ -3,6 +3,7 @@ package polydex.setups;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import polydex.keys.Gesture;
 import polydex.keys.Step;
@@ -10,21 +11,38 @@ import polydex.route.Remap;
 import polydex.route.Remap.KeyRule;
 import polydex.route.Remap.Part;
 import polydex.route.Remap.StrokeRule;
+import polydex.route.Remap.Tapped;
 
 /**
  * Rules of remaps as a person writes them: {@code CapsLock -> Ctrl} for a key, {@code Meta+S ->
- * Ctrl+S} for a stroke, {@code CapsLock -> nothing} for a key that is switched off. A single key or
- * modifier is meant as one, by the code of its place.
+ * Ctrl+S} for a stroke, {@code CapsLock -> nothing} for a key that is switched off, {@code CapsLock
+ * -> Ctrl held, Escape tapped} for one that is two, with {@code within 150 ms} where the time is
+ * not the usual one. A single key or modifier is meant as one, by the code of its place.
  */
 public final class RuleText {
   private static final Pattern ARROW = Pattern.compile("\\s*(?:->|→)\\s*");
+  private static final Pattern HELD_AND_TAPPED =
+      Pattern.compile("(\\w+) held, (\\w+) tapped(?: within (\\d{1,4}) ms)?");
   private static final String NOTHING = "nothing";
 
   private RuleText() {}
 
   /** A rule for keys in words. */
   public static String of(KeyRule rule) {
-    return rule.from() + " → " + rule.to().map(Part::toString).orElse(NOTHING);
+    String to = rule.to().map(Part::toString).orElse(NOTHING);
+    return rule.from()
+        + " → "
+        + rule.tapped()
+            .map(
+                t ->
+                    "%s held, %s tapped%s"
+                        .formatted(
+                            to,
+                            t.to(),
+                            t.withinMillis() == Tapped.USUAL
+                                ? ""
+                                : " within " + t.withinMillis() + " ms"))
+            .orElse(to);
   }
 
   /** A rule for strokes in words. */
@@ -39,9 +57,19 @@ public final class RuleText {
    */
   public static KeyRule keyRule(String text) {
     String[] sides = sides(text);
+    Matcher both = HELD_AND_TAPPED.matcher(sides[1]);
+    if (!both.matches()) {
+      return new KeyRule(Part.parse(sides[0]), part(sides[1]));
+    }
+    int within = both.group(3) == null ? Tapped.USUAL : Integer.parseInt(both.group(3));
     return new KeyRule(
         Part.parse(sides[0]),
-        sides[1].equals(NOTHING) ? Optional.empty() : Optional.of(Part.parse(sides[1])));
+        part(both.group(1)),
+        Optional.of(new Tapped(Part.parse(both.group(2)), within)));
+  }
+
+  private static Optional<Part> part(String text) {
+    return text.equals(NOTHING) ? Optional.empty() : Optional.of(Part.parse(text));
   }
 
   /**
@@ -51,7 +79,10 @@ public final class RuleText {
    */
   public static Remap adding(Remap remap, String text) {
     String[] sides = sides(text);
-    if (isPart(sides[0]) && (sides[1].equals(NOTHING) || isPart(sides[1]))) {
+    if (isPart(sides[0])
+        && (sides[1].equals(NOTHING)
+            || isPart(sides[1])
+            || HELD_AND_TAPPED.matcher(sides[1]).matches())) {
       List<KeyRule> rules = new ArrayList<>(remap.keyRules());
       rules.add(keyRule(text));
       return new Remap(remap.title(), remap.onlyIn(), remap.strokeRules(), rules);

@@ -77,7 +77,13 @@ public final class RandomSetups {
           "RightCtrl -> Alt",
           "Ctrl -> Escape",
           "KeyB -> Shift",
-          "KeyZ -> off");
+          "KeyZ -> off",
+          "CapsLock -> Ctrl / KeyA",
+          "KeyB -> Shift / KeyB",
+          "Ctrl -> Ctrl / Tab",
+          "Alt -> Meta / Meta",
+          "Tab -> Alt / Tab",
+          "KeyA -> off / Ctrl");
 
   private static <T> T any(Random random, List<T> list) {
     return list.get(random.nextInt(list.size()));

@@ -462,12 +462,20 @@ public final class ReferenceTracer {
     if (press instanceof Physical.PointerPress || remap.keyRules().isEmpty()) {
       return Optional.of(press);
     }
+    // Alone: nothing else takes part in the press.
+    boolean alone =
+        switch (press) {
+          case Physical.Press p -> p.held().isNothing();
+          case Physical.ModifierTap t -> t.modifiers().list().size() == 1;
+          case Physical.PointerPress _ -> false;
+        };
     List<Part> held = new ArrayList<>();
     for (Modifier m : press.held().modifiers().list()) {
-      becomes(remap, new ModifierPart(m, press.held().modifiers().side(m))).ifPresent(held::add);
+      becomes(remap, new ModifierPart(m, press.held().modifiers().side(m)), alone)
+          .ifPresent(held::add);
     }
     if (press instanceof Physical.Press p) {
-      p.held().keys().forEach(k -> becomes(remap, new KeyPart(k)).ifPresent(held::add));
+      p.held().keys().forEach(k -> becomes(remap, new KeyPart(k), false).ifPresent(held::add));
     }
     Modifiers modifiers = Modifiers.NONE;
     List<Key> keys = new ArrayList<>();
@@ -479,7 +487,7 @@ public final class ReferenceTracer {
       }
     }
     if (press instanceof Physical.Press p) {
-      Optional<Part> pressed = becomes(remap, new KeyPart(p.key()));
+      Optional<Part> pressed = becomes(remap, new KeyPart(p.key()), alone);
       if (pressed.isEmpty()) {
         return Optional.empty();
       }
@@ -497,7 +505,7 @@ public final class ReferenceTracer {
         : Optional.of(new Physical.ModifierTap(modifiers));
   }
 
-  private static Optional<Part> becomes(Remap remap, Part part) {
+  private static Optional<Part> becomes(Remap remap, Part part, boolean alone) {
     for (Remap.KeyRule rule : remap.keyRules()) {
       boolean about = rule.from().equals(part);
       if (rule.from() instanceof ModifierPart(Modifier m, Modifiers.Side side)
@@ -506,7 +514,9 @@ public final class ReferenceTracer {
         about = m == pressed && (side == Modifiers.Side.EITHER || side == real);
       }
       if (about) {
-        return rule.to();
+        return alone && rule.tapped().isPresent()
+            ? Optional.of(rule.tapped().get().to())
+            : rule.to();
       }
     }
     return Optional.of(part);

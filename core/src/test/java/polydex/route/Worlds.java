@@ -207,11 +207,16 @@ public final class Worlds {
   public static Remap keys(String... rules) {
     List<Remap.KeyRule> list = new ArrayList<>();
     for (String rule : rules) {
+      // "from -> held" or "from -> held / tapped"
       String[] parts = rule.split(" -> ", -1);
+      String[] to = parts[1].split(" / ");
       list.add(
           new Remap.KeyRule(
               Remap.Part.parse(parts[0]),
-              parts[1].equals("off") ? Optional.empty() : Optional.of(Remap.Part.parse(parts[1]))));
+              to[0].equals("off") ? Optional.empty() : Optional.of(Remap.Part.parse(to[0])),
+              to.length == 1
+                  ? Optional.empty()
+                  : Optional.of(new Remap.Tapped(Remap.Part.parse(to[1]), 200))));
     }
     return new Remap(String.join(", ", rules), Optional.empty(), List.of(), list);
   }

@@ -31,6 +31,7 @@ import polydex.route.Remap.KeyRule;
 import polydex.route.Remap.ModifierPart;
 import polydex.route.Remap.Part;
 import polydex.route.Remap.StrokeRule;
+import polydex.route.Remap.Tapped;
 
 /** Rules of remaps, as they are printed and read. */
 class RuleTextTest {
@@ -69,6 +70,10 @@ class RuleTextTest {
     KeyRule rule = new KeyRule(from, Optional.of(to));
     assertThat(RuleText.keyRule(RuleText.of(rule))).isEqualTo(rule);
     assertThat(RuleText.adding(EMPTY, RuleText.of(rule)).keyRules()).containsExactly(rule);
+    KeyRule two = new KeyRule(from, Optional.of(to), Optional.of(new Tapped(from, 200)));
+    assertThat(RuleText.keyRule(RuleText.of(two))).isEqualTo(two);
+    KeyRule slow = new KeyRule(from, Optional.empty(), Optional.of(new Tapped(to, 350)));
+    assertThat(RuleText.adding(EMPTY, RuleText.of(slow)).keyRules()).containsExactly(slow);
     KeyRule off = new KeyRule(from, Optional.empty());
     assertThat(RuleText.keyRule(RuleText.of(off))).isEqualTo(off);
   }
@@ -106,6 +111,7 @@ class RuleTextTest {
     "CapsLock -> Ctrl, key",
     "RightCtrl -> RightAlt, key",
     "CapsLock -> nothing, key",
+    "'CapsLock -> Ctrl held, Escape tapped', key",
     "Tab -> Home, key",
     "KeyA -> KeyB, key",
     "A -> B, stroke",
@@ -130,6 +136,8 @@ class RuleTextTest {
         "Ctrl+K Ctrl+S -> F5",
         "Ctrl+{A,B} -> F5",
         "Ctrl+S -> nothing",
+        "CapsLock -> Ctrl held, Escape tapped within 0 ms",
+        "CapsLock -> Ctrl held, Ctrl+S tapped",
         "\"text\" -> F5",
         "Ctrl+Click -> F5"
       })
