@@ -20,11 +20,11 @@ import polydex.conflict.Fix;
 import polydex.conflict.Person;
 import polydex.conflict.Plan;
 import polydex.conflict.Planner;
-import polydex.conflict.Situation;
 import polydex.conflict.Trial;
 import polydex.files.json.ModelJson;
 import polydex.route.Setup;
 import polydex.route.SetupTraces;
+import polydex.route.Situation;
 import polydex.workspace.Workspace;
 
 @Command(

@@ -5,6 +5,7 @@ import java.util.Optional;
 import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
 import polydex.keys.Gesture;
+import polydex.route.Situation;
 
 /** One change that would end a conflict. */
 public sealed interface Fix permits KeymapFix, MachineFix, Fix.UseOther {

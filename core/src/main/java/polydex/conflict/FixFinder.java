@@ -12,7 +12,6 @@ import polydex.catalog.Binding;
 import polydex.catalog.Context;
 import polydex.conflict.Conflict.Kind;
 import polydex.conflict.Conflict.Party;
-import polydex.conflict.Situation.Computer;
 import polydex.keys.Gesture;
 import polydex.keys.Step;
 import polydex.route.Layer;
@@ -20,6 +19,8 @@ import polydex.route.Machine;
 import polydex.route.Machine.Capture;
 import polydex.route.Remap;
 import polydex.route.Setup;
+import polydex.route.Situation;
+import polydex.route.Situation.Computer;
 
 /**
  * Proposes fixes for a conflict by its kind. What is proposed is only worth offering once a {@link

@@ -18,6 +18,7 @@ import polydex.keys.Modifier;
 import polydex.keys.Physical;
 import polydex.route.Machine;
 import polydex.route.Setup;
+import polydex.route.Situation;
 import polydex.route.Trace.Nothing;
 import polydex.route.Trace.Outcome;
 import polydex.route.Tracer;

@@ -8,9 +8,10 @@ import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
-import polydex.conflict.Situation.Computer;
 import polydex.keys.Gesture;
 import polydex.route.Machine;
+import polydex.route.Situation;
+import polydex.route.Situation.Computer;
 
 /** A change of which gesture does what. */
 public sealed interface KeymapFix extends Fix {

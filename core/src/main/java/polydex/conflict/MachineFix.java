@@ -4,10 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import polydex.catalog.Catalog;
-import polydex.conflict.Situation.Computer;
 import polydex.keys.Gesture;
 import polydex.route.Machine.Capture;
 import polydex.route.Remap;
+import polydex.route.Situation;
+import polydex.route.Situation.Computer;
 
 /** A change of what stands between the fingers and a keymap: session windows and remaps. */
 public sealed interface MachineFix extends Fix {

@@ -12,6 +12,7 @@ import polydex.route.Machine;
 import polydex.route.Setup;
 import polydex.route.SetupId;
 import polydex.route.SetupTraces;
+import polydex.route.Situation;
 import polydex.route.TracedBinding;
 
 /**

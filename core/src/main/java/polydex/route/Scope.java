@@ -102,6 +102,19 @@ final class Scope {
     return changed;
   }
 
+  /** The same with one more binding of the user's own at the end. O(first presses). */
+  Scope withOwn(EnvironmentId environment, Binding more, List<List<Physical>> presses) {
+    Scope changed = new Scope(this);
+    for (List<Physical> list : presses) {
+      Physical first = list.getFirst().eitherSide();
+      List<Entry> entries = new ArrayList<>(changed.entries.getOrDefault(first, List.of()));
+      entries.add(new Entry(list, new Bound(environment, more, true, changed.size++)));
+      changed.entries.put(first, entries);
+      changed.plant(first);
+    }
+    return changed;
+  }
+
   /** Makes the trie behind a first press again. */
   private void plant(Physical first) {
     roots.remove(first);

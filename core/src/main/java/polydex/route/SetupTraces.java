@@ -14,6 +14,7 @@ import java.util.function.Function;
 import java.util.function.IntPredicate;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import polydex.boards.Layout;
 import polydex.boards.Presses;
 import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
@@ -22,6 +23,7 @@ import polydex.catalog.EnvironmentId;
 import polydex.catalog.MenuKeys;
 import polydex.keys.Gesture;
 import polydex.keys.Held;
+import polydex.keys.Physical;
 import polydex.keys.Step;
 import polydex.route.Trace.Outcome;
 
@@ -97,6 +99,39 @@ public final class SetupTraces {
       }
     }
     return found;
+  }
+
+  /**
+   * The bindings that can be concerned when another one comes to a desktop that begins with one of
+   * these presses there: all others are traced alike with and without it.
+   *
+   * @param depth of the machine, 0 the outermost
+   */
+  public List<TracedBinding> concernedBy(int depth, List<Physical> firsts) {
+    Touched touched = new Touched(tracer.stations(), depth, firsts);
+    Layout fingers = tracer.layout();
+    List<TracedBinding> found = new ArrayList<>();
+    signs()
+        .touching(
+            touched.bits(),
+            i -> {
+              TracedBinding t = all.get(i);
+              Layout own = tracer.stations().get(t.layer().depth()).layout;
+              if (touched.concerns(t, fingers, own)) {
+                found.add(t);
+              }
+            });
+    return found;
+  }
+
+  /** What can be pressed under the fingers for a press to come to a machine's desktop. */
+  public Set<Physical> sources(int depth, Physical press) {
+    return InverseRemaps.toFingers(tracer.stations(), depth, press);
+  }
+
+  /** The layout of a machine. */
+  public Layout layout(int depth) {
+    return tracer.stations().get(depth).layout;
   }
 
   /** The contexts of keymaps that only holds open, each behind its environment and a space. */

@@ -1,5 +1,6 @@
 package polydex.route;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -235,6 +236,21 @@ final class Station {
                     taker.heldContexts(),
                     taker.whenBroken()));
     return new Station(this, catalog, desktop, changed, sides);
+  }
+
+  /** The same with one more binding of the user's own, behind those that are there. */
+  Station withOwn(Binding more) {
+    Scope own = desktop.scopes().getFirst();
+    boolean told = sides;
+    List<List<Physical>> all = presses(more);
+    for (List<Physical> list : all) {
+      told |= list.stream().anyMatch(Station::namesASide);
+    }
+    List<Scope> scopes = new ArrayList<>(desktop.scopes());
+    scopes.set(0, own.withOwn(machine.platform(), more, matched(all)));
+    Taker changed =
+        new Taker(desktop.layer(), scopes, desktop.heldContexts(), desktop.whenBroken());
+    return new Station(this, catalog, changed, focused, told);
   }
 
   /**

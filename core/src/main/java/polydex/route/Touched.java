@@ -55,6 +55,12 @@ final class Touched {
     presses.forEach(p -> bits |= bit(p));
   }
 
+  /** What a binding touches that begins with one of these presses on the machine at a depth. */
+  Touched(List<Station> stations, int depth, List<Physical> firsts) {
+    firsts.forEach(first -> touch(stations, depth, first));
+    presses.forEach(p -> bits |= bit(p));
+  }
+
   private void touch(List<Station> stations, int depth, Physical first) {
     presses.add(plain(first));
     for (Physical source : InverseRemaps.toFingers(stations, depth, first)) {

@@ -6,6 +6,7 @@ import java.util.Optional;
 import polydex.boards.Board;
 import polydex.boards.Layout;
 import polydex.boards.Presses;
+import polydex.catalog.Binding;
 import polydex.catalog.Environment.Platform;
 import polydex.keys.Gesture;
 import polydex.keys.Physical;
@@ -87,6 +88,25 @@ public final class Tracer {
             .map(presses -> last.inMenus(presses))
             .orElse(List.of());
     return new Tracer(this, setup, stations, at);
+  }
+
+  /**
+   * A tracer for the same setup with one more binding of the user's own on a machine, behind those
+   * that are there. What was made ready is shared, so that it costs O(own bindings).
+   *
+   * @param depth of the machine, 0 the outermost
+   */
+  public Tracer withOwn(int depth, Binding more) {
+    List<Station> changed = new ArrayList<>(stations);
+    changed.set(depth, stations.get(depth).withOwn(more));
+    return new Tracer(this, setup.with(depth, adding(depth, more)), List.copyOf(changed), begun);
+  }
+
+  private Machine adding(int depth, Binding more) {
+    Machine machine = setup.machines().get(depth);
+    List<Binding> own = new ArrayList<>(machine.own());
+    own.add(more);
+    return machine.withOwn(own);
   }
 
   /** The same after single bindings have changed; nothing where more has to be made anew. */

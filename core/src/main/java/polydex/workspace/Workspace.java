@@ -12,11 +12,11 @@ import polydex.boards.Layout;
 import polydex.catalog.Catalog;
 import polydex.catalog.EnvironmentId;
 import polydex.conflict.Accepted;
-import polydex.conflict.Situation;
 import polydex.mouse.MouseChoices;
 import polydex.recall.Learning;
 import polydex.route.Setup;
 import polydex.route.SetupId;
+import polydex.route.Situation;
 import polydex.route.World;
 
 /**

@@ -23,6 +23,7 @@ import polydex.route.RandomSetups;
 import polydex.route.Setup;
 import polydex.route.SetupId;
 import polydex.route.SetupTraces;
+import polydex.route.Situation;
 import polydex.route.World;
 import polydex.route.Worlds;
 

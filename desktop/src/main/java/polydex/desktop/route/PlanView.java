@@ -20,7 +20,6 @@ import polydex.conflict.Fix;
 import polydex.conflict.Person;
 import polydex.conflict.Plan;
 import polydex.conflict.Planner;
-import polydex.conflict.Situation;
 import polydex.conflict.Trial;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
@@ -28,6 +27,7 @@ import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.keys.Gesture;
+import polydex.route.Situation;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
 

@@ -1,4 +1,4 @@
-package polydex.conflict;
+package polydex.route;
 
 import java.util.ArrayList;
 import java.util.Collections;
@@ -8,14 +8,10 @@ import java.util.Map;
 import java.util.function.UnaryOperator;
 import polydex.catalog.Binding;
 import polydex.catalog.EnvironmentId;
-import polydex.route.Machine;
-import polydex.route.Setup;
-import polydex.route.SetupId;
-import polydex.route.World;
 
 /**
- * What fixes change: keymaps and the setups of a person. A computer that stands in several setups,
- * known by its title and platform, is changed in all of them.
+ * Keymaps and the setups of a person: what fixes and plans change. A computer that stands in
+ * several setups, known by its title and platform, is changed in all of them.
  *
  * @param world keymaps, boards and layouts
  * @param setups by id
@@ -27,7 +23,7 @@ public record Situation(World world, Map<SetupId, Setup> setups) {
   }
 
   /** The same with a computer changed, wherever it stands. */
-  Situation withMachine(Computer computer, UnaryOperator<Machine> change) {
+  public Situation withMachine(Computer computer, UnaryOperator<Machine> change) {
     Map<SetupId, Setup> changed = new LinkedHashMap<>();
     setups.forEach(
         (id, s) ->
@@ -37,7 +33,7 @@ public record Situation(World world, Map<SetupId, Setup> setups) {
   }
 
   /** The same with the session window of a computer changed, wherever it stands. */
-  Situation withSession(Computer computer, UnaryOperator<Machine.SessionWindow> change) {
+  public Situation withSession(Computer computer, UnaryOperator<Machine.SessionWindow> change) {
     return withMachine(
         computer, m -> m.focus() instanceof Machine.SessionWindow s ? m.with(change.apply(s)) : m);
   }
@@ -51,7 +47,7 @@ public record Situation(World world, Map<SetupId, Setup> setups) {
   }
 
   /** The same with other bindings of an environment. */
-  Situation withBindings(EnvironmentId environment, UnaryOperator<Binding> change) {
+  public Situation withBindings(EnvironmentId environment, UnaryOperator<Binding> change) {
     List<Binding> list = new ArrayList<>();
     world.catalog().bindings(environment).forEach(b -> list.add(change.apply(b)));
     return new Situation(
@@ -66,11 +62,13 @@ public record Situation(World world, Map<SetupId, Setup> setups) {
    * @param platform the id of its platform
    */
   public record Computer(String title, EnvironmentId platform) {
-    static Computer of(Machine machine) {
+    /** The one that a machine of a setup is. */
+    public static Computer of(Machine machine) {
       return new Computer(machine.title(), machine.platform());
     }
 
-    boolean is(Machine machine) {
+    /** Whether a machine of a setup is this computer. */
+    public boolean is(Machine machine) {
       return machine.title().equals(title) && machine.platform().equals(platform);
     }
   }
