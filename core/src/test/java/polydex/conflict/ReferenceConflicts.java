@@ -1,6 +1,7 @@
 package polydex.conflict;
 
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -31,7 +32,7 @@ import polydex.route.Worlds;
  * followed by the plain tracer, and every pair is looked at. "kind environment@depth/context action
  * gesture: what happens instead".
  */
-final class ReferenceConflicts {
+public final class ReferenceConflicts {
   private static final List<String> ORDER =
       List.of("board", "remap", "reserved", "desktop", "session", "application", "typing");
 
@@ -52,7 +53,7 @@ final class ReferenceConflicts {
   private final List<Entry> absent = new ArrayList<>();
   private final Set<String> found = new TreeSet<>();
 
-  ReferenceConflicts(World world, Setup setup, int pause) {
+  public ReferenceConflicts(World world, Setup setup, int pause) {
     this.world = world;
     this.setup = setup;
     this.pause = pause;
@@ -148,6 +149,21 @@ final class ReferenceConflicts {
 
   private Layout layout(int depth) {
     return world.layouts().get(setup.machines().get(depth).layout());
+  }
+
+  /** Every binding that does what it says, by a name that stays the same while others come. */
+  public Set<String> working() {
+    Set<String> working = new LinkedHashSet<>();
+    for (Entry e : entries) {
+      String[] ends = new ReferenceTracer(world, e.as()).outcomes(e.gesture()).split(", ");
+      if (ends[ends.length - 1].equals(action(e))) {
+        working.add(
+            "%s %s %s %s %s"
+                .formatted(
+                    action(e), e.kind(), e.binding().context(), e.binding().id(), e.gesture()));
+      }
+    }
+    return working;
   }
 
   Set<String> all() {

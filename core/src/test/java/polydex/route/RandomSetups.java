@@ -89,7 +89,8 @@ public final class RandomSetups {
     return list.get(random.nextInt(list.size()));
   }
 
-  private static String gesture(Random random) {
+  /** Any gesture of those that the setups are made of. */
+  public static String gesture(Random random) {
     return random.nextInt(3) > 0 ? any(random, STROKES) : any(random, LONGER);
   }
 

@@ -32,7 +32,9 @@ class ArchitectureTest {
     "polydex.boards..",
     "polydex.catalog..",
     "polydex.route..",
+    "polydex.free..",
     "polydex.conflict..",
+    "polydex.fit..",
     "polydex.effort..",
     "polydex.recall..",
     "polydex.log..",
@@ -114,7 +116,7 @@ class ArchitectureTest {
   static final ArchRule packagesOfTheCoreHaveNoCycles =
       slices()
           .matching(
-              "polydex.(keys|boards|catalog|route|conflict|effort|recall|log|recognition|totals|mouse|workspace|intake|setups|person)..")
+              "polydex.(keys|boards|catalog|route|free|conflict|fit|effort|recall|log|recognition|totals|mouse|workspace|intake|setups|person)..")
           .should()
           .beFreeOfCycles();
 

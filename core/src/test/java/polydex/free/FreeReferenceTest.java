@@ -1,0 +1,138 @@
+package polydex.free;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.Set;
+import net.jqwik.api.EdgeCasesMode;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.statistics.Statistics;
+import polydex.boards.Presses;
+import polydex.catalog.ActionId;
+import polydex.catalog.Binding;
+import polydex.conflict.ReferenceConflicts;
+import polydex.keys.Gesture;
+import polydex.keys.Held;
+import polydex.keys.Key;
+import polydex.keys.Modifier;
+import polydex.keys.Modifiers;
+import polydex.keys.Physical;
+import polydex.route.Machine;
+import polydex.route.RandomSetups;
+import polydex.route.ReferenceTracer;
+import polydex.route.Setup;
+import polydex.route.SetupTraces;
+import polydex.route.Situation.Computer;
+import polydex.route.World;
+
+/**
+ * What is free, against brute force: the binding is put into a copy of the setup, and everything is
+ * followed before and after by the plain reference.
+ */
+class FreeReferenceTest {
+  private static final List<Key> KEYS =
+      List.of(
+          Key.KeyA,
+          Key.KeyB,
+          Key.KeyQ,
+          Key.KeyZ,
+          Key.KeyY,
+          Key.KeyS,
+          Key.BracketLeft,
+          Key.Tab,
+          Key.Digit7,
+          Key.Digit8,
+          Key.CapsLock,
+          Key.Slash,
+          Key.KeyF);
+  private static final List<Modifiers> HELD = held();
+
+  private static List<Modifiers> held() {
+    List<Modifiers> all = new ArrayList<>();
+    List<Modifier> some =
+        List.of(Modifier.SHIFT, Modifier.CTRL, Modifier.ALT, Modifier.META, Modifier.ALTGR);
+    for (int bits = 0; bits < 1 << some.size(); bits++) {
+      Modifiers held = Modifiers.NONE;
+      for (int i = 0; i < some.size(); i++) {
+        held = (bits & 1 << i) == 0 ? held : held.and(some.get(i));
+      }
+      all.add(held);
+    }
+    all.add(Modifiers.of(Modifier.CTRL, Modifiers.Side.RIGHT));
+    return all;
+  }
+
+  @Property(seed = "20310314", tries = 4_000, edgeCases = EdgeCasesMode.NONE)
+  void freeIsWhatWorksAndBreaksNothing(@ForAll long seed) {
+    RandomSetups.Case c = RandomSetups.make(seed);
+    Random random = new Random(seed);
+    Setup setup = c.setup();
+    List<Machine> machines = setup.machines();
+    Computer home = Computer.of(machines.get(random.nextInt(machines.size())));
+    Gesture gesture = Gesture.parse(RandomSetups.gesture(random)).expand().getFirst();
+    SetupTraces traces = SetupTraces.of(setup, c.world());
+
+    Verdict found = new FreeGestures(List.of(traces), Set.of(home)).in(traces, gesture);
+
+    assertThat(kind(found))
+        .as("%s on %s in %s: %s", gesture, home, setup, found)
+        .isEqualTo(reference(c.world(), setup, home, gesture, found));
+    Statistics.collect(kind(found));
+    Statistics.coverage(
+        kinds -> {
+          for (String kind : List.of("free", "taken", "types", "lost")) {
+            kinds.check(kind).percentage(p -> p > 4);
+          }
+        });
+  }
+
+  private static String kind(Verdict v) {
+    return switch (v) {
+      case Verdict.Free _ -> "free";
+      case Verdict.Taken t -> t.lost().isEmpty() ? "lost" : "taken";
+      case Verdict.Types _ -> "types";
+      case Verdict.Reserved _, Verdict.Astray _, Verdict.Untypable _ -> "lost";
+    };
+  }
+
+  /** The same by brute force; where the gesture does not arrive, typing may still be the reason. */
+  private static String reference(
+      World world, Setup setup, Computer home, Gesture gesture, Verdict found) {
+    Setup with = setup;
+    List<String> wanted = new ArrayList<>();
+    for (int depth = 0; depth < setup.machines().size(); depth++) {
+      Machine m = with.machines().get(depth);
+      if (home.is(m)) {
+        List<Binding> own = new ArrayList<>(m.own());
+        own.add(Binding.of("probe", new ActionId("probe"), gesture));
+        with = with.with(depth, m.withOwn(own));
+        wanted.add(m.platform() + ".probe@" + depth);
+      }
+    }
+    if (!wanted.contains(new ReferenceTracer(world, with).outcomes(gesture))) {
+      return found instanceof Verdict.Types ? "types" : "lost";
+    }
+    Set<String> before = new ReferenceConflicts(world, setup, 280).working();
+    if (!new ReferenceConflicts(world, with, 280).working().containsAll(before)) {
+      return "taken";
+    }
+    for (Modifiers held : HELD) {
+      for (Key key : KEYS) {
+        Gesture stroke =
+            Gesture.of(
+                Presses.describe(
+                    new Physical.Press(Held.of(held), key),
+                    world.layouts().get(setup.machine().layout())));
+        String typed = new ReferenceTracer(world, setup).outcomes(stroke);
+        if (typed.contains("types ")
+            && !new ReferenceTracer(world, with).outcomes(stroke).equals(typed)) {
+          return "types";
+        }
+      }
+    }
+    return "free";
+  }
+}
