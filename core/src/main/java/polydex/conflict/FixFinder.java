@@ -2,7 +2,9 @@ package polydex.conflict;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import polydex.boards.Board;
@@ -12,6 +14,7 @@ import polydex.catalog.Binding;
 import polydex.catalog.Context;
 import polydex.conflict.Conflict.Kind;
 import polydex.conflict.Conflict.Party;
+import polydex.free.Proposals;
 import polydex.keys.Gesture;
 import polydex.keys.Step;
 import polydex.route.Layer;
@@ -31,6 +34,9 @@ public final class FixFinder {
 
   private final Situation situation;
   private final Trial trial;
+
+  /** What proposes gestures that are free, made when a computer first needs one. */
+  private final Map<Computer, Proposals> free = new HashMap<>();
 
   /** Fixes that are tried from the situation of these trials. */
   public FixFinder(Trial trial) {
@@ -59,6 +65,11 @@ public final class FixFinder {
         .toList();
   }
 
+  private Proposals free(Setup setup, int depth) {
+    return free.computeIfAbsent(
+        Computer.of(setup.machines().get(depth)), c -> Proposals.on(situation, c));
+  }
+
   private List<Fix> proposed(Conflict c, int most) {
     List<Fix> fixes = new ArrayList<>();
     for (Gesture other :
@@ -70,8 +81,7 @@ public final class FixFinder {
       return fixes;
     }
     Setup setup = situation.setups().get(c.setup().get());
-    List<Gesture> free =
-        new FreeGestures(situation, setup, c.loser().depth(), c.loser().action()).best(most);
+    List<Gesture> free = free(setup, c.loser().depth()).best(c.loser().action(), most);
     move(setup, c.loser(), free, fixes);
     c.winner().filter(w -> !isSame(w, c.loser())).ifPresent(w -> winner(setup, w, most, fixes));
     c.at().ifPresent(at -> atLayer(setup, c, at, fixes));
@@ -157,11 +167,7 @@ public final class FixFinder {
           .filter(b -> !b.remarks().fixed())
           .ifPresent(b -> fixes.add(new KeymapFix.SwitchOff(Computer.of(machine), b)));
     }
-    move(
-        setup,
-        winner,
-        new FreeGestures(situation, setup, winner.depth(), winner.action()).best(most),
-        fixes);
+    move(setup, winner, free(setup, winner.depth()).best(winner.action(), most), fixes);
   }
 
   private void atLayer(Setup setup, Conflict c, Layer at, List<Fix> fixes) {

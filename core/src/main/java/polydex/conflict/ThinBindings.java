@@ -11,6 +11,7 @@ import polydex.boards.Layout;
 import polydex.boards.Presses;
 import polydex.catalog.Environment.OwnBindingRules;
 import polydex.catalog.Environment.Platform;
+import polydex.free.Proposals;
 import polydex.keys.Gesture;
 import polydex.keys.Key;
 import polydex.keys.Modifier;
@@ -26,9 +27,6 @@ import polydex.route.TracedBinding;
  * O(own bindings).
  */
 final class ThinBindings {
-  /** How many modifiers a binding of one's own should hold. */
-  static final int MODIFIERS = 2;
-
   /** Keys that all programs use alike with the primary modifier: copy, paste, undo, save ... */
   private static final List<String> WITH_PRIMARY =
       List.of("C", "X", "V", "Z", "S", "F", "A", "P", "N", "O");
@@ -118,7 +116,7 @@ final class ThinBindings {
     if (rules.filter(r -> r.mostGestures() > 0 && so > r.mostGestures()).isPresent()) {
       return Optional.of(Fault.TOO_MANY_GESTURES);
     }
-    return count < MODIFIERS ? Optional.of(Fault.SLIGHT) : Optional.empty();
+    return count < Proposals.MODIFIERS ? Optional.of(Fault.SLIGHT) : Optional.empty();
   }
 
   private static boolean covers(Gesture gesture, Platform platform, Layout layout) {

@@ -63,6 +63,7 @@ class ArchitectureTest {
                   "java.text..",
                   "java.math..",
                   "org.ojalgo..",
+                  "org.jgrapht..",
                   "org.threeten.extra..",
                   "org.jspecify.."));
 

@@ -5,14 +5,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import polydex.catalog.ActionId;
-import polydex.conflict.FreeGestures;
 import polydex.desktop.desk.Desk;
+import polydex.free.Proposals;
 import polydex.keys.Gesture;
 import polydex.mouse.MouseChoices;
 import polydex.mouse.Wish;
 import polydex.recognition.LearntName;
 import polydex.recognition.Place;
 import polydex.route.Setup;
+import polydex.route.Situation.Computer;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
 
@@ -65,7 +66,9 @@ final class Choices {
     desk.analyst()
         .look(
             "free gestures",
-            _ -> new FreeGestures(workspace.situation(), setup, depth, action.get()).best(OFFERED),
+            _ ->
+                Proposals.on(workspace.situation(), Computer.of(setup.machines().get(depth)))
+                    .best(action.get(), OFFERED),
             free -> offer(place, free),
             desk.session()::problem);
   }
