@@ -139,6 +139,7 @@ public record Environment(
    * @param ownBindings its rules for bindings of the user's own, where they are known
    * @param menuForms how its applications' menus are opened by their access keys; empty where they
    *     are not
+   * @param changes how changes are made on it, step by step
    */
   public record Platform(
       Map<Modifier, String> modifierNames,
@@ -147,14 +148,22 @@ public record Environment(
       Set<Modifier> typing,
       Modifier primary,
       Optional<OwnBindingRules> ownBindings,
-      Set<MenuForm> menuForms)
+      Set<MenuForm> menuForms,
+      Optional<ChangeSteps> changes)
       implements Kind {
     private static final Modifiers CTRL_ALT = Modifiers.of(Modifier.CTRL, Modifier.ALT);
 
     /** Nothing special about it. */
     public static final Platform PLAIN =
         new Platform(
-            Map.of(), List.of(), false, Set.of(), Modifier.CTRL, Optional.empty(), Set.of());
+            Map.of(),
+            List.of(),
+            false,
+            Set.of(),
+            Modifier.CTRL,
+            Optional.empty(),
+            Set.of(),
+            Optional.empty());
 
     /** One with Ctrl as its primary modifier, and no rules that are known. */
     public Platform(
@@ -169,7 +178,41 @@ public record Environment(
           typing,
           Modifier.CTRL,
           Optional.empty(),
-          Set.of());
+          Set.of(),
+          Optional.empty());
+    }
+
+    /** One of which nobody said how changes are made on it. */
+    public Platform(
+        Map<Modifier, String> modifierNames,
+        List<Reserved> reserved,
+        boolean altGrIsCtrlAlt,
+        Set<Modifier> typing,
+        Modifier primary,
+        Optional<OwnBindingRules> ownBindings,
+        Set<MenuForm> menuForms) {
+      this(
+          modifierNames,
+          reserved,
+          altGrIsCtrlAlt,
+          typing,
+          primary,
+          ownBindings,
+          menuForms,
+          Optional.empty());
+    }
+
+    /** The same with other steps for changes. */
+    public Platform changedBy(ChangeSteps steps) {
+      return new Platform(
+          modifierNames,
+          reserved,
+          altGrIsCtrlAlt,
+          typing,
+          primary,
+          ownBindings,
+          menuForms,
+          Optional.of(steps));
     }
 
     /** Copies the collections. */
@@ -308,6 +351,12 @@ public record Environment(
   public Environment withContexts(List<Context> others) {
     return new Environment(
         id, title, version, others, whenBroken, kind, pointerRoutes, menus, tabOrder, source);
+  }
+
+  /** The same of another kind. */
+  public Environment withKind(Kind other) {
+    return new Environment(
+        id, title, version, contexts, whenBroken, other, pointerRoutes, menus, tabOrder, source);
   }
 
   /** What is special to it as a platform, if it is one. */

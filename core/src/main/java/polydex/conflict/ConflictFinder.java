@@ -297,9 +297,9 @@ public final class ConflictFinder {
     add(Kind.VERSION, traced, winner, traced.layer(), traced.outcome());
   }
 
-  private void thin(TracedBinding traced, ThinBindings.Fault fault) {
+  private void thin(TracedBinding traced, OwnFault fault) {
     Outcome instead =
-        fault == ThinBindings.Fault.COVERS
+        fault == OwnFault.COVERS
             ? new Acted(
                 traced.layer(),
                 traced.environment(),

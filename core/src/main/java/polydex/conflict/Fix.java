@@ -22,6 +22,7 @@ public sealed interface Fix permits KeymapFix, MachineFix, Fix.UseOther {
       case KeymapFix.SwitchOff f -> List.of(f.binding().gesture());
       case KeymapFix.Replace f -> List.of(f.to(), f.binding().gesture());
       case KeymapFix.MoveOwn f -> List.of(f.binding().gesture(), f.to());
+      case KeymapFix.AddOwn f -> List.of(f.binding().gesture());
       case KeymapFix.MoveInKeymap f -> List.of(f.binding().gesture(), f.to());
       case MachineFix.Direct f -> List.of(f.gesture());
       case MachineFix.AddRemap f -> List.of(f.to(), f.from());
@@ -35,6 +36,7 @@ public sealed interface Fix permits KeymapFix, MachineFix, Fix.UseOther {
     return switch (this) {
       case KeymapFix.Replace f -> Optional.of(f.to());
       case KeymapFix.MoveOwn f -> Optional.of(f.to());
+      case KeymapFix.AddOwn f -> Optional.of(f.binding().gesture());
       case KeymapFix.MoveInKeymap f -> Optional.of(f.to());
       case MachineFix.AddRemap f -> Optional.of(f.from());
       case KeymapFix.SwitchOff _,

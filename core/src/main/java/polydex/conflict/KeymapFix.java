@@ -120,6 +120,41 @@ public sealed interface KeymapFix extends Fix {
   }
 
   /**
+   * A binding of one's own comes to a computer.
+   *
+   * @param computer where
+   * @param binding which
+   */
+  record AddOwn(Computer computer, Binding binding) implements KeymapFix {
+    @Override
+    public Situation applyTo(Situation before) {
+      return before.withMachine(
+          computer,
+          m -> {
+            List<Binding> own = new ArrayList<>(m.own());
+            own.add(binding);
+            return m.withOwn(own);
+          });
+    }
+
+    @Override
+    public String title(Catalog catalog) {
+      return "Bind %s to %s on %s"
+          .formatted(binding.gesture(), Fix.quoted(catalog, binding.action()), computer.title());
+    }
+
+    @Override
+    public double cost(Weights weights) {
+      return weights.changedHabit();
+    }
+
+    @Override
+    public Object subject() {
+      return List.of(computer, binding.id());
+    }
+  }
+
+  /**
    * An application's binding gets another gesture, where the application lets one be chosen.
    *
    * @param environment the id of the application

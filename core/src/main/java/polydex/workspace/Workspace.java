@@ -12,6 +12,8 @@ import polydex.boards.Layout;
 import polydex.catalog.Catalog;
 import polydex.catalog.EnvironmentId;
 import polydex.conflict.Accepted;
+import polydex.fit.Bench;
+import polydex.fit.Fitting;
 import polydex.mouse.MouseChoices;
 import polydex.recall.Learning;
 import polydex.route.Setup;
@@ -29,6 +31,7 @@ import polydex.route.World;
  * @param learning what was said about what to learn
  * @param accepted conflicts that the person lives with
  * @param mouse what was said about what the mouse still does
+ * @param fitting what was planned of bindings and remaps of one's own
  */
 public record Workspace(
     World world,
@@ -37,7 +40,8 @@ public record Workspace(
     Remembered remembered,
     Learning learning,
     Accepted accepted,
-    MouseChoices mouse) {
+    MouseChoices mouse,
+    Fitting fitting) {
   /** Nothing yet. */
   public static final Workspace EMPTY =
       new Workspace(
@@ -47,7 +51,8 @@ public record Workspace(
           Remembered.NOTHING,
           Learning.NOTHING,
           Accepted.NONE,
-          MouseChoices.NOTHING);
+          MouseChoices.NOTHING,
+          Fitting.NOTHING);
 
   /** Keeps the order of the setups, and lets go of a choice that is no longer there. */
   public Workspace {
@@ -71,7 +76,8 @@ public record Workspace(
         Remembered.NOTHING,
         Learning.NOTHING,
         Accepted.NONE,
-        MouseChoices.NOTHING);
+        MouseChoices.NOTHING,
+        Fitting.NOTHING);
   }
 
   /** Keymaps of platforms and applications. */
@@ -105,44 +111,45 @@ public record Workspace(
         remembered,
         learning,
         accepted,
-        mouse);
+        mouse,
+        fitting);
   }
 
   /** The same with a setup added, or replaced where its id is known. */
   public Workspace with(Setup setup) {
     Map<SetupId, Setup> more = new LinkedHashMap<>(setups);
     more.put(setup.id(), setup);
-    return new Workspace(world, more, current, remembered, learning, accepted, mouse);
+    return new Workspace(world, more, current, remembered, learning, accepted, mouse, fitting);
   }
 
   /** The same with these setups, by their ids and in this order. */
   public Workspace with(Map<SetupId, Setup> others) {
-    return new Workspace(world, others, current, remembered, learning, accepted, mouse);
+    return new Workspace(world, others, current, remembered, learning, accepted, mouse, fitting);
   }
 
   /** The same with another setup in use. */
   public Workspace using(Optional<SetupId> setupId) {
-    return new Workspace(world, setups, setupId, remembered, learning, accepted, mouse);
+    return new Workspace(world, setups, setupId, remembered, learning, accepted, mouse, fitting);
   }
 
   /** The same with something else remembered. */
   public Workspace with(Remembered other) {
-    return new Workspace(world, setups, current, other, learning, accepted, mouse);
+    return new Workspace(world, setups, current, other, learning, accepted, mouse, fitting);
   }
 
   /** The same with something else said about learning. */
   public Workspace with(Learning other) {
-    return new Workspace(world, setups, current, remembered, other, accepted, mouse);
+    return new Workspace(world, setups, current, remembered, other, accepted, mouse, fitting);
   }
 
   /** The same with other conflicts accepted. */
   public Workspace with(Accepted other) {
-    return new Workspace(world, setups, current, remembered, learning, other, mouse);
+    return new Workspace(world, setups, current, remembered, learning, other, mouse, fitting);
   }
 
   /** The same with something else said about the mouse. */
   public Workspace with(MouseChoices other) {
-    return new Workspace(world, setups, current, remembered, learning, accepted, other);
+    return new Workspace(world, setups, current, remembered, learning, accepted, other, fitting);
   }
 
   /** Whether another is the same but for which setup is in use, which is a choice and no edit. */
@@ -158,7 +165,29 @@ public record Workspace(
   /** The same with other keymaps and setups. */
   public Workspace with(Situation situation) {
     return new Workspace(
-        situation.world(), situation.setups(), current, remembered, learning, accepted, mouse);
+        situation.world(),
+        situation.setups(),
+        current,
+        remembered,
+        learning,
+        accepted,
+        mouse,
+        fitting);
+  }
+
+  /** The computers as they are and what is planned for them. */
+  public Bench bench() {
+    return new Bench(situation(), fitting);
+  }
+
+  /** The same with other plans. */
+  public Workspace with(Fitting other) {
+    return new Workspace(world, setups, current, remembered, learning, accepted, mouse, other);
+  }
+
+  /** The same with other computers and plans. */
+  public Workspace with(Bench bench) {
+    return with(bench.situation()).with(bench.fitting());
   }
 
   /** The same with a board added, or replaced where its id is known. */
@@ -172,7 +201,8 @@ public record Workspace(
         remembered,
         learning,
         accepted,
-        mouse);
+        mouse,
+        fitting);
   }
 
   /** The same with a layout added, or replaced where its id is known. */
@@ -186,6 +216,7 @@ public record Workspace(
         remembered,
         learning,
         accepted,
-        mouse);
+        mouse,
+        fitting);
   }
 }

@@ -269,7 +269,8 @@ class BindingIntakeTest {
                     Remembered.NOTHING,
                     HERE.learning(),
                     HERE.accepted(),
-                    HERE.mouse())
+                    HERE.mouse(),
+                    HERE.fitting())
                 .current())
         .isEmpty();
   }

@@ -125,7 +125,8 @@ public final class RandomSetups {
         any(random, List.of(Set.of(), Set.of(MenuForm.HELD), Set.of(MenuForm.values()))));
   }
 
-  private static Remap remap(Random random) {
+  /** Any remap of those that the setups have. */
+  public static Remap remap(Random random) {
     if (random.nextInt(3) == 0) {
       return Worlds.strokes(any(random, STROKES) + " -> " + any(random, STROKES));
     }

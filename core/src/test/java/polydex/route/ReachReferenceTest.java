@@ -22,7 +22,7 @@ import polydex.keys.Modifiers;
 import polydex.keys.Physical;
 
 /** Reach against trying every stroke there is with the plain tracer. */
-class ReachReferenceTest {
+public class ReachReferenceTest {
   private static final List<Key> KEYS =
       List.of(
           Key.KeyA,
@@ -74,7 +74,8 @@ class ReachReferenceTest {
     return all;
   }
 
-  private static final List<Physical> EVERYTHING = everything();
+  /** All that can be pressed on a small keyboard. */
+  public static final List<Physical> EVERYTHING = everything();
 
   @Property(seed = "20310314", tries = 20_000, edgeCases = EdgeCasesMode.NONE)
   void reachIsExactlyWhatEndsThere(@ForAll long seed) {

@@ -14,6 +14,7 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
 import net.jqwik.api.constraints.Size;
 import polydex.conflict.Accepted;
+import polydex.fit.Fitting;
 import polydex.mouse.MouseChoices;
 import polydex.recall.Learning;
 import polydex.route.RandomSetups;
@@ -38,7 +39,8 @@ class SetupListTest {
             Remembered.NOTHING,
             Learning.NOTHING,
             Accepted.NONE,
-            MouseChoices.NOTHING);
+            MouseChoices.NOTHING,
+            Fitting.NOTHING);
     List<SetupId> plain = new ArrayList<>(List.of(c.setup().id()));
     List<Change.Edit> done = new ArrayList<>();
     for (int step : steps) {

@@ -17,6 +17,7 @@ import org.junit.jupiter.api.Test;
 import polydex.catalog.EnvironmentId;
 import polydex.catalog.Version;
 import polydex.conflict.Accepted;
+import polydex.fit.Fitting;
 import polydex.mouse.MouseChoices;
 import polydex.recall.Learning;
 import polydex.route.Machine;
@@ -45,7 +46,8 @@ class SetupOutlineTest {
         Remembered.NOTHING,
         Learning.NOTHING,
         Accepted.NONE,
-        MouseChoices.NOTHING);
+        MouseChoices.NOTHING,
+        Fitting.NOTHING);
   }
 
   /** Everything that can be done at once to a line gives a setup that is written out again. */

@@ -1,0 +1,87 @@
+package polydex.fit;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import polydex.route.Machine;
+import polydex.route.Remap;
+import polydex.route.Situation;
+import polydex.route.Situation.Computer;
+
+/**
+ * A remap that is thought out.
+ *
+ * @param id unique
+ * @param computer where it is to be
+ * @param window whether the window that holds a machine there is to translate by it, instead of the
+ *     computer itself; a window has key rules only
+ * @param remap its rules; one with the title of a remap that is there takes its place
+ * @param takes when it takes effect
+ */
+public record RemapDraft(String id, Computer computer, boolean window, Remap remap, Effect takes) {
+
+  /** When a remap takes effect once it is made. */
+  public enum Effect {
+    NOW("at once"),
+    SIGN_IN("after signing in again"),
+    RESTART("after a restart");
+
+    private final String word;
+
+    Effect(String word) {
+      this.word = word;
+    }
+
+    /** As people say it. */
+    public String word() {
+      return word;
+    }
+  }
+
+  /**
+   * Checks what a window can have.
+   *
+   * @throws IllegalArgumentException for rules about strokes in a window
+   */
+  public RemapDraft {
+    if (window && !remap.strokeRules().isEmpty()) {
+      throw new IllegalArgumentException("A window translates keys, not strokes");
+    }
+  }
+
+  /** The situation with it made, wherever the computer stands. */
+  public Situation applyTo(Situation before) {
+    return window
+        ? before.withSession(computer, s -> s.translating(Optional.of(remap)))
+        : before.withMachine(computer, this::on);
+  }
+
+  private Machine on(Machine machine) {
+    List<Remap> all = new ArrayList<>();
+    boolean replaced = false;
+    for (Remap there : machine.remaps()) {
+      boolean same = there.title().equals(remap.title());
+      all.add(same ? remap : there);
+      replaced |= same;
+    }
+    if (!replaced) {
+      all.add(remap);
+    }
+    return machine.withRemaps(all);
+  }
+
+  /** Whether the computer has it already. */
+  public boolean isMade(Situation situation) {
+    return applyTo(situation).setups().equals(situation.setups());
+  }
+
+  /** The same with other rules. */
+  public RemapDraft with(Remap other) {
+    return new RemapDraft(id, computer, window, other, takes);
+  }
+
+  /** The same taking effect at another time. */
+  public RemapDraft taking(Effect when) {
+    return new RemapDraft(id, computer, window, remap, when);
+  }
+}
