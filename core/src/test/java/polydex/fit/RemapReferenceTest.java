@@ -78,7 +78,7 @@ class RemapReferenceTest {
         .coverage(
             kinds -> {
               kinds.check("gained").count(n -> n > 4);
-              kinds.check("lost").count(n -> n > 40);
+              kinds.check("lost").count(n -> n > 20);
             });
   }
 
