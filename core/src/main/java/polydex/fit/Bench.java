@@ -54,7 +54,7 @@ public record Bench(Situation situation, Fitting fitting) {
       for (Binding b : machine(computer).orElseThrow().own()) {
         OwnBinding said = fitting.own().get(key(computer, b.id()));
         all.add(
-            said == null || !said.gesture().equals(b.gesture()) || !said.isThere()
+            said == null || !said.gesture().equals(b.gesture()) || !said.onComputer()
                 ? new OwnBinding(
                     key(computer, b.id()),
                     computer,
@@ -67,7 +67,7 @@ public record Bench(Situation situation, Fitting fitting) {
                 : said);
       }
       for (OwnBinding o : fitting.own().values()) {
-        if (o.computer().equals(computer) && !o.isThere()) {
+        if (o.computer().equals(computer) && !o.onComputer()) {
           all.add(o);
         }
       }
@@ -125,7 +125,7 @@ public record Bench(Situation situation, Fitting fitting) {
   public Bench removing(OwnBinding o, LocalDate today) {
     return new Bench(
         situation,
-        o.isThere() ? fitting.with(o.in(State.TO_BE_REMOVED, today)) : fitting.without(o));
+        o.onComputer() ? fitting.with(o.in(State.TO_BE_REMOVED, today)) : fitting.without(o));
   }
 
   /** With it kept after all. */

@@ -84,7 +84,7 @@ public record OwnBinding(
   }
 
   /** Whether it is on the computer. */
-  public boolean isThere() {
+  public boolean onComputer() {
     return state != State.PLANNED;
   }
 

@@ -16,6 +16,7 @@ import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
 import polydex.files.json.ActionsFile;
+import polydex.files.json.FitFile;
 import polydex.files.json.KeymapFile;
 import polydex.files.json.ModelJson;
 import polydex.files.json.MouseFile;
@@ -51,7 +52,8 @@ public final class Shipped {
 
   /** The demo without its history. */
   public static Workspace demo() {
-    return workspace("demo", false).with(read("demo/mouse.json", MouseFile.class).choices());
+    return read("demo/fit.json", FitFile.class)
+        .in(workspace("demo", false).with(read("demo/mouse.json", MouseFile.class).choices()));
   }
 
   private static Workspace workspace(String folder, boolean withStandards) {

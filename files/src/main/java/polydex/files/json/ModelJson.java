@@ -26,6 +26,8 @@ import com.fasterxml.jackson.databind.ser.std.ToStringSerializer;
 import com.fasterxml.jackson.databind.util.StdConverter;
 import com.fasterxml.jackson.datatype.jdk8.Jdk8Module;
 import java.io.UncheckedIOException;
+import java.time.DateTimeException;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -39,6 +41,8 @@ import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
 import polydex.catalog.Version;
 import polydex.files.FileProblem;
+import polydex.fit.OwnBinding;
+import polydex.fit.Target;
 import polydex.keys.Gesture;
 import polydex.route.Machine;
 import polydex.route.Remap;
@@ -170,6 +174,8 @@ public final class ModelJson {
         .addMixIn(Machine.Focus.class, FocusNames.class)
         .addMixIn(Environment.class, WithSource.class)
         .addMixIn(Environment.PointerRoute.class, WithOperators.class)
+        .addMixIn(OwnBinding.class, WithSeen.class)
+        .addMixIn(Target.class, WithWhat.class)
         .addMixIn(Action.class, ActionShape.class)
         .addMixIn(Binding.class, BindingShape.class)
         .addMixIn(Layout.class, LayoutShape.class)
@@ -179,6 +185,14 @@ public final class ModelJson {
 
   private static void emptyIfLeftOut(MutableConfigOverride type) {
     type.setSetterInfo(JsonSetter.Value.forValueNulls(Nulls.AS_EMPTY, Nulls.FAIL));
+  }
+
+  private static LocalDate day(String text) {
+    try {
+      return LocalDate.parse(text);
+    } catch (DateTimeException e) {
+      throw new IllegalArgumentException("not a day, as in 2031-03-14", e);
+    }
   }
 
   private static SimpleModule texts() {
@@ -194,6 +208,8 @@ public final class ModelJson {
     module.addDeserializer(SetupId.class, new TextReader<>(SetupId.class, SetupId::new));
     module.addSerializer(Version.class, ToStringSerializer.instance);
     module.addDeserializer(Version.class, new TextReader<>(Version.class, Version::new));
+    module.addSerializer(LocalDate.class, ToStringSerializer.instance);
+    module.addDeserializer(LocalDate.class, new TextReader<>(LocalDate.class, ModelJson::day));
     module.addSerializer(Remap.Part.class, ToStringSerializer.instance);
     module.addDeserializer(Remap.Part.class, new TextReader<>(Remap.Part.class, Remap.Part::parse));
     return module;
@@ -222,6 +238,16 @@ public final class ModelJson {
   private interface WithOperators {
     @JsonSetter(nulls = Nulls.AS_EMPTY)
     String operators();
+  }
+
+  private interface WithSeen {
+    @JsonSetter(nulls = Nulls.AS_EMPTY)
+    String seen();
+  }
+
+  private interface WithWhat {
+    @JsonSetter(nulls = Nulls.AS_EMPTY)
+    String what();
   }
 
   @JsonIgnoreProperties("format")

@@ -46,6 +46,10 @@ public final class Archive {
   private static final String FORMAT = "polydex-archive/1";
   private static final String MANIFEST = "manifest.json";
   private static final long MOST_BYTES = 8L << 30;
+
+  /** Since this version of the tables only tables have come, which an older archive lacks. */
+  private static final int OLDEST_VERSION = 7;
+
   private static final int ROWS_AT_ONCE = 2000;
   private static final CSVFormat CSV =
       CSVFormat.RFC4180.builder().setQuoteMode(QuoteMode.ALL_NON_NULL).setNullString("").get();
@@ -68,6 +72,9 @@ public final class Archive {
           "kept",
           "wish",
           "learnt_name",
+          "own_binding",
+          "remap_draft",
+          "ticked",
           "batch",
           "deed",
           "event");
@@ -214,11 +221,14 @@ public final class Archive {
     Manifest read =
         ModelJson.read(
             archive.getFileName() + ", " + MANIFEST, new String(some, 0, length), Manifest.class);
-    if (!read.format().equals(FORMAT) || read.version() != FileGate.NEWEST_VERSION) {
+    if (!read.format().equals(FORMAT)
+        || read.version() < OLDEST_VERSION
+        || read.version() > FileGate.NEWEST_VERSION) {
       throw wrong(
           archive,
-          "is in the format %s, version %d; this program reads %s, version %d"
-              .formatted(read.format(), read.version(), FORMAT, FileGate.NEWEST_VERSION));
+          "is in the format %s, version %d; this program reads %s, versions %d to %d"
+              .formatted(
+                  read.format(), read.version(), FORMAT, OLDEST_VERSION, FileGate.NEWEST_VERSION));
     }
     return read;
   }

@@ -27,11 +27,11 @@ record Footprint(@Nullable Object key, long size) {
     }
   }
 
-  boolean isThere() {
+  boolean onComputer() {
     return size >= 0;
   }
 
   boolean isOfTheSameFile(Footprint other) {
-    return isThere() == other.isThere() && Objects.equals(key, other.key);
+    return onComputer() == other.onComputer() && Objects.equals(key, other.key);
   }
 }

@@ -56,7 +56,7 @@ final class HeldFile implements AutoCloseable {
   void refuseWhereReplaced() throws FileProblem {
     try {
       if (!Footprint.of(path).equals(file)
-          || (log.isThere() && !Footprint.of(log()).isOfTheSameFile(log))) {
+          || (log.onComputer() && !Footprint.of(log()).isOfTheSameFile(log))) {
         throw StoreProblem.of(path, StoreProblem.Cause.REPLACED);
       }
     } catch (IOException e) {
@@ -85,7 +85,7 @@ final class HeldFile implements AutoCloseable {
         file = now;
       }
       Footprint logNow = Footprint.of(log());
-      if (!log.isThere() || logNow.isOfTheSameFile(log)) {
+      if (!log.onComputer() || logNow.isOfTheSameFile(log)) {
         log = logNow;
       }
     } catch (IOException e) {

@@ -47,7 +47,8 @@ final class WorkspaceTables {
           .with(remembered(name))
           .with(new LearningTable(h).read())
           .with(new AcceptedTable(h).read())
-          .with(new MouseTables(h).read());
+          .with(new MouseTables(h).read())
+          .with(new FittingTables(h, this).read(name));
     } catch (IllegalArgumentException e) {
       throw new FileProblem(
           "%s holds something that can't be: %s".formatted(name, e.getMessage()), e);
@@ -81,6 +82,7 @@ final class WorkspaceTables {
     new LearningTable(h).write(before.learning(), after.learning());
     new AcceptedTable(h).write(before.accepted(), after.accepted());
     new MouseTables(h).write(before.mouse(), after.mouse());
+    new FittingTables(h, this).write(before.fitting(), after.fitting());
     Set<EnvironmentId> environments = new HashSet<>();
     before.catalog().environments().forEach(e -> environments.add(e.id()));
     after.catalog().environments().forEach(e -> environments.add(e.id()));
@@ -168,7 +170,7 @@ final class WorkspaceTables {
     return byId;
   }
 
-  private <T> List<T> bodies(String name, String table, Class<T> type) throws FileProblem {
+  <T> List<T> bodies(String name, String table, Class<T> type) throws FileProblem {
     List<T> found = new ArrayList<>();
     for (String body :
         h.createQuery("SELECT body FROM <table> ORDER BY position")
@@ -180,8 +182,7 @@ final class WorkspaceTables {
     return found;
   }
 
-  private <T> void bodies(
-      String table, Collection<T> before, Collection<T> after, Function<T, String> id) {
+  <T> void bodies(String table, Collection<T> before, Collection<T> after, Function<T, String> id) {
     Map<String, Placed<T>> old = placed(before, id);
     Map<String, Placed<T>> now = placed(after, id);
     PreparedBatch gone = batch("DELETE FROM " + table + " WHERE id = :id");
