@@ -8,11 +8,9 @@ import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
-import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import polydex.catalog.ActionId;
-import polydex.catalog.Catalog;
 import polydex.conflict.Failures;
 import polydex.files.json.ModelJson;
 import polydex.route.Reach;
@@ -59,7 +57,7 @@ final class ReachCommand implements Callable<Integer> {
   @Override
   public Integer call() throws Exception {
     Workspace workspace = source.workspace();
-    ActionId action = action(workspace.catalog());
+    ActionId action = FitWords.action(spec, workspace.catalog(), actionName);
     List<Answer> answers = new ArrayList<>();
     for (Setup setup : source.setups(workspace, asked.setupName)) {
       answers.add(answer(workspace, setup, action));
@@ -71,23 +69,6 @@ final class ReachCommand implements Callable<Integer> {
       answers.forEach(a -> print(out, workspace, a));
     }
     return answers.stream().allMatch(a -> !a.ways().isEmpty()) ? Main.DONE : Main.NO;
-  }
-
-  private ActionId action(Catalog catalog) {
-    return catalog
-        .action(new ActionId(actionName))
-        .or(
-            () ->
-                catalog.actions().stream()
-                    .filter(a -> a.title().equalsIgnoreCase(actionName.strip()))
-                    .findFirst())
-        .orElseThrow(
-            () ->
-                new ParameterException(
-                    spec.commandLine(),
-                    "There is no action \u201c%s\u201d. Look for it with polydex find."
-                        .formatted(actionName)))
-        .id();
   }
 
   private static Answer answer(Workspace workspace, Setup setup, ActionId action) {

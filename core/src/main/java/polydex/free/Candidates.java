@@ -4,12 +4,16 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import polydex.boards.Board;
 import polydex.boards.Layout;
 import polydex.boards.Presses;
 import polydex.boards.Presses.Made;
+import polydex.catalog.Catalog;
+import polydex.catalog.Environment;
+import polydex.catalog.Environment.OwnBindingRules;
 import polydex.effort.StrokeEffort;
 import polydex.keys.Gesture;
 import polydex.keys.Held;
@@ -18,6 +22,7 @@ import polydex.keys.Modifier;
 import polydex.keys.Modifiers;
 import polydex.keys.Physical;
 import polydex.route.SetupTraces;
+import polydex.route.Situation.Computer;
 
 /**
  * The gestures that are looked at when one is wanted, on the boards of some setups: strokes, and
@@ -96,6 +101,32 @@ public final class Candidates {
         HELD.stream().filter(h -> h.count() >= leastModifiers).flatMap(h -> with(h).stream()));
   }
 
+  /**
+   * One stroke as the platforms of some computers take it for a binding of one's own: with enough
+   * modifiers, at least {@link Proposals#MODIFIERS}, and with those that a platform adds by itself.
+   */
+  public List<Candidate> own(Catalog catalog, Set<Computer> computers) {
+    Modifiers added = Modifiers.NONE;
+    int least = Proposals.MODIFIERS;
+    for (Computer computer : computers) {
+      Optional<OwnBindingRules> rules =
+          catalog
+              .environment(computer.platform())
+              .flatMap(Environment::platform)
+              .flatMap(Environment.Platform::ownBindings);
+      if (rules.isPresent()) {
+        added = added.and(Modifiers.of(rules.get().added().toArray(new Modifier[0])));
+        least = Math.max(least, rules.get().leastModifiers());
+      }
+    }
+    Modifiers needed = added;
+    int fewest = least;
+    return sorted(
+        HELD.stream()
+            .filter(h -> h.count() >= fewest && h.hasAll(needed))
+            .flatMap(h -> with(h).stream()));
+  }
+
   /** A stroke and a letter or digit after it. */
   public List<Candidate> after(Candidate first) {
     return sorted(
@@ -125,6 +156,20 @@ public final class Candidates {
     return Stream.of(Key.values())
         .filter(k -> LETTERS.contains(k) || DIGITS.contains(k))
         .filter(k -> boards.stream().anyMatch(b -> b.has(k)));
+  }
+
+  /** The candidate that a gesture is; none where it can't be pressed on the layout. */
+  public Optional<Candidate> of(Gesture gesture) {
+    return Presses.of(gesture, layout) instanceof Presses.Typable(var made)
+        ? Optional.of(
+            new Candidate(
+                gesture, made, efforts.stream().mapToDouble(e -> e.of(made)).max().orElse(0)))
+        : Optional.empty();
+  }
+
+  /** The effort of a gesture, in points; none where it can't be pressed. */
+  public Optional<Double> effort(Gesture gesture) {
+    return of(gesture).map(Candidate::effort);
   }
 
   /** The candidate that presses make. */

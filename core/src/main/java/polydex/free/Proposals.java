@@ -48,6 +48,17 @@ public final class Proposals {
         free.setups().isEmpty() ? List.of() : Candidates.of(free.setups()).strokes(MODIFIERS));
   }
 
+  /** The same as the computer's platform takes them for a binding of one's own. */
+  public static Proposals own(Situation situation, Situation.Computer computer) {
+    FreeGestures free = FreeGestures.on(situation, computer);
+    return new Proposals(
+        free,
+        new Scorer(situation, free.setups(), Score.Weights.USUAL),
+        free.setups().isEmpty()
+            ? List.of()
+            : Candidates.of(free.setups()).own(situation.world().catalog(), free.computers()));
+  }
+
   /** The best gestures alone, best first. */
   public List<Gesture> best(ActionId action, int most) {
     return of(action, most, () -> false).stream().map(Proposal::gesture).toList();

@@ -39,6 +39,10 @@ public final class Scorer {
   /** Keys whose middles are no further apart, in key widths, are neighbours. */
   static final double NEIGHBOURS = 1.3;
 
+  /** Words that nobody remembers a gesture by. */
+  private static final Set<String> SMALL =
+      Set.of("a", "an", "the", "of", "to", "in", "on", "at", "or", "and", "it", "for", "by", "as");
+
   /** What is known of an action, whichever gesture it gets. */
   private record Asked(
       Map<Integer, String> initials, Map<String, List<String>> elsewhere, List<Partner> partners) {}
@@ -154,6 +158,9 @@ public final class Scorer {
     Map<Integer, String> initials = new LinkedHashMap<>();
     String title = catalog.title(action);
     for (String word : Words.of(title)) {
+      if (SMALL.contains(word.toLowerCase(Locale.ROOT))) {
+        continue;
+      }
       initials.putIfAbsent(word.toLowerCase(Locale.ROOT).codePointAt(0), word);
     }
     Map<String, List<String>> elsewhere = new HashMap<>();

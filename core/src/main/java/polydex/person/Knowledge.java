@@ -4,11 +4,17 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.function.ToDoubleBiFunction;
 import polydex.catalog.ActionId;
+import polydex.catalog.Binding;
+import polydex.catalog.EnvironmentId;
 import polydex.catalog.Hooks;
 import polydex.effort.KeystrokeLevel;
 import polydex.mouse.DrillEffect;
@@ -23,6 +29,7 @@ import polydex.recall.NextToLearn;
 import polydex.recognition.Place;
 import polydex.recognition.Recogniser;
 import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.totals.Audit;
 import polydex.totals.Lately;
 import polydex.totals.Standing;
@@ -145,6 +152,52 @@ public record Knowledge(
   /** Uses a working day of each action, by its id, over the whole log. */
   public Map<ActionId, Double> usesADay() {
     return standing.usesADay();
+  }
+
+  /** Uses a working day of an action in a setup, over the whole log. */
+  public ToDoubleBiFunction<SetupId, ActionId> usesInSetup() {
+    Map<SetupId, Map<ActionId, Double>> uses = new HashMap<>();
+    double days = Math.max(1, standing.days().size());
+    for (Standing.Entry e : standing.entries()) {
+      e.place()
+          .action()
+          .ifPresent(
+              a ->
+                  uses.computeIfAbsent(e.place().setup(), _ -> new HashMap<>())
+                      .merge(a, (e.byKeys() + e.byPointer()) / days, Double::sum));
+    }
+    return (setup, action) -> uses.getOrDefault(setup, Map.of()).getOrDefault(action, 0.0);
+  }
+
+  /** The items whose gesture was answered in a drill, or is used by keys. O(bindings). */
+  public Set<DrillItem> learnt() {
+    Set<DrillItem> found = new HashSet<>();
+    for (EnvironmentId e : workspace.environmentsInUse()) {
+      for (Binding b : workspace.catalog().bindings(e)) {
+        DrillItem item = new DrillItem(e, b.action());
+        if (drilledSince.apply(item).isPresent()) {
+          found.add(item);
+        }
+      }
+    }
+    for (Standing.Entry e : standing.entries()) {
+      if (e.byKeys() > 0) {
+        e.place().action().ifPresent(a -> found.add(new DrillItem(e.place().environment(), a)));
+      }
+    }
+    return found;
+  }
+
+  /** The actions that are used most, by their ids, the most used first. */
+  public List<ActionId> mostUsed(int most) {
+    return usesADay().entrySet().stream()
+        .sorted(
+            Map.Entry.<ActionId, Double>comparingByValue()
+                .reversed()
+                .thenComparing(e -> e.getKey().value()))
+        .limit(most)
+        .map(Map.Entry::getKey)
+        .toList();
   }
 
   /** Proposes what to learn next, by what the pointer did lately. */

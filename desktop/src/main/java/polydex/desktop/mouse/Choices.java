@@ -67,7 +67,7 @@ final class Choices {
         .look(
             "free gestures",
             _ ->
-                Proposals.on(workspace.situation(), Computer.of(setup.machines().get(depth)))
+                Proposals.own(workspace.situation(), Computer.of(setup.machines().get(depth)))
                     .best(action.get(), OFFERED),
             free -> offer(place, free),
             desk.session()::problem);

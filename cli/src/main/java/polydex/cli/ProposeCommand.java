@@ -1,0 +1,94 @@
+package polydex.cli;
+
+import java.io.PrintWriter;
+import java.util.List;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+import polydex.catalog.ActionId;
+import polydex.files.json.ModelJson;
+import polydex.free.Candidates;
+import polydex.free.FreeGestures;
+import polydex.free.Proposals;
+import polydex.free.Scorer;
+import polydex.workspace.Workspace;
+
+@Command(
+    name = "propose",
+    description = "Free gestures for an action, the ones that suit it best first, and why.",
+    exitCodeListHeading = "%nExit codes:%n",
+    exitCodeList = {
+      "0:some are free",
+      "1:none is",
+      "2:wrong command line or no such action",
+      "3:file can't be used"
+    },
+    mixinStandardHelpOptions = true)
+final class ProposeCommand implements Callable<Integer> {
+  @Mixin private Source source;
+  @Mixin private ScoreWeights weights;
+  @Spec private CommandSpec spec;
+
+  @Parameters(paramLabel = "ACTION", description = "Id or title of an action.")
+  private String actionName;
+
+  @Option(
+      names = {"-s", "--setup"},
+      paramLabel = "SETUP",
+      description = "Only in this setup, by id or title; may be given several times.")
+  private List<String> setups = List.of();
+
+  @Option(
+      names = "--on",
+      paramLabel = "COMPUTER",
+      description = "The computer that is to have the binding; may be given several times.")
+  private List<String> on = List.of();
+
+  @Option(names = "--most", paramLabel = "N", description = "At most so many; 9 if not said.")
+  private int most = 9;
+
+  @Option(names = "--json", description = "Print JSON.")
+  private boolean json;
+
+  record Answer(String action, String gesture, FitWords.Parts score) {}
+
+  @Override
+  public Integer call() throws Exception {
+    if (most < 1) {
+      throw new ParameterException(spec.commandLine(), "--most takes a number from 1 on.");
+    }
+    Workspace workspace = source.workspace();
+    ActionId action = FitWords.action(spec, workspace.catalog(), actionName);
+    FreeGestures free = FitWords.free(spec, source, workspace, setups, on);
+    Proposals proposals =
+        new Proposals(
+            free,
+            new Scorer(workspace.situation(), free.setups(), weights.read()),
+            Candidates.of(free.setups()).own(workspace.catalog(), free.computers()));
+    List<Answer> answers =
+        proposals.of(action, most, () -> false).stream()
+            .map(
+                p ->
+                    new Answer(
+                        action.value(), p.gesture().toString(), FitWords.Parts.of(p.score())))
+            .toList();
+    PrintWriter out = spec.commandLine().getOut();
+    if (json) {
+      out.println(ModelJson.writePretty(answers));
+    } else if (answers.isEmpty()) {
+      out.println("No gesture is free in all of them.");
+    } else {
+      for (Answer a : answers) {
+        out.printf(
+            "%-22s %5.1f  %s%n",
+            a.gesture(), a.score().points(), a.score().line(workspace.catalog()));
+      }
+    }
+    return answers.isEmpty() ? Main.NO : Main.DONE;
+  }
+}
