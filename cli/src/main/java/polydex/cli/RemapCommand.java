@@ -1,10 +1,6 @@
 package polydex.cli;
 
-import java.io.IOException;
 import java.io.PrintWriter;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -23,6 +19,7 @@ import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
 import polydex.files.FileProblem;
 import polydex.files.fit.HwdbRemap;
+import polydex.files.fit.RemapFiles;
 import polydex.files.fit.XkbRemap;
 import polydex.files.json.ModelJson;
 import polydex.fit.CommonRemaps;
@@ -162,13 +159,8 @@ final class RemapCommand implements Callable<Integer> {
   }
 
   private Remap remap(Workspace workspace) throws FileProblem {
-    Path file = Path.of(tried.strip());
-    String name = String.valueOf(file.getFileName());
-    if (name.endsWith(".json") || name.endsWith(".xkb") || name.endsWith(".hwdb")) {
-      String text = text(Source.existing(file));
-      return name.endsWith(".json")
-          ? ModelJson.read(name, text, Remap.class)
-          : name.endsWith(".xkb") ? XkbRemap.read(name, text) : HwdbRemap.read(name, text);
+    if (RemapFiles.isOne(tried.strip())) {
+      return RemapFiles.read(tried);
     }
     List<Remap> named = new ArrayList<>(CommonRemaps.all());
     workspace.fitting().drafts().values().forEach(d -> named.add(d.remap()));
@@ -186,17 +178,6 @@ final class RemapCommand implements Callable<Integer> {
     } catch (IllegalArgumentException e) {
       throw new ParameterException(
           spec.commandLine(), "\u201c%s\u201d is no remap: %s".formatted(tried, e.getMessage()), e);
-    }
-  }
-
-  private static String text(Path file) throws FileProblem {
-    try {
-      if (Files.size(file) > XkbRemap.LARGEST) {
-        throw new FileProblem(file + " is larger than 1 MiB. Nothing was taken.");
-      }
-      return Files.readString(file, StandardCharsets.UTF_8);
-    } catch (IOException e) {
-      throw new FileProblem("%s can't be read: %s.".formatted(file, e.getMessage()), e);
     }
   }
 

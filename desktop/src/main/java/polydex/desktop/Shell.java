@@ -31,6 +31,7 @@ import polydex.desktop.desk.Desk;
 import polydex.desktop.desk.Navigation;
 import polydex.desktop.desk.Place;
 import polydex.desktop.drill.DrillPlace;
+import polydex.desktop.fit.FitPlace;
 import polydex.desktop.keys.KeyCapture;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.keys.KeyTable;
@@ -108,7 +109,7 @@ public final class Shell implements Navigation {
     lookUp = new LookUpPlace(desk);
     route = new RoutePlace(desk);
     mouse = new MousePlace(desk);
-    places = List.of(today, lookUp, drill, route, mouse, new SheetsPlace(desk));
+    places = List.of(today, lookUp, drill, route, new FitPlace(desk), mouse, new SheetsPlace(desk));
     current = today;
     closing = new Closing(session, desk.dialogs(), close);
     frame.setTop(head());

@@ -9,6 +9,7 @@ import polydex.catalog.Environment;
 import polydex.catalog.Environment.Application;
 import polydex.catalog.EnvironmentId;
 import polydex.desktop.state.Session;
+import polydex.keys.GestureReader;
 import polydex.keys.Modifier;
 import polydex.recognition.Place;
 import polydex.route.Setup;
@@ -42,6 +43,17 @@ public final class Titles {
                           .orElse(Map.of());
                 })
         .orElse(Map.of());
+  }
+
+  /** Reads gestures as they are written for an environment. */
+  public GestureReader reader(EnvironmentId environmentId) {
+    return session
+        .workspace()
+        .get()
+        .catalog()
+        .environment(environmentId)
+        .map(Environment::reader)
+        .orElse(GestureReader.PLAIN);
   }
 
   /** The title of an environment. */

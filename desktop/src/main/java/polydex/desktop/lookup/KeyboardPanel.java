@@ -1,7 +1,6 @@
 package polydex.desktop.lookup;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -11,8 +10,6 @@ import javafx.collections.FXCollections;
 import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ToggleButton;
-import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -28,18 +25,18 @@ import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
 import polydex.desktop.controls.GestureView;
+import polydex.desktop.controls.KeyLegends;
 import polydex.desktop.controls.KeyboardView;
 import polydex.desktop.controls.KeyboardView.Cap;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
-import polydex.desktop.keys.FxKeys;
+import polydex.desktop.keys.HeldKeys;
 import polydex.desktop.state.Analysis;
 import polydex.keys.Gesture;
 import polydex.keys.Held;
 import polydex.keys.Key;
 import polydex.keys.KeyRef;
-import polydex.keys.Modifier;
 import polydex.keys.Modifiers;
 import polydex.keys.Physical;
 import polydex.keys.Step;
@@ -47,43 +44,27 @@ import polydex.route.Trace;
 
 /** The keyboard under the fingers: for what is held, what every key does, here or in a keymap. */
 final class KeyboardPanel extends VBox {
-  private static final List<Modifier> HELD =
-      List.of(Modifier.CTRL, Modifier.META, Modifier.ALT, Modifier.ALTGR, Modifier.SHIFT);
-
   private record Scope(String title, Optional<EnvironmentId> environment) {}
 
   private final Desk desk;
   private final ComboBox<Scope> scope = Lists.choices("What the keyboard shows", Scope::title);
-  private final Map<Modifier, ToggleButton> toggles = new EnumMap<>(Modifier.class);
+  private final HeldKeys held = new HeldKeys(this::refresh);
   private final KeyboardView view = new KeyboardView();
   private final Label whole = Texts.words("");
   private final HBox caps = new HBox(8);
   private final Label free = Texts.quiet("");
   private Map<Key, List<String>> texts = Map.of();
-  private Modifiers physically = Modifiers.NONE;
 
   KeyboardPanel(Desk desk) {
     this.desk = desk;
     scope.valueProperty().addListener((_, _, _) -> refresh());
     FlowPane top = new FlowPane(10, 6, Texts.part("Keys of"), scope, Texts.part("with"));
-    for (Modifier modifier : HELD) {
-      ToggleButton toggle = new ToggleButton(modifier.written());
-      toggle.setAccessibleText("Held: " + modifier.written());
-      toggle.selectedProperty().addListener((_, _, _) -> refresh());
-      toggles.put(modifier, toggle);
-      top.getChildren().add(toggle);
-    }
+    top.getChildren().addAll(held.toggles());
     top.getChildren().add(Texts.part("held"));
     top.setAlignment(Pos.CENTER_LEFT);
     view.chosen().addListener((_, _, _) -> showChosen());
     view.addEventHandler(KeyEvent.KEY_PRESSED, this::pressed);
-    view.addEventHandler(KeyEvent.KEY_RELEASED, this::released);
-    view.focusedProperty()
-        .addListener(
-            (_, _, _) -> {
-              physically = Modifiers.NONE;
-              refresh();
-            });
+    held.follow(view);
     VBox.setVgrow(view, Priority.ALWAYS);
     caps.setAlignment(Pos.CENTER_LEFT);
     caps.setMinHeight(34);
@@ -115,20 +96,6 @@ final class KeyboardPanel extends VBox {
     scope.setValue(was != null && all.contains(was) ? was : all.getFirst());
   }
 
-  private Modifiers held() {
-    return switched().and(physically);
-  }
-
-  private Modifiers switched() {
-    Modifiers held = Modifiers.NONE;
-    for (Map.Entry<Modifier, ToggleButton> toggle : toggles.entrySet()) {
-      if (toggle.getValue().isSelected()) {
-        held = held.and(toggle.getKey());
-      }
-    }
-    return held;
-  }
-
   private void refresh() {
     Optional<Analysis> found = desk.analyst().found().get();
     if (found.isEmpty() || scope.getValue() == null) {
@@ -158,7 +125,9 @@ final class KeyboardPanel extends VBox {
     free.setText(
         "%d of %d keys do something with %s. Arrows walk; a letter or sign goes to its key; Shift+Tab goes to what is held."
             .formatted(
-                taken, board.byKey().size(), held().isEmpty() ? "nothing held" : held() + " held"));
+                taken,
+                board.byKey().size(),
+                held.now().isEmpty() ? "nothing held" : held.now() + " held"));
     view.show(board, shown);
     showChosen();
   }
@@ -169,12 +138,12 @@ final class KeyboardPanel extends VBox {
   private Map<Key, List<Does>> inSetup(Analysis analysis, Board board) {
     Map<Key, List<Does>> all = new HashMap<>();
     Catalog catalog = analysis.workspace().catalog();
-    Held held = Held.of(held());
+    Held down = Held.of(held.now());
     for (Board.KeyPlace place : board.places()) {
       if (place.key().isModifier()) {
         continue;
       }
-      Gesture gesture = Gesture.of(new Step.Stroke(held, new KeyRef.Placed(place.key())));
+      Gesture gesture = Gesture.of(new Step.Stroke(down, new KeyRef.Placed(place.key())));
       Trace trace = analysis.traces().tracer().trace(gesture);
       trace
           .acted()
@@ -194,14 +163,14 @@ final class KeyboardPanel extends VBox {
 
   private Map<Key, List<Does>> inKeymap(Catalog catalog, EnvironmentId environment, Layout layout) {
     Map<Key, List<Does>> all = new HashMap<>();
-    Modifiers held = held();
+    Modifiers down = held.now();
     Environment where = catalog.environment(environment).orElseThrow();
     for (Binding binding : catalog.bindings(environment)) {
       for (Gesture member : binding.gesture().expand()) {
         List<Physical> presses = Presses.physical(member, layout).orElse(List.of());
         if (presses.isEmpty()
             || !(presses.getFirst() instanceof Physical.Press first)
-            || !first.held().modifiers().eitherSide().equals(held)) {
+            || !first.held().modifiers().eitherSide().equals(down)) {
           continue;
         }
         String context =
@@ -228,35 +197,7 @@ final class KeyboardPanel extends VBox {
         list.isEmpty()
             ? ""
             : list.getFirst().title() + (list.size() > 1 ? " +" + (list.size() - 1) : "");
-    return new Cap(legend(key, layout), does, style);
-  }
-
-  static String legend(Key key, Layout layout) {
-    return switch (key) {
-      case ControlLeft, ControlRight -> "Ctrl";
-      case ShiftLeft, ShiftRight -> "Shift";
-      case AltLeft -> "Alt";
-      case AltRight -> "AltGr";
-      case MetaLeft, MetaRight -> "Meta";
-      case Fn -> "Fn";
-      case PrintScreen -> "PrtSc";
-      case ScrollLock -> "ScrLk";
-      case PageUp -> "PgUp";
-      case PageDown -> "PgDn";
-      case CapsLock -> "Caps";
-      case Backspace -> "Bksp";
-      case AudioVolumeMute -> "Mute";
-      case AudioVolumeDown -> "Vol-";
-      case AudioVolumeUp -> "Vol+";
-      case MediaPlayPause -> "Play";
-      default ->
-          switch (Presses.name(key, layout)) {
-            case KeyRef.Typed(int c) -> Character.toString(Character.toUpperCase(c));
-            case KeyRef.Placed(Key named) ->
-                named.keyName().map(n -> n.replace("Numpad", "")).orElse("");
-            case KeyRef.AnyOf _ -> "";
-          };
-    };
+    return new Cap(KeyLegends.of(key, layout), does, style);
   }
 
   /**
@@ -275,7 +216,7 @@ final class KeyboardPanel extends VBox {
                         a ->
                             Gesture.of(
                                 new Step.Stroke(
-                                    Held.of(switched()),
+                                    Held.of(held.switched()),
                                     Presses.name(key, a.traces().tracer().layout())))));
   }
 
@@ -289,9 +230,10 @@ final class KeyboardPanel extends VBox {
     caps.getChildren()
         .setAll(
             key.get().isModifier()
-                ? GestureView.cap(legend(key.get(), layout))
+                ? GestureView.cap(KeyLegends.of(key.get(), layout))
                 : new GestureView(
-                    Gesture.of(new Step.Stroke(Held.of(held()), Presses.name(key.get(), layout))),
+                    Gesture.of(
+                        new Step.Stroke(Held.of(held.now()), Presses.name(key.get(), layout))),
                     Map.of()));
     List<String> list = texts.getOrDefault(key.get(), List.of());
     whole.setText(
@@ -301,38 +243,14 @@ final class KeyboardPanel extends VBox {
   }
 
   private void pressed(KeyEvent event) {
-    Optional<Modifier> modifier = FxKeys.modifier(event.getCode());
-    if (modifier.isPresent()) {
-      if (!physically.has(modifier.get())) {
-        physically = physically.and(modifier.get());
-        refresh();
-      }
-      return;
-    }
-    if (event.isConsumed()
-        || event.isControlDown()
-        || event.isAltDown()
-        || event.isMetaDown()
-        || event.getCode() == KeyCode.TAB) {
-      return;
-    }
     desk.analyst()
         .found()
         .get()
-        .flatMap(a -> FxKeys.key(event.getCode(), a.traces().tracer().layout()))
+        .flatMap(a -> HeldKeys.plainKey(event, a.traces().tracer().layout()))
         .ifPresent(
             key -> {
               event.consume();
               view.choose(key);
-            });
-  }
-
-  private void released(KeyEvent event) {
-    FxKeys.modifier(event.getCode())
-        .ifPresent(
-            m -> {
-              physically = physically.without(m);
-              refresh();
             });
   }
 }

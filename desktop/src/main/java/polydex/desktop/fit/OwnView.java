@@ -1,0 +1,276 @@
+package polydex.desktop.fit;
+
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import polydex.desktop.controls.GestureView;
+import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.desk.Desk;
+import polydex.desktop.keys.KeyCommand;
+import polydex.fit.Bench;
+import polydex.fit.OwnBinding;
+import polydex.fit.OwnBinding.State;
+import polydex.fit.OwnRules;
+import polydex.fit.Target;
+import polydex.workspace.Workspace;
+
+/** Every binding of one's own: how far it has come, what is wrong with it, and what is next. */
+final class OwnView extends VBox {
+
+  /** A binding, what its platform says of it, and whether it has to be pressed again. */
+  private record OwnRow(OwnBinding binding, OwnRules rules, boolean touched) {
+    String state() {
+      return touched ? "press it again" : binding.state().word();
+    }
+  }
+
+  private final Desk desk;
+  private final FitEdits edits;
+  private final Label summary = Texts.quiet("");
+  private final Label explained = Texts.quiet(" ");
+  private final ListView<OwnRow> list;
+  private Optional<Workspace> shown = Optional.empty();
+
+  OwnView(Desk desk) {
+    this.desk = desk;
+    this.edits = new FitEdits(desk);
+    list =
+        Lists.of(
+            "Bindings of your own",
+            this::row,
+            r -> desk.titles().action(r.binding().action()),
+            Texts.quiet(
+                "You have no bindings of your own yet. F5 plans one, on keys that are free wherever"
+                    + " its computer stands."));
+    list.getSelectionModel().selectedItemProperty().addListener((_, _, r) -> explain(r));
+    VBox.setVgrow(list, Priority.ALWAYS);
+    VBox.setVgrow(this, Priority.ALWAYS);
+    setSpacing(10);
+    HBox head = new HBox();
+    head.getStyleClass().add("table-head");
+    head.getChildren()
+        .addAll(
+            Lists.column(Texts.styled("State", "quiet"), 9),
+            Lists.growing(Texts.styled("Does", "quiet")),
+            Lists.column(Texts.styled("Computer", "quiet"), 11),
+            Lists.column(Texts.styled("Keys", "quiet"), 14),
+            Lists.column(Texts.styled("Rules", "quiet"), 8));
+    VBox table = new VBox(head, list);
+    VBox.setVgrow(table, Priority.ALWAYS);
+    getChildren().addAll(summary, table, explained);
+  }
+
+  ListView<?> list() {
+    return list;
+  }
+
+  List<KeyCommand> commands() {
+    return List.of(
+        KeyCommand.of("Enter", "Its next step", () -> chosen().ifPresent(this::next)),
+        KeyCommand.of("F5", "Plan one", () -> new PlanOwn(desk).begin()),
+        KeyCommand.of("F2", "What it starts", () -> chosen().ifPresent(this::mean)),
+        KeyCommand.quiet("F4", "Other keys", () -> chosen().ifPresent(this::otherKeys)),
+        KeyCommand.quiet("Ctrl+E", "Its settings as text", this::settings),
+        KeyCommand.of("Delete", "Remove", () -> chosen().ifPresent(this::remove)));
+  }
+
+  private Optional<OwnRow> chosen() {
+    return Optional.ofNullable(list.getSelectionModel().getSelectedItem());
+  }
+
+  /** Shows what there is now, once it was looked at. */
+  void refresh() {
+    Workspace now = desk.session().workspace().get();
+    if (shown.filter(now::isButForTheChoice).isPresent()) {
+      return;
+    }
+    Optional<String> before = chosen().map(r -> r.binding().id());
+    int at = list.getSelectionModel().getSelectedIndex();
+    if (shown.isEmpty()) {
+      Lists.waiting(list, "Looking at the bindings of your own \u2026");
+    }
+    var today = desk.session().today();
+    desk.analyst()
+        .look(
+            "own bindings",
+            _ -> {
+              Bench bench = now.bench();
+              List<OwnBinding> own = bench.own(today);
+              return own.stream()
+                  .map(o -> new OwnRow(o, OwnRules.of(bench, o, own), bench.isTouched(o)))
+                  .sorted(
+                      Comparator.comparing((OwnRow r) -> r.binding().computer().title())
+                          .thenComparing(r -> r.binding().state())
+                          .thenComparing(r -> now.catalog().title(r.binding().action())))
+                  .toList();
+            },
+            rows -> {
+              shown = Optional.of(now);
+              show(rows, before, at);
+            },
+            why -> Lists.failed(list, why));
+  }
+
+  private void show(List<OwnRow> rows, Optional<String> before, int at) {
+    Lists.found(list, rows);
+    int same =
+        before.map(id -> rows.stream().map(r -> r.binding().id()).toList().indexOf(id)).orElse(-1);
+    list.getSelectionModel()
+        .clearAndSelect(same >= 0 ? same : Math.max(0, Math.min(at, rows.size() - 1)));
+    Map<State, Long> counts =
+        rows.stream()
+            .filter(r -> !r.touched())
+            .collect(Collectors.groupingBy(r -> r.binding().state(), Collectors.counting()));
+    long touched = rows.stream().filter(OwnRow::touched).count();
+    Set<String> wishes = new HashSet<>();
+    desk.session()
+        .workspace()
+        .get()
+        .mouse()
+        .wishes()
+        .values()
+        .forEach(w -> wishes.add(w.place().toString()));
+    summary.setText(
+        "%d planned, %d applied and not yet pressed, %d verified, %d to be pressed again, %d to be removed. %s wished for (F3)."
+            .formatted(
+                counts.getOrDefault(State.PLANNED, 0L),
+                counts.getOrDefault(State.APPLIED, 0L),
+                counts.getOrDefault(State.VERIFIED, 0L),
+                touched,
+                counts.getOrDefault(State.TO_BE_REMOVED, 0L),
+                wishes.isEmpty() ? "None" : String.valueOf(wishes.size())));
+  }
+
+  private void explain(OwnRow row) {
+    if (row == null) {
+      explained.setText(" ");
+      return;
+    }
+    StringBuilder text = new StringBuilder();
+    text.append(row.binding().target().map(Target::said).map(s -> "Starts " + s + ". ").orElse(""));
+    row.rules().broken().forEach(s -> text.append(s).append(' '));
+    row.rules().remarks().forEach(s -> text.append(s).append(' '));
+    text.append(
+        switch (row.binding().state()) {
+          case PLANNED -> "Enter opens the change sheet of its computer.";
+          case APPLIED -> "Press it, then Enter says whether it did it.";
+          case VERIFIED ->
+              row.touched()
+                  ? "What its keys meet has changed since %s: press it again, then Enter."
+                      .formatted(row.binding().since())
+                  : "It did what it should on %s.".formatted(row.binding().since());
+          case TO_BE_REMOVED -> "Enter opens the change sheet; Delete keeps it after all.";
+        });
+    explained.setText(text.toString());
+  }
+
+  private void next(OwnRow row) {
+    OwnBinding o = row.binding();
+    switch (o.state()) {
+      case PLANNED, TO_BE_REMOVED -> new SheetView(desk, o.computer()).open();
+      case APPLIED, VERIFIED ->
+          desk.dialogs()
+              .choose(
+                  "Did %s do \u201c%s\u201d on %s?"
+                      .formatted(
+                          o.gesture(), desk.titles().action(o.action()), o.computer().title()),
+                  List.of(true, false),
+                  yes -> yes ? "Yes, it did it" : "No, or something else happened",
+                  yes -> {
+                    if (yes) {
+                      edits.verify(o);
+                    } else {
+                      desk.session()
+                          .say(
+                              "It stays unverified. Route (Alt+R) shows where its keys go; F4 finds"
+                                  + " others.");
+                      desk.keys().follow(o.gesture());
+                    }
+                  });
+    }
+  }
+
+  private void mean(OwnRow row) {
+    new PlanOwn(desk).target(row.binding().computer(), t -> edits.mean(row.binding(), t));
+  }
+
+  private void otherKeys(OwnRow row) {
+    OwnBinding o = row.binding();
+    new GestureChoice(
+            desk,
+            o.action(),
+            o.computer(),
+            o.target(),
+            g -> {
+              if (o.state() == State.PLANNED) {
+                edits.move(o, g);
+              } else {
+                // What is on the computer goes, and the same on other keys is planned beside it.
+                Bench removing = edits.bench().removing(o, edits.today());
+                OwnBinding anew =
+                    OwnBinding.planned(
+                        removing
+                            .fitting()
+                            .unused(o.action().value() + "-" + o.computer().platform()),
+                        o.computer(),
+                        o.action(),
+                        g,
+                        o.target(),
+                        edits.today());
+                edits.all(
+                    "Planned: %s instead of %s".formatted(g, o.gesture()), removing.planning(anew));
+              }
+            })
+        .open();
+  }
+
+  private void remove(OwnRow row) {
+    if (row.binding().state() == State.TO_BE_REMOVED) {
+      edits.keep(row.binding());
+    } else {
+      edits.remove(row.binding());
+    }
+  }
+
+  private void settings() {
+    chosen().ifPresent(r -> SettingsView.open(desk, r.binding(), r.rules().gesture()));
+  }
+
+  private void row(HBox box, OwnRow row) {
+    OwnBinding o = row.binding();
+    String mark =
+        switch (o.state()) {
+          case PLANNED -> "\u25cb";
+          case APPLIED -> "\u25d0";
+          case VERIFIED -> row.touched() ? "\u25d0" : "\u25cf";
+          case TO_BE_REMOVED -> "\u2715";
+        };
+    Label state = Texts.styled(mark + "  " + row.state(), "row-title");
+    Label rules =
+        Texts.styled(
+            row.rules().broken().isEmpty()
+                ? ""
+                : row.rules().broken().size() == 1
+                    ? "breaks one"
+                    : "breaks " + row.rules().broken().size(),
+            "stops");
+    box.getChildren()
+        .addAll(
+            Lists.column(state, 9),
+            Lists.growing(Texts.styled(desk.titles().action(o.action()), "row-title")),
+            Lists.column(Texts.styled(o.computer().title(), "quiet"), 11),
+            Lists.column(
+                new GestureView(o.gesture(), desk.titles().words(o.computer().platform())), 14),
+            Lists.column(rules, 8));
+  }
+}

@@ -1,0 +1,149 @@
+package polydex.desktop.fit;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Consumer;
+import polydex.catalog.ActionId;
+import polydex.catalog.Catalog;
+import polydex.catalog.Environment;
+import polydex.catalog.Environment.OwnTarget;
+import polydex.catalog.EnvironmentId;
+import polydex.desktop.desk.Desk;
+import polydex.fit.Target;
+import polydex.keys.Gesture;
+import polydex.route.Situation.Computer;
+
+/** Planning a binding of one's own, question by question. */
+final class PlanOwn {
+  private final Desk desk;
+  private final FitEdits edits;
+
+  PlanOwn(Desk desk) {
+    this.desk = desk;
+    this.edits = new FitEdits(desk);
+  }
+
+  /** From the beginning: what for, where, what it starts, on which keys. */
+  void begin() {
+    desk.dialogs().chooseAction("Plan a binding: what should it do?", a -> on(a.id()));
+  }
+
+  private void on(ActionId action) {
+    computer(c -> target(c, t -> keys(action, c, t)));
+  }
+
+  /** For an action and a gesture that was found free already. */
+  void begin(Gesture gesture, Optional<Computer> computer) {
+    desk.dialogs()
+        .chooseAction(
+            "What should %s do?".formatted(gesture),
+            a -> {
+              Consumer<Computer> then = c -> target(c, t -> edits.plan(a.id(), c, gesture, t));
+              computer.ifPresentOrElse(then, () -> computer(then));
+            });
+  }
+
+  private void keys(ActionId action, Computer computer, Optional<Target> target) {
+    new GestureChoice(desk, action, computer, target, g -> edits.plan(action, computer, g, target))
+        .open();
+  }
+
+  /** Lets a computer be chosen, if there are several. */
+  void computer(Consumer<Computer> chosen) {
+    List<Computer> all = edits.bench().computers();
+    if (all.isEmpty()) {
+      desk.session().say("There is no setup yet. Ctrl+U makes one.");
+    } else if (all.size() == 1) {
+      chosen.accept(all.getFirst());
+    } else {
+      desk.dialogs()
+          .choose(
+              "On which computer?",
+              all,
+              c -> "%s (%s)".formatted(c.title(), desk.titles().title(c.platform())),
+              chosen);
+    }
+  }
+
+  /** Asks what a binding starts, among what the platform can bind. */
+  void target(Computer computer, Consumer<Optional<Target>> said) {
+    Catalog catalog = desk.session().workspace().get().catalog();
+    Set<OwnTarget> can =
+        catalog
+            .environment(computer.platform())
+            .flatMap(Environment::platform)
+            .flatMap(Environment.Platform::ownBindings)
+            .map(Environment.OwnBindingRules::targets)
+            .orElse(Set.of());
+    List<Optional<OwnTarget>> kinds = new ArrayList<>();
+    for (OwnTarget kind : OwnTarget.values()) {
+      if (can.isEmpty() || can.contains(kind)) {
+        kinds.add(Optional.of(kind));
+      }
+    }
+    kinds.add(Optional.empty());
+    desk.dialogs()
+        .choose(
+            "What does it start?",
+            desk.titles().title(computer.platform()) + " can bind these.",
+            kinds,
+            k -> k.map(Target::word).orElse("not said yet"),
+            k ->
+                k.ifPresentOrElse(
+                    kind -> what(kind, computer, said), () -> said.accept(Optional.empty())));
+  }
+
+  private void what(OwnTarget kind, Computer computer, Consumer<Optional<Target>> said) {
+    if (kind == OwnTarget.MENU_ENTRY) {
+      menuEntry(computer, said);
+      return;
+    }
+    desk.dialogs()
+        .ask(
+            "Which %s?".formatted(Target.word(kind)),
+            hint(kind),
+            what -> said.accept(Optional.of(Target.of(kind, limited(what)))));
+  }
+
+  private static String limited(String what) {
+    return what.length() > Target.LONGEST ? what.substring(0, Target.LONGEST) : what;
+  }
+
+  private static String hint(OwnTarget kind) {
+    return switch (kind) {
+      case APPLICATION -> "Its name, as the launcher has it";
+      case FOLDER, DOCUMENT -> "Its path";
+      case ADDRESS -> "The address";
+      case COMMAND -> "The command line";
+      case TEXT -> "The text";
+      case MENU_ENTRY -> "The exact path, its parts with > between";
+    };
+  }
+
+  private void menuEntry(Computer computer, Consumer<Optional<Target>> said) {
+    Catalog catalog = desk.session().workspace().get().catalog();
+    List<Optional<EnvironmentId>> where = new ArrayList<>();
+    where.add(Optional.empty());
+    for (Environment e : catalog.environments()) {
+      if (e.kind() instanceof Environment.Application a
+          && (a.platforms().isEmpty() || a.platforms().contains(computer.platform()))) {
+        where.add(Optional.of(e.id()));
+      }
+    }
+    desk.dialogs()
+        .choose(
+            "A menu entry of which application?",
+            where,
+            w -> w.map(desk.titles()::title).orElse("all applications"),
+            w ->
+                desk.dialogs()
+                    .ask(
+                        "Which menu entry?",
+                        hint(OwnTarget.MENU_ENTRY),
+                        path ->
+                            said.accept(
+                                Optional.of(new Target(OwnTarget.MENU_ENTRY, limited(path), w)))));
+  }
+}

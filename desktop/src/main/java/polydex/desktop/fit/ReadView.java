@@ -1,0 +1,195 @@
+package polydex.desktop.fit;
+
+import java.nio.file.InvalidPathException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import polydex.desktop.controls.GestureView;
+import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.OverlayBox;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.desk.Desk;
+import polydex.desktop.keys.KeyCommand;
+import polydex.files.fit.LauncherTree;
+import polydex.fit.Bench;
+import polydex.fit.Compared;
+import polydex.fit.OwnBinding;
+import polydex.route.Situation.Computer;
+import polydex.workspace.Workspace;
+
+/** What is on a computer already, read from its launcher files, beside what was planned for it. */
+final class ReadView {
+
+  /** A row: how a binding stands, or a file that was refused. */
+  private record ReadRow(Optional<Compared> compared, String words) {}
+
+  /** What was read. */
+  private record Read(LauncherTree tree, List<Compared> compared) {}
+
+  private final Desk desk;
+  private final Computer computer;
+  private final Label state = Texts.quiet("");
+  private final ListView<ReadRow> list;
+
+  private ReadView(Desk desk, Computer computer) {
+    this.desk = desk;
+    this.computer = computer;
+    list =
+        Lists.of(
+            "What was found",
+            this::row,
+            ReadRow::words,
+            Texts.quiet("There is no launcher file with keys in it, and nothing was planned."));
+    list.getStyleClass().add("nine-rows");
+  }
+
+  /** Asks of which computer, and where its launcher files are. */
+  static void ask(Desk desk) {
+    new PlanOwn(desk)
+        .computer(
+            c ->
+                desk.dialogs()
+                    .ask(
+                        "Launcher files of " + c.title(),
+                        "A folder, or one .lnk or .desktop file",
+                        path -> new ReadView(desk, c).open(path)));
+  }
+
+  private void open(String written) {
+    Path path;
+    try {
+      path = Path.of(written);
+    } catch (InvalidPathException e) {
+      desk.session().problem("\u201c%s\u201d is no path.".formatted(written));
+      return;
+    }
+    VBox box =
+        OverlayBox.wide(
+            Texts.heading("What %s has, beside the plan".formatted(computer.title())), state, list);
+    desk.keys()
+        .open(box, list, List.of(KeyCommand.of("F5", "Take over what was found", this::take)));
+    state.setText("Reading launcher files \u2026 Esc stops.");
+    Lists.waiting(list, "They come when all are read.");
+    box.sceneProperty()
+        .addListener(
+            (_, _, scene) -> {
+              if (scene == null) {
+                desk.analyst().stopLooking("launchers");
+              }
+            });
+    Workspace now = desk.session().workspace().get();
+    var today = desk.session().today();
+    desk.analyst()
+        .look(
+            "launchers",
+            course -> {
+              LauncherTree tree =
+                  LauncherTree.read(
+                      path,
+                      n -> {
+                        if (n % 500 == 0) {
+                          course.tell(
+                              () -> state.setText("%d files looked at. Esc stops.".formatted(n)));
+                        }
+                      },
+                      () -> !course.isWanted());
+              return new Read(
+                  tree, Compared.of(now.catalog(), computer, now.bench().own(today), tree.found()));
+            },
+            this::show,
+            why -> {
+              state.setText("");
+              Lists.failed(list, why);
+            });
+  }
+
+  private void show(Read read) {
+    List<ReadRow> rows = new ArrayList<>();
+    for (Compared c : read.compared()) {
+      String title =
+          c.planned()
+              .map(p -> desk.titles().action(p.action()))
+              .or(() -> c.found().map(Compared.Found::title))
+              .orElse("");
+      rows.add(new ReadRow(Optional.of(c), title));
+    }
+    read.tree().refused().forEach(r -> rows.add(new ReadRow(Optional.empty(), "Refused: " + r)));
+    Lists.found(list, rows);
+    long with = read.tree().launchers().stream().filter(l -> !l.keys().isEmpty()).count();
+    state.setText(
+        "%d launchers read, %d with keys; %d refused; %d other files.%s F5 takes over the keys that were found."
+            .formatted(
+                read.tree().launchers().size(),
+                with,
+                read.tree().refused().size(),
+                read.tree().passedOver(),
+                read.tree().complete() ? "" : " There is more than is looked at."));
+    list.getSelectionModel().selectFirst();
+    list.requestFocus();
+  }
+
+  /** Brings the plan to what was found: what is there as planned is applied, other keys count. */
+  private void take() {
+    FitEdits edits = new FitEdits(desk);
+    Bench bench = edits.bench();
+    int taken = 0;
+    for (ReadRow row : list.getItems()) {
+      Optional<Compared> c = row.compared().filter(x -> x.planned().isPresent());
+      if (c.isEmpty()) {
+        continue;
+      }
+      OwnBinding planned = c.get().planned().get();
+      boolean counts =
+          c.get().standing() == Compared.Standing.DIFFERENT
+              || (c.get().standing() == Compared.Standing.APPLIED
+                  && planned.state() == OwnBinding.State.PLANNED);
+      if (counts) {
+        OwnBinding there = planned.on(c.get().found().orElseThrow().gesture(), edits.today());
+        bench = bench.applying(there, edits.today());
+        taken++;
+      }
+    }
+    desk.keys().close();
+    if (taken == 0) {
+      desk.session().say("All is as planned; nothing was changed.");
+    } else {
+      edits.all("Took over %d bindings found on %s".formatted(taken, computer.title()), bench);
+    }
+  }
+
+  private void row(HBox box, ReadRow row) {
+    if (row.compared().isEmpty()) {
+      box.getChildren().add(Lists.growing(Texts.styled(row.words(), "stops")));
+      return;
+    }
+    Compared c = row.compared().get();
+    var words = desk.titles().words(computer.platform());
+    box.getChildren()
+        .addAll(
+            Lists.column(Texts.styled(c.standing().word(), "quiet"), 9),
+            Lists.growing(Texts.styled(row.words(), "row-title")));
+    c.planned()
+        .ifPresent(
+            p -> box.getChildren().add(Lists.column(new GestureView(p.gesture(), words), 12)));
+    c.found()
+        .ifPresent(
+            f ->
+                box.getChildren()
+                    .addAll(
+                        Lists.column(
+                            Texts.styled(
+                                c.standing() == Compared.Standing.DIFFERENT ? "found" : "",
+                                "quiet"),
+                            4),
+                        Lists.column(
+                            c.standing() == Compared.Standing.APPLIED
+                                ? new Label("")
+                                : new GestureView(f.gesture(), words),
+                            12)));
+  }
+}

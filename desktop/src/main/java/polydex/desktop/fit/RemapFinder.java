@@ -1,0 +1,186 @@
+package polydex.desktop.fit;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import polydex.catalog.ActionId;
+import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.OverlayBox;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.desk.Desk;
+import polydex.desktop.keys.KeyCommand;
+import polydex.fit.RemapDraft;
+import polydex.fit.RemapSearch;
+import polydex.fit.RemapSearch.Aim;
+import polydex.fit.RemapSearch.Found;
+import polydex.route.Situation.Computer;
+
+/** The best remap among the permutations of the modifiers, for an aim that the person names. */
+final class RemapFinder {
+  private static final int MOST_USED = 20;
+
+  private final Desk desk;
+  private final Aim aim;
+  private final List<Computer> computers;
+  private final Label state = Texts.quiet("");
+  private final ListView<Found> list;
+
+  private RemapFinder(Desk desk, Aim aim, List<Computer> computers) {
+    this.desk = desk;
+    this.aim = aim;
+    this.computers = computers;
+    list =
+        Lists.of(
+            "Remaps, the best first",
+            this::row,
+            this::title,
+            Texts.quiet("No setup could be looked at."));
+    list.getStyleClass().add("nine-rows");
+  }
+
+  /** Asks for the aim, and on which computers. */
+  static void ask(Desk desk) {
+    List<Computer> all = new FitEdits(desk).bench().computers();
+    List<List<Computer>> choices = new ArrayList<>();
+    all.forEach(c -> choices.add(List.of(c)));
+    for (int i = 0; i < all.size(); i++) {
+      for (int j = i + 1; j < all.size(); j++) {
+        choices.add(List.of(all.get(i), all.get(j)));
+      }
+    }
+    if (choices.isEmpty()) {
+      desk.session().say("There is no setup yet. Ctrl+U makes one.");
+      return;
+    }
+    desk.dialogs()
+        .choose(
+            "What is the remap for?",
+            List.of(Aim.values()),
+            Aim::title,
+            aim ->
+                desk.dialogs()
+                    .choose(
+                        "On which computers?",
+                        choices,
+                        c -> c.stream().map(Computer::title).collect(Collectors.joining(" and ")),
+                        c -> new RemapFinder(desk, aim, c).open()));
+  }
+
+  private void open() {
+    VBox box = OverlayBox.wide(Texts.heading(aim.title()), state, list);
+    desk.keys()
+        .open(
+            box,
+            list,
+            List.of(
+                KeyCommand.of("Enter", "What changes", this::detail),
+                KeyCommand.of("F5", "Draft it", this::draft)));
+    box.sceneProperty()
+        .addListener(
+            (_, _, scene) -> {
+              if (scene == null) {
+                desk.analyst().stopLooking("best remap");
+              }
+            });
+    var judge = RemapsView.judge(desk);
+    List<ActionId> mostUsed = desk.session().knowledge().mostUsed(MOST_USED);
+    state.setText("Looking at every setup as it is \u2026 Esc stops.");
+    Lists.waiting(list, "They come when all orders of the modifiers were tried.");
+    desk.analyst()
+        .look(
+            "best remap",
+            course -> {
+              RemapSearch search = new RemapSearch(judge.get(), computers, mostUsed);
+              int all = search.size();
+              return search.best(
+                  aim,
+                  n ->
+                      course.tell(
+                          () ->
+                              state.setText(
+                                  "%d of %d orders of the modifiers tried. Esc stops."
+                                      .formatted(n, all))),
+                  () -> !course.isWanted());
+            },
+            this::show,
+            why -> {
+              state.setText("");
+              Lists.failed(list, why);
+            });
+  }
+
+  private void show(List<Found> found) {
+    state.setText(
+        switch (aim) {
+          case THUMB ->
+              "First by how many computers have the primary modifier beside the space bar; then what is lost least.";
+          case SAME_KEYS ->
+              "First by how many of your %d most used actions take the same keys; then what is lost least."
+                  .formatted(MOST_USED);
+          case LEAST_EFFORT ->
+              "First by the effort of what you use, in points a working day; then what is lost least.";
+        });
+    Lists.found(list, found);
+    list.getSelectionModel().selectFirst();
+    list.requestFocus();
+  }
+
+  private String title(Found found) {
+    return found.drafts().isEmpty()
+        ? "Everything as it is"
+        : found.drafts().stream()
+            .map(d -> d.computer().title() + ": " + d.remap().title())
+            .collect(Collectors.joining("; "));
+  }
+
+  private void detail() {
+    Found found = list.getSelectionModel().getSelectedItem();
+    if (found != null) {
+      new RemapDetail(desk, title(found), found.changes()).open();
+    }
+  }
+
+  private void draft() {
+    Found found = list.getSelectionModel().getSelectedItem();
+    if (found == null || found.drafts().isEmpty()) {
+      return;
+    }
+    desk.keys().close();
+    FitEdits edits = new FitEdits(desk);
+    for (RemapDraft d : found.drafts()) {
+      edits.draft(
+          new RemapDraft(
+              edits.bench().fitting().unused(d.id()),
+              d.computer(),
+              d.window(),
+              d.remap(),
+              d.takes()));
+    }
+  }
+
+  private void row(HBox box, Found found) {
+    String reached =
+        switch (aim) {
+          case THUMB -> "%.0f of %d".formatted(found.aim(), computers.size());
+          case SAME_KEYS -> "%.0f the same".formatted(found.aim());
+          case LEAST_EFFORT -> "%.0f points".formatted(found.aim());
+        };
+    box.getChildren()
+        .addAll(
+            Lists.growing(Texts.styled(title(found), "row-title")),
+            Lists.column(Texts.styled(reached, "number"), 7),
+            Lists.column(
+                Texts.styled(
+                    "%d lost, %d moved, %d habits"
+                        .formatted(
+                            found.changes().loses().size(),
+                            found.changes().moves().size(),
+                            found.changes().habits().size()),
+                    "quiet"),
+                15));
+  }
+}

@@ -1,0 +1,362 @@
+package polydex.desktop.fit;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.ToDoubleBiFunction;
+import java.util.stream.Stream;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import polydex.catalog.ActionId;
+import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.desk.Desk;
+import polydex.desktop.keys.KeyCommand;
+import polydex.files.FileProblem;
+import polydex.files.fit.HwdbRemap;
+import polydex.files.fit.RemapFiles;
+import polydex.files.fit.XkbRemap;
+import polydex.files.json.ModelJson;
+import polydex.fit.CommonRemaps;
+import polydex.fit.RemapChanges;
+import polydex.fit.RemapDraft;
+import polydex.fit.RemapJudge;
+import polydex.person.Knowledge;
+import polydex.recall.DrillItem;
+import polydex.route.Machine;
+import polydex.route.Remap;
+import polydex.route.SetupId;
+import polydex.route.Situation.Computer;
+import polydex.setups.RuleText;
+import polydex.workspace.Workspace;
+
+/** Drafts of remaps side by side: what each gains, loses and moves, for the hand and for habits. */
+final class RemapsView extends VBox {
+
+  /** A draft, and what it would change. */
+  private record DraftRow(RemapDraft draft, boolean made, Optional<RemapChanges> changes) {}
+
+  private final Desk desk;
+  private final FitEdits edits;
+  private final Label explained = Texts.quiet(" ");
+  private final ListView<DraftRow> list;
+  private Optional<Workspace> shown = Optional.empty();
+
+  RemapsView(Desk desk) {
+    this.desk = desk;
+    this.edits = new FitEdits(desk);
+    list =
+        Lists.of(
+            "Drafts of remaps",
+            this::row,
+            r -> r.draft().remap().title(),
+            Texts.quiet(
+                "No remap is drafted. F5 drafts one of those that many people make, or of rules of"
+                    + " your own; F9 looks for the best one for an aim."));
+    list.getSelectionModel().selectedItemProperty().addListener((_, _, r) -> explain(r));
+    VBox.setVgrow(list, Priority.ALWAYS);
+    VBox.setVgrow(this, Priority.ALWAYS);
+    setSpacing(10);
+    HBox head = new HBox();
+    head.getStyleClass().add("table-head");
+    head.getChildren()
+        .addAll(
+            Lists.growing(Texts.styled("Draft", "quiet")),
+            Lists.column(Texts.styled("Computer", "quiet"), 11),
+            Lists.rightColumn(Texts.styled("Gains", "quiet"), 4),
+            Lists.rightColumn(Texts.styled("Loses", "quiet"), 4),
+            Lists.rightColumn(Texts.styled("Moves", "quiet"), 4),
+            Lists.rightColumn(Texts.styled("Habits", "quiet"), 4),
+            Lists.rightColumn(Texts.styled("Effort a day", "quiet"), 8));
+    VBox table = new VBox(head, list);
+    VBox.setVgrow(table, Priority.ALWAYS);
+    getChildren()
+        .addAll(
+            Texts.quiet(
+                "Each is tried on a copy of every setup that it touches. Effort in points a working"
+                    + " day, for what you use; habits are keys you know that would mean something else."),
+            table,
+            explained);
+  }
+
+  ListView<?> list() {
+    return list;
+  }
+
+  List<KeyCommand> commands() {
+    return List.of(
+        KeyCommand.of("Enter", "What changes", () -> chosen().ifPresent(this::detail)),
+        KeyCommand.of("F5", "Draft one", this::draft),
+        KeyCommand.of("F2", "Its rules", () -> chosen().ifPresent(this::rules)),
+        KeyCommand.quiet("F4", "Takes effect", () -> chosen().ifPresent(this::effect)),
+        KeyCommand.of("F9", "Find the best", () -> RemapFinder.ask(desk)),
+        KeyCommand.quiet("Ctrl+E", "As text", () -> chosen().ifPresent(this::text)),
+        KeyCommand.quiet("Ctrl+O", "Read one", this::read),
+        KeyCommand.of("Delete", "Drop it", () -> chosen().ifPresent(r -> edits.drop(r.draft()))));
+  }
+
+  private Optional<DraftRow> chosen() {
+    return Optional.ofNullable(list.getSelectionModel().getSelectedItem());
+  }
+
+  /** Ready to judge remaps by what is known of the person now; the work is done where it runs. */
+  static java.util.function.Supplier<RemapJudge> judge(Desk desk) {
+    Workspace now = desk.session().workspace().get();
+    Knowledge known = desk.session().knowledge();
+    return () -> {
+      ToDoubleBiFunction<SetupId, ActionId> uses = known.usesInSetup();
+      Set<DrillItem> learnt = new HashSet<>(known.learnt());
+      return new RemapJudge(now.situation(), uses, learnt);
+    };
+  }
+
+  /** Shows the drafts at once, and what they change when it was found out. */
+  void refresh() {
+    Workspace now = desk.session().workspace().get();
+    if (shown.filter(now::isButForTheChoice).isPresent()) {
+      return;
+    }
+    shown = Optional.of(now);
+    List<RemapDraft> drafts = List.copyOf(now.fitting().drafts().values());
+    show(now, drafts, Map.of());
+    if (drafts.isEmpty()) {
+      return;
+    }
+    var judge = judge(desk);
+    desk.analyst()
+        .look(
+            "remaps",
+            course -> {
+              RemapJudge by = judge.get();
+              Map<String, RemapChanges> changes = new HashMap<>();
+              for (RemapDraft d : drafts) {
+                if (course.isWanted()) {
+                  changes.put(d.id(), by.of(List.of(d)));
+                }
+              }
+              return changes;
+            },
+            changes -> show(now, drafts, changes),
+            why -> {
+              shown = Optional.empty();
+              Lists.failed(list, why);
+            });
+  }
+
+  private void show(Workspace now, List<RemapDraft> drafts, Map<String, RemapChanges> changes) {
+    int at = Math.max(0, list.getSelectionModel().getSelectedIndex());
+    List<DraftRow> rows = new ArrayList<>();
+    for (RemapDraft d : drafts) {
+      rows.add(
+          new DraftRow(d, d.isMade(now.situation()), Optional.ofNullable(changes.get(d.id()))));
+    }
+    Lists.found(list, rows);
+    list.getSelectionModel().clearAndSelect(Math.min(at, rows.size() - 1));
+  }
+
+  private void explain(DraftRow row) {
+    if (row == null) {
+      explained.setText(" ");
+      return;
+    }
+    Stream<String> rules =
+        Stream.concat(
+            row.draft().remap().keyRules().stream().map(RuleText::of),
+            row.draft().remap().strokeRules().stream().map(RuleText::of));
+    explained.setText(
+        "%s. It takes effect %s.%s"
+            .formatted(
+                String.join("; ", rules.limit(4).toList()),
+                row.draft().takes().word(),
+                row.made()
+                    ? " The computer has it already."
+                    : " Its steps are on the change sheet (F6)."));
+  }
+
+  private void detail(DraftRow row) {
+    row.changes()
+        .ifPresentOrElse(
+            c -> new RemapDetail(desk, row.draft().remap().title(), c).open(),
+            () -> desk.session().say("Still trying it on a copy; ask again in a moment."));
+  }
+
+  private void draft() {
+    new PlanOwn(desk)
+        .computer(
+            c -> {
+              List<Optional<Remap>> all = new ArrayList<>();
+              CommonRemaps.all().forEach(r -> all.add(Optional.of(r)));
+              all.add(Optional.empty());
+              desk.dialogs()
+                  .choose(
+                      "A remap for " + c.title(),
+                      all,
+                      r -> r.map(Remap::title).orElse("Rules of my own \u2026"),
+                      r ->
+                          r.ifPresentOrElse(
+                              known -> where(c, known),
+                              () ->
+                                  askRules(
+                                      "Rules for " + c.title(), "", remap -> where(c, remap))));
+            });
+  }
+
+  /** Where the computer shows another one in a window, either of them can have it. */
+  private void where(Computer computer, Remap remap) {
+    boolean window =
+        edits.bench().situation().setups().values().stream()
+            .flatMap(s -> s.machines().stream())
+            .anyMatch(m -> computer.is(m) && m.focus() instanceof Machine.SessionWindow);
+    if (!window || !remap.strokeRules().isEmpty()) {
+      add(computer, false, remap);
+      return;
+    }
+    desk.dialogs()
+        .choose(
+            "Who remaps?",
+            List.of(false, true),
+            w ->
+                w
+                    ? "The window that holds the other computer, on the way in"
+                    : computer.title() + " itself",
+            w -> add(computer, w, remap));
+  }
+
+  private void add(Computer computer, boolean window, Remap remap) {
+    String id = edits.bench().fitting().unused(computer.title() + ": " + remap.title());
+    edits.draft(new RemapDraft(id, computer, window, remap, RemapDraft.Effect.SIGN_IN));
+  }
+
+  private void rules(DraftRow row) {
+    Remap remap = row.draft().remap();
+    List<String> rules = new ArrayList<>();
+    remap.keyRules().forEach(r -> rules.add(RuleText.of(r)));
+    remap.strokeRules().forEach(r -> rules.add(RuleText.of(r)));
+    askRules(
+        "Rules of \u201c%s\u201d".formatted(remap.title()),
+        String.join("; ", rules),
+        changed -> {
+          Remap named =
+              new Remap(remap.title(), remap.onlyIn(), changed.strokeRules(), changed.keyRules());
+          try {
+            edits.draft(row.draft().with(named));
+          } catch (IllegalArgumentException e) {
+            desk.session().problem(e.getMessage() + ".");
+          }
+        });
+  }
+
+  private void askRules(String heading, String first, java.util.function.Consumer<Remap> read) {
+    desk.dialogs()
+        .ask(
+            heading,
+            "As in CapsLock -> Ctrl held, Escape tapped; Meta+S -> Ctrl+S",
+            first,
+            text -> {
+              try {
+                Remap remap = new Remap(text, Optional.empty(), List.of(), List.of());
+                for (String rule : text.split(";", -1)) {
+                  remap = RuleText.adding(remap, rule);
+                }
+                read.accept(remap);
+              } catch (IllegalArgumentException e) {
+                desk.session().problem(e.getMessage());
+                askRules(heading, text, read);
+              }
+            });
+  }
+
+  private void effect(DraftRow row) {
+    desk.dialogs()
+        .choose(
+            "When does it take effect?",
+            List.of(RemapDraft.Effect.values()),
+            RemapDraft.Effect::word,
+            e -> edits.draft(row.draft().taking(e)));
+  }
+
+  private void text(DraftRow row) {
+    Remap remap = row.draft().remap();
+    desk.dialogs()
+        .choose(
+            "In which form?",
+            List.of("X keyboard symbols", "Key codes for udev (hwdb)", "JSON"),
+            s -> s,
+            form -> {
+              try {
+                String name = remap.title().replaceAll("[^\\p{L}\\p{N} -]", "");
+                switch (form) {
+                  case "JSON" ->
+                      SettingsView.show(
+                          desk,
+                          remap.title(),
+                          "Polydex reads it back with Ctrl+O.",
+                          name + ".json",
+                          ModelJson.writePretty(remap) + "\n");
+                  case "X keyboard symbols" ->
+                      SettingsView.show(
+                          desk,
+                          remap.title(),
+                          "It is a file \u201cpolydex\u201d in the folder symbols of a keyboard"
+                              + " configuration, with this rule: "
+                              + XkbRemap.option("polydex", "draft").replace("\n", " ").strip(),
+                          name + ".xkb",
+                          XkbRemap.write(remap, "draft"));
+                  default ->
+                      SettingsView.show(
+                          desk,
+                          remap.title(),
+                          "It goes into /etc/udev/hwdb.d; systemd-hwdb update and a restart take it in.",
+                          name + ".hwdb",
+                          HwdbRemap.write(remap));
+                }
+              } catch (FileProblem e) {
+                desk.session().problem(e.getMessage());
+              }
+            });
+  }
+
+  private void read() {
+    desk.dialogs()
+        .ask(
+            "Read a remap",
+            "A file: .xkb, .hwdb or .json",
+            path -> {
+              try {
+                Remap remap = RemapFiles.read(path);
+                new PlanOwn(desk).computer(c -> where(c, remap));
+              } catch (FileProblem e) {
+                desk.session().problem(e.getMessage());
+              }
+            });
+  }
+
+  private void row(HBox box, DraftRow row) {
+    RemapDraft d = row.draft();
+    box.getChildren()
+        .addAll(
+            Lists.growing(
+                Texts.styled(
+                    d.remap().title() + (d.window() ? ", by its window" : ""), "row-title")),
+            Lists.column(Texts.styled(d.computer().title(), "quiet"), 11));
+    if (row.changes().isEmpty()) {
+      box.getChildren().add(Lists.column(Texts.styled("trying it \u2026", "quiet"), 25));
+      return;
+    }
+    RemapChanges c = row.changes().get();
+    box.getChildren()
+        .addAll(
+            Lists.number(String.valueOf(c.gains().size()), 4),
+            Lists.number(String.valueOf(c.loses().size()), 4),
+            Lists.number(String.valueOf(c.moves().size()), 4),
+            Lists.number(String.valueOf(c.habits().size()), 4),
+            Lists.number("%+.1f".formatted(c.effortAfter() - c.effortBefore()), 8));
+  }
+}
