@@ -132,7 +132,7 @@ final class RemapCommand implements Callable<Integer> {
     }
     RemapDraft draft;
     try {
-      draft = new RemapDraft("tried", computer, window, remap, RemapDraft.Effect.NOW);
+      draft = new RemapDraft("tried", computer, window, remap, RemapDraft.Effect.NOW, false);
     } catch (IllegalArgumentException e) {
       throw new ParameterException(spec.commandLine(), e.getMessage() + ".", e);
     }

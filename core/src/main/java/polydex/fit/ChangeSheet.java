@@ -115,7 +115,7 @@ public record ChangeSheet(Computer computer, List<Part> parts) {
         }
       }
       for (RemapDraft d : bench.fitting().drafts().values()) {
-        if (d.computer().equals(computer) && !d.isMade(bench.situation())) {
+        if (d.computer().equals(computer) && d.chosen() && !d.isMade(bench.situation())) {
           parts.add(part(d));
         }
       }

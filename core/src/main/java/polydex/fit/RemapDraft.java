@@ -17,8 +17,10 @@ import polydex.route.Situation.Computer;
  *     computer itself; a window has key rules only
  * @param remap its rules; one with the title of a remap that is there takes its place
  * @param takes when it takes effect
+ * @param chosen whether it is to be made, of several that are compared
  */
-public record RemapDraft(String id, Computer computer, boolean window, Remap remap, Effect takes) {
+public record RemapDraft(
+    String id, Computer computer, boolean window, Remap remap, Effect takes, boolean chosen) {
 
   /** When a remap takes effect once it is made. */
   public enum Effect {
@@ -77,11 +79,16 @@ public record RemapDraft(String id, Computer computer, boolean window, Remap rem
 
   /** The same with other rules. */
   public RemapDraft with(Remap other) {
-    return new RemapDraft(id, computer, window, other, takes);
+    return new RemapDraft(id, computer, window, other, takes, chosen);
   }
 
   /** The same taking effect at another time. */
   public RemapDraft taking(Effect when) {
-    return new RemapDraft(id, computer, window, remap, when);
+    return new RemapDraft(id, computer, window, remap, when, chosen);
+  }
+
+  /** The same to be made, or not. */
+  public RemapDraft chosen(boolean other) {
+    return new RemapDraft(id, computer, window, remap, takes, other);
   }
 }

@@ -77,12 +77,14 @@ public final class RemapJudge {
     Map<DrillItem, Best> ways = new LinkedHashMap<>();
     for (TracedBinding t : traces.all()) {
       DrillItem place = new DrillItem(t.environment(), t.binding().action());
-      for (Reach.Way way : reach.of(t)) {
-        ways.merge(
-            place,
-            new Best(way.gesture(), way.effort()),
-            (a, b) -> b.effort() < a.effort() ? b : a);
-      }
+      reach
+          .easiest(t)
+          .ifPresent(
+              way ->
+                  ways.merge(
+                      place,
+                      new Best(way.gesture(), way.effort()),
+                      (a, b) -> b.effort() < a.effort() ? b : a));
     }
     return new Looked(traces, ways);
   }

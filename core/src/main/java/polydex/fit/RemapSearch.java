@@ -328,7 +328,8 @@ public final class RemapSearch {
                 computer,
                 false,
                 new Remap(title, Optional.empty(), List.of(), rules),
-                RemapDraft.Effect.SIGN_IN));
+                RemapDraft.Effect.SIGN_IN,
+                false));
   }
 
   /** Every order of the modifiers; what each of them becomes. */

@@ -113,6 +113,63 @@ public final class Reach {
     return known.computeIfAbsent(binding, this::find);
   }
 
+  /**
+   * The first of the ways that end in one binding: as {@link #of(TracedBinding)} has it, but looked
+   * for from the least effort on, so that the rest need not be followed. A single press that holds
+   * more than it needs takes more effort, so that it never comes first.
+   */
+  public Optional<Way> easiest(TracedBinding binding) {
+    List<Way> all = known.get(binding);
+    if (all != null) {
+      return all.stream().findFirst();
+    }
+    Layout fingers = traces.tracer().layout();
+    List<List<Made>> candidates = candidates(binding);
+    Presses documented = Presses.of(binding.gesture(), fingers);
+    if (binding.works()
+        && documented instanceof Presses.Typable t
+        && !candidates.contains(t.list())) {
+      candidates.add(t.list());
+    }
+    if (candidates.isEmpty() || candidates.getFirst().size() > 1) {
+      return of(binding).stream().findFirst(); // what is held between presses may cost nothing
+    }
+    record Weighed(List<Made> presses, double effort) {}
+    List<Weighed> weighed = new ArrayList<>(candidates.size());
+    candidates.forEach(c -> weighed.add(new Weighed(c, effort.of(c))));
+    weighed.sort(Comparator.comparingDouble(Weighed::effort));
+    List<Way> best = new ArrayList<>();
+    List<List<Physical>> kept = new ArrayList<>();
+    double least = Double.POSITIVE_INFINITY;
+    for (Weighed w : weighed) {
+      if (w.effort() > least) {
+        break;
+      }
+      boolean isDocumented =
+          documented instanceof Presses.Typable t && t.list().equals(w.presses());
+      if (endsIn(
+          binding,
+          isDocumented
+              ? List.of(binding.outcome())
+              : traces.tracer(binding).results(w.presses()))) {
+        Gesture gesture = written(binding, w.presses(), fingers);
+        if (Presses.of(gesture, fingers) instanceof Presses.Typable(List<Made> made)
+            && made.equals(w.presses())) {
+          least = w.effort();
+          best.add(new Way(binding, gesture, w.effort()));
+          kept.add(physical(w.presses()));
+        }
+      }
+    }
+    return best.stream()
+        .filter(
+            w ->
+                kept.stream()
+                    .noneMatch(
+                        k -> isLess(k, Presses.physical(w.gesture(), fingers).orElseThrow())))
+        .min(Comparator.comparing(w -> w.gesture().toString()));
+  }
+
   private List<Way> find(TracedBinding binding) {
     Layout fingers = traces.tracer().layout();
     List<List<Made>> candidates = candidates(binding);

@@ -153,6 +153,10 @@ public class ReachReferenceTest {
     RandomSetups.Case c = RandomSetups.make(seed);
     SetupTraces traces = SetupTraces.of(c.setup(), c.world());
     Reach reach = new Reach(traces);
+    Reach easiest = new Reach(traces);
+    for (TracedBinding t : traces.all()) {
+      assertThat(easiest.easiest(t)).as("%s", t).isEqualTo(reach.of(t).stream().findFirst());
+    }
     for (TracedBinding t : traces.all()) {
       List<Reach.Way> ways = reach.of(t);
       for (Reach.Way way : ways) {

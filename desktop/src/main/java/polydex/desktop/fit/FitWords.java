@@ -58,6 +58,11 @@ final class FitWords {
     return String.join("; ", parts);
   }
 
+  /** With a full stop, if it has none. */
+  static String sentence(String text) {
+    return text.endsWith(".") ? text : text + ".";
+  }
+
   static String points(double points) {
     return String.format(Locale.ROOT, "%.1f", points);
   }

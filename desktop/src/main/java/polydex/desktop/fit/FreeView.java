@@ -21,6 +21,7 @@ import javafx.scene.layout.VBox;
 import polydex.boards.Board;
 import polydex.boards.Layout;
 import polydex.catalog.Action.Harm;
+import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.KeyLegends;
@@ -31,6 +32,9 @@ import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.HeldKeys;
 import polydex.desktop.keys.KeyCommand;
+import polydex.fit.Bench;
+import polydex.fit.OwnBinding;
+import polydex.fit.OwnRules;
 import polydex.free.Candidate;
 import polydex.free.Candidates;
 import polydex.free.FreeGestures;
@@ -188,7 +192,10 @@ final class FreeView extends VBox {
                                       .toList(),
                                   at.computers()));
               return new Looked(
-                  at, free, easiest(free, form, () -> !course.isWanted()), form.title);
+                  at,
+                  free,
+                  easiest(free, now.catalog(), form, () -> !course.isWanted()),
+                  form.title);
             },
             found -> {
               looked = Optional.of(found);
@@ -199,13 +206,13 @@ final class FreeView extends VBox {
   }
 
   private static List<Candidate> easiest(
-      FreeGestures free, Kind form, java.util.function.BooleanSupplier stopped) {
+      FreeGestures free, Catalog catalog, Kind form, java.util.function.BooleanSupplier stopped) {
     if (free.setups().isEmpty()) {
       return List.of();
     }
     Candidates make = Candidates.of(free.setups());
     List<Candidate> all = new ArrayList<>();
-    for (Candidate stroke : make.strokes(1)) {
+    for (Candidate stroke : make.own(catalog, free.computers())) {
       if (stopped.getAsBoolean() || all.size() >= LISTED) {
         break;
       }
@@ -304,11 +311,30 @@ final class FreeView extends VBox {
     boolean free = in.values().stream().allMatch(v -> v instanceof Verdict.Free);
     Set<String> lines = new TreeSet<>();
     in.forEach(
-        (setup, v) -> lines.add(desk.titles().setup(setup) + ": " + FitWords.of(v, catalog) + "."));
+        (setup, v) ->
+            lines.add(
+                desk.titles().setup(setup) + ": " + FitWords.sentence(FitWords.of(v, catalog))));
     whole.setText(
         free
-            ? "Free in all %d setups. Enter plans a binding on it.".formatted(in.size())
+            ? "Free in all %d setups. %sEnter plans a binding on it."
+                .formatted(in.size(), remarks(gesture(held.now(), key.get(), layout)))
             : String.join("\n", lines));
+  }
+
+  /** What the platform would make of a gesture, or has against it. */
+  private String remarks(Gesture gesture) {
+    Set<Computer> computers = where.getValue() == null ? Set.of() : where.getValue().computers();
+    Bench bench = desk.session().workspace().get().bench();
+    Set<String> said = new TreeSet<>();
+    for (Computer c : computers) {
+      OwnBinding wanted =
+          OwnBinding.planned(
+              "asked", c, new ActionId("asked"), gesture, Optional.empty(), desk.session().today());
+      OwnRules rules = OwnRules.of(bench, wanted, List.of());
+      said.addAll(rules.broken());
+      said.addAll(rules.remarks());
+    }
+    return said.isEmpty() ? "" : String.join(" ", said) + " ";
   }
 
   private void pressed(KeyEvent event) {

@@ -158,7 +158,8 @@ final class RemapFinder {
               d.computer(),
               d.window(),
               d.remap(),
-              d.takes()));
+              d.takes(),
+              false));
     }
   }
 

@@ -74,14 +74,14 @@ final class RemapsView extends VBox {
             Lists.rightColumn(Texts.styled("Loses", "quiet"), 4),
             Lists.rightColumn(Texts.styled("Moves", "quiet"), 4),
             Lists.rightColumn(Texts.styled("Habits", "quiet"), 4),
-            Lists.rightColumn(Texts.styled("Effort a day", "quiet"), 8));
+            Lists.rightColumn(Texts.styled("Points a day", "quiet"), 8));
     VBox table = new VBox(head, list);
     VBox.setVgrow(table, Priority.ALWAYS);
     getChildren()
         .addAll(
             Texts.quiet(
-                "Each is tried on a copy of every setup that it touches. Effort in points a working"
-                    + " day, for what you use; habits are keys you know that would mean something else."),
+                "Tried on a copy of every setup. Effort is of what you use; habits are keys you know"
+                    + " that would mean something else."),
             table,
             explained);
   }
@@ -95,6 +95,7 @@ final class RemapsView extends VBox {
         KeyCommand.of("Enter", "What changes", () -> chosen().ifPresent(this::detail)),
         KeyCommand.of("F5", "Draft one", this::draft),
         KeyCommand.of("F2", "Its rules", () -> chosen().ifPresent(this::rules)),
+        KeyCommand.of("Space", "To be made, or not", () -> chosen().ifPresent(this::choose)),
         KeyCommand.quiet("F4", "Takes effect", () -> chosen().ifPresent(this::effect)),
         KeyCommand.of("F9", "Find the best", () -> RemapFinder.ask(desk)),
         KeyCommand.quiet("Ctrl+E", "As text", () -> chosen().ifPresent(this::text)),
@@ -177,7 +178,9 @@ final class RemapsView extends VBox {
                 row.draft().takes().word(),
                 row.made()
                     ? " The computer has it already."
-                    : " Its steps are on the change sheet (F6)."));
+                    : row.draft().chosen()
+                        ? " Its steps are on the change sheet (F6)."
+                        : " Space has it made: its steps come onto the change sheet."));
   }
 
   private void detail(DraftRow row) {
@@ -185,6 +188,11 @@ final class RemapsView extends VBox {
         .ifPresentOrElse(
             c -> new RemapDetail(desk, row.draft().remap().title(), c).open(),
             () -> desk.session().say("Still trying it on a copy; ask again in a moment."));
+  }
+
+  /** Of several drafts only those that are chosen are on the change sheet. */
+  private void choose(DraftRow row) {
+    edits.draft(row.draft().chosen(!row.draft().chosen()));
   }
 
   private void draft() {
@@ -231,7 +239,7 @@ final class RemapsView extends VBox {
 
   private void add(Computer computer, boolean window, Remap remap) {
     String id = edits.bench().fitting().unused(computer.title() + ": " + remap.title());
-    edits.draft(new RemapDraft(id, computer, window, remap, RemapDraft.Effect.SIGN_IN));
+    edits.draft(new RemapDraft(id, computer, window, remap, RemapDraft.Effect.SIGN_IN, false));
   }
 
   private void rules(DraftRow row) {
@@ -344,7 +352,10 @@ final class RemapsView extends VBox {
         .addAll(
             Lists.growing(
                 Texts.styled(
-                    d.remap().title() + (d.window() ? ", by its window" : ""), "row-title")),
+                    (d.chosen() ? "\u25cf  " : "\u25cb  ")
+                        + d.remap().title()
+                        + (d.window() ? ", by its window" : ""),
+                    "row-title")),
             Lists.column(Texts.styled(d.computer().title(), "quiet"), 11));
     if (row.changes().isEmpty()) {
       box.getChildren().add(Lists.column(Texts.styled("trying it \u2026", "quiet"), 25));

@@ -51,7 +51,12 @@ public record FitFile(
 
   /** A draft of a remap. */
   public record Draft(
-      String id, Computer computer, boolean window, RemapDraft.Effect takes, Remap remap) {}
+      String id,
+      Computer computer,
+      boolean window,
+      RemapDraft.Effect takes,
+      boolean chosen,
+      Remap remap) {}
 
   /** A step that is done. */
   public record Tick(Computer computer, String step) {}
@@ -87,7 +92,8 @@ public record FitFile(
     Fitting fitting = with.fitting();
     for (Draft d : drafts) {
       fitting =
-          fitting.with(new RemapDraft(d.id(), d.computer(), d.window(), d.remap(), d.takes()));
+          fitting.with(
+              new RemapDraft(d.id(), d.computer(), d.window(), d.remap(), d.takes(), d.chosen()));
     }
     for (Tick t : ticked) {
       fitting = fitting.ticking(t.computer(), t.step(), true);
