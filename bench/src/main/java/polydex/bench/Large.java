@@ -182,6 +182,15 @@ final class Large {
     return setups;
   }
 
+  /** So many setups of {@link #usual}. */
+  static List<Setup> alike(int count) {
+    List<Setup> setups = new ArrayList<>();
+    for (int i = 0; i < count; i++) {
+      setups.add(setup("large" + i, "app"));
+    }
+    return setups;
+  }
+
   /** The application on the desktop. */
   static Setup setup() {
     return setup("large", "app");

@@ -110,9 +110,10 @@ public final class StrokeEffort {
       }
       if (i > 0) {
         points += FURTHER_STEP;
-        points += press.held().equals(before) ? 0 : CHANGE_HELD;
+        points += press.eitherSide().held().equals(before) ? 0 : CHANGE_HELD;
       }
-      before = press.held();
+      // Where no side is asked for, the one that is down already will do.
+      before = press.eitherSide().held();
     }
     return points;
   }

@@ -13,6 +13,7 @@ import polydex.boards.Presses;
 import polydex.catalog.Action.Harm;
 import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
+import polydex.catalog.Context;
 import polydex.keys.Gesture;
 import polydex.keys.Physical;
 import polydex.route.Layer;
@@ -24,6 +25,7 @@ import polydex.route.Situation;
 import polydex.route.Situation.Computer;
 import polydex.route.Trace;
 import polydex.route.Trace.Acted;
+import polydex.route.Trace.Nothing;
 import polydex.route.Trace.Outcome;
 import polydex.route.Trace.Typed;
 import polydex.route.TracedBinding;
@@ -37,9 +39,10 @@ import polydex.route.Tracer;
  * that works today still works. Method: the binding is put in, at the cost of the own bindings
  * alone; the gesture is followed; and of all bindings of the setup only those are followed again
  * that press what can come to that desktop as the gesture's first press, since all others meet the
- * same layers as before. O(own bindings + concerned bindings · layers) a gesture and setup, and one
- * look at a word for each binding. A setup must have been traced before: O(bindings · layers),
- * once.
+ * same layers as before. Last, whatever comes there as that press does, written down or not, has to
+ * do nothing today, and to begin nothing. O(own bindings + concerned bindings · layers) a gesture
+ * and setup, and one look at a word for each binding. A setup must have been traced before:
+ * O(bindings · layers), once.
  */
 public final class FreeGestures {
   private static final ActionId PROBE = new ActionId("polydex.probe");
@@ -125,16 +128,8 @@ public final class FreeGestures {
       return unreachable.get();
     }
     Tracer with = before;
-    Set<TracedBinding> concerned = new LinkedHashSet<>();
-    Set<Physical> alike = new LinkedHashSet<>();
     for (int depth : depths(traces)) {
       with = with.withOwn(depth, Binding.of("polydex.probe", PROBE, gesture));
-      Optional<List<Physical>> there = Presses.physical(gesture, traces.layout(depth));
-      if (there.isPresent()) {
-        Physical first = there.get().getFirst();
-        concerned.addAll(traces.concernedBy(depth, List.of(first)));
-        alike.addAll(traces.sources(depth, first));
-      }
     }
     Tracer after = with;
     List<Outcome> results = after.results(gesture);
@@ -143,12 +138,76 @@ public final class FreeGestures {
         || results.size() > 1) {
       return wayOf(traces, after.trace(gesture), gesture);
     }
+    Set<TracedBinding> concerned = new LinkedHashSet<>();
+    Set<Physical> alike = new LinkedHashSet<>();
+    for (int depth : depths(traces)) {
+      Optional<List<Physical>> there = Presses.physical(gesture, traces.layout(depth));
+      if (there.isPresent()) {
+        Physical first = there.get().getFirst();
+        concerned.addAll(traces.concernedBy(depth, List.of(first)));
+        alike.addAll(after.sources(depth, first));
+      }
+    }
     List<TracedBinding> lost =
         concerned.stream().filter(TracedBinding::works).filter(t -> !works(t, after)).toList();
-    if (!lost.isEmpty()) {
-      return taken(traces, lost);
+    return lost.isEmpty() ? presses(traces, after, alike) : taken(traces, lost);
+  }
+
+  /**
+   * What comes today of all that would come to the desktop as the first press does. Behind remaps
+   * and windows that may be something that no keymap writes down so.
+   */
+  private static Verdict presses(SetupTraces traces, Tracer after, Set<Physical> alike) {
+    Optional<Verdict> found = presses(traces, traces.tracer(), after, alike);
+    List<Machine> machines = traces.setup().machines();
+    boolean plain = machines.size() == 1 && machines.getFirst().remaps().isEmpty();
+    if (!plain && traces.setup().innermost().focus() instanceof Machine.Running r) {
+      for (Context c :
+          traces.world().catalog().environment(r.application()).orElseThrow().contexts()) {
+        if (found.filter(Verdict.Taken.class::isInstance).isPresent()) {
+          break;
+        }
+        List<String> only = List.of(c.id());
+        Optional<Verdict> there =
+            presses(traces, traces.tracer().withContexts(only), after.withContexts(only), alike);
+        found = there.isPresent() ? there : found;
+      }
     }
-    return typing(before, after, alike).<Verdict>map(Verdict.Types::new).orElse(new Verdict.Free());
+    return found.orElse(new Verdict.Free());
+  }
+
+  private static Optional<Verdict> presses(
+      SetupTraces traces, Tracer before, Tracer after, Set<Physical> alike) {
+    Optional<Verdict> types = Optional.empty();
+    for (Physical press : alike) {
+      if (!press.held().keys().isEmpty()) {
+        continue; // nobody presses it with another key held that does nothing
+      }
+      Gesture alone = Presses.gesture(List.of(new Presses.Made(press, false)), before.layout());
+      List<Outcome> was = before.results(alone);
+      if (isSame(was, after.results(alone))) {
+        continue;
+      }
+      for (Outcome outcome : was) {
+        if (outcome instanceof Acted a) {
+          return Optional.of(
+              new Verdict.Taken(
+                  a.layer(), Optional.of(a.action()), harm(traces, a.action()), List.of()));
+        }
+        if (outcome instanceof Typed t) {
+          types = Optional.of(new Verdict.Types(t.text()));
+        }
+      }
+      Optional<Verdict> longer =
+          before.trace(alone).passages().stream()
+              .filter(p -> p.verb() == Passage.Verb.HOLDS)
+              .findFirst()
+              .map(p -> new Verdict.Taken(p.layer(), Optional.empty(), Harm.VISIBLE, List.of()));
+      if (longer.isPresent()) {
+        return longer;
+      }
+    }
+    return types;
   }
 
   private static Optional<Verdict> lacks(SetupTraces traces, List<Physical> presses) {
@@ -229,18 +288,14 @@ public final class FreeGestures {
     return traces.world().catalog().action(action).map(a -> a.harm()).orElse(Harm.VISIBLE);
   }
 
-  /** A character that is typed by one of these today, and no longer. */
-  private static Optional<String> typing(Tracer before, Tracer after, Set<Physical> alike) {
-    for (Physical press : alike) {
-      if (!press.held().keys().isEmpty()) {
-        continue; // nobody types with another key held that does nothing
-      }
-      Gesture alone = Presses.gesture(List.of(new Presses.Made(press, false)), before.layout());
-      List<Outcome> was = before.results(alone);
-      if (was.getLast() instanceof Typed t && !after.results(alone).equals(was)) {
-        return Optional.of(t.text());
-      }
+  /** Whether the same came of it; why nothing did makes no difference. */
+  private static boolean isSame(List<Outcome> some, List<Outcome> others) {
+    boolean same = some.size() == others.size();
+    for (int i = 0; same && i < some.size(); i++) {
+      same =
+          some.get(i).equals(others.get(i))
+              || (some.get(i) instanceof Nothing && others.get(i) instanceof Nothing);
     }
-    return Optional.empty();
+    return same;
   }
 }

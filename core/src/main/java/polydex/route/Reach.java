@@ -57,6 +57,9 @@ public final class Reach {
   private final Map<ActionId, List<TracedBinding>> byAction = new HashMap<>();
   private final IdentityHashMap<TracedBinding, List<Way>> known = new IdentityHashMap<>();
 
+  /** Hundreds of bindings share a few dozen presses, which are led back to the fingers once. */
+  private final Map<Arriving, List<Source>> arriving = new HashMap<>();
+
   /** The reach in a setup that has been traced. */
   public Reach(SetupTraces traces) {
     this(traces, traces.all());
@@ -113,61 +116,130 @@ public final class Reach {
     return known.computeIfAbsent(binding, this::find);
   }
 
+  /** A press under the fingers, and its effort by itself. */
+  private record Source(Made made, double effort) {}
+
+  /** A press that arrives at a machine. */
+  private record Arriving(int depth, Physical press) {}
+
   /**
    * The first of the ways that end in one binding: as {@link #of(TracedBinding)} has it, but looked
-   * for from the least effort on, so that the rest need not be followed. A single press that holds
-   * more than it needs takes more effort, so that it never comes first.
+   * for from the least effort on, so that the rest need not be followed. One press, or two with
+   * nothing held between them, takes more effort where it holds more than it needs, so that what is
+   * needless never comes first; of longer gestures all ways are looked at.
    */
   public Optional<Way> easiest(TracedBinding binding) {
     List<Way> all = known.get(binding);
-    if (all != null) {
-      return all.stream().findFirst();
+    Layout own = traces.layout(binding.layer().depth());
+    if (all != null
+        || !(Presses.of(binding.gesture(), own) instanceof Presses.Typable(List<Made> wanted))
+        || wanted.size() > 2
+        || wanted.getLast().stillHeld()) {
+      return of(binding).stream().findFirst();
     }
     Layout fingers = traces.tracer().layout();
-    List<List<Made>> candidates = candidates(binding);
-    Presses documented = Presses.of(binding.gesture(), fingers);
-    if (binding.works()
-        && documented instanceof Presses.Typable t
-        && !candidates.contains(t.list())) {
-      candidates.add(t.list());
+    Optional<List<Made>> documented =
+        Presses.of(binding.gesture(), fingers) instanceof Presses.Typable t
+            ? Optional.of(t.list())
+            : Optional.empty();
+    List<Source> first = sources(binding, wanted.getFirst());
+    List<Source> second = wanted.size() == 1 ? List.of() : sources(binding, wanted.getLast());
+    if ((long) first.size() * Math.max(1, second.size()) > MOST_CANDIDATES) {
+      return of(binding).stream().findFirst(); // of very many only some are looked at
     }
-    if (candidates.isEmpty() || candidates.getFirst().size() > 1) {
-      return of(binding).stream().findFirst(); // what is held between presses may cost nothing
-    }
-    record Weighed(List<Made> presses, double effort) {}
-    List<Weighed> weighed = new ArrayList<>(candidates.size());
-    candidates.forEach(c -> weighed.add(new Weighed(c, effort.of(c))));
-    weighed.sort(Comparator.comparingDouble(Weighed::effort));
-    List<Way> best = new ArrayList<>();
-    List<List<Physical>> kept = new ArrayList<>();
-    double least = Double.POSITIVE_INFINITY;
-    for (Weighed w : weighed) {
-      if (w.effort() > least) {
+    Easiest best = new Easiest(binding, fingers, documented);
+    documented.filter(_ -> binding.works()).ifPresent(best::look);
+    for (Source a : first) {
+      if (second.isEmpty() && wanted.size() == 1 && !best.look(List.of(a.made()), a.effort())) {
         break;
       }
-      boolean isDocumented =
-          documented instanceof Presses.Typable t && t.list().equals(w.presses());
-      if (endsIn(
-          binding,
-          isDocumented
-              ? List.of(binding.outcome())
-              : traces.tracer(binding).results(w.presses()))) {
-        Gesture gesture = written(binding, w.presses(), fingers);
-        if (Presses.of(gesture, fingers) instanceof Presses.Typable(List<Made> made)
-            && made.equals(w.presses())) {
-          least = w.effort();
-          best.add(new Way(binding, gesture, w.effort()));
-          kept.add(physical(w.presses()));
+      for (Source b : second) {
+        // Each source of the second press takes at least as much as the one before it.
+        if (!best.look(List.of(a.made(), b.made()), a.effort() + b.effort())) {
+          break;
         }
       }
     }
-    return best.stream()
-        .filter(
-            w ->
-                kept.stream()
-                    .noneMatch(
-                        k -> isLess(k, Presses.physical(w.gesture(), fingers).orElseThrow())))
-        .min(Comparator.comparing(w -> w.gesture().toString()));
+    return best.way();
+  }
+
+  private List<Source> sources(TracedBinding binding, Made wanted) {
+    return arriving.computeIfAbsent(
+        new Arriving(binding.layer().depth(), wanted.what()),
+        a -> {
+          List<Source> found = new ArrayList<>();
+          for (Physical p :
+              InverseRemaps.toFingers(traces.tracer().stations(), a.depth(), a.press())) {
+            Made made = new Made(p, false);
+            found.add(new Source(made, effort.of(List.of(made))));
+          }
+          found.sort(Comparator.comparingDouble(Source::effort));
+          return found;
+        });
+  }
+
+  /** The easiest way so far, with all that are as easy. */
+  private final class Easiest {
+    private final TracedBinding binding;
+    private final Layout fingers;
+    private final Optional<List<Made>> documented;
+    private final List<Way> best = new ArrayList<>();
+    private final List<List<Physical>> kept = new ArrayList<>();
+    private double least = Double.POSITIVE_INFINITY;
+
+    Easiest(TracedBinding binding, Layout fingers, Optional<List<Made>> documented) {
+      this.binding = binding;
+      this.fingers = fingers;
+      this.documented = documented;
+    }
+
+    void look(List<Made> presses) {
+      look(presses, 0);
+    }
+
+    /**
+     * Follows presses, unless they can't be easier.
+     *
+     * @param atLeast so much effort they take at least
+     * @return whether that is little enough
+     */
+    boolean look(List<Made> presses, double atLeast) {
+      if (atLeast > least) {
+        return false;
+      }
+      double points = effort.of(presses);
+      boolean isDocumented = documented.filter(presses::equals).isPresent();
+      if (points <= least
+          && !kept.contains(physical(presses))
+          && endsIn(
+              binding,
+              isDocumented
+                  ? List.of(binding.outcome())
+                  : traces.tracer(binding).results(presses))) {
+        Gesture gesture = written(binding, presses, fingers);
+        if (Presses.of(gesture, fingers) instanceof Presses.Typable(List<Made> made)
+            && made.equals(presses)) {
+          if (points < least) {
+            best.clear();
+            kept.clear();
+          }
+          least = points;
+          best.add(new Way(binding, gesture, points));
+          kept.add(physical(presses));
+        }
+      }
+      return true;
+    }
+
+    Optional<Way> way() {
+      return best.stream()
+          .filter(
+              w -> {
+                List<Physical> mine = Presses.physical(w.gesture(), fingers).orElseThrow();
+                return kept.stream().noneMatch(k -> isLess(k, mine));
+              })
+          .min(Comparator.comparing(w -> w.gesture().toString()));
+    }
   }
 
   private List<Way> find(TracedBinding binding) {

@@ -124,11 +124,6 @@ public final class SetupTraces {
     return found;
   }
 
-  /** What can be pressed under the fingers for a press to come to a machine's desktop. */
-  public Set<Physical> sources(int depth, Physical press) {
-    return InverseRemaps.toFingers(tracer.stations(), depth, press);
-  }
-
   /** The layout of a machine. */
   public Layout layout(int depth) {
     return tracer.stations().get(depth).layout;

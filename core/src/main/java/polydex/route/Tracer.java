@@ -3,6 +3,7 @@ package polydex.route;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import polydex.boards.Board;
 import polydex.boards.Layout;
 import polydex.boards.Presses;
@@ -184,6 +185,11 @@ public final class Tracer {
   /** What the layout of a machine would type for a press there, if nobody took it. */
   public Optional<Layout.Symbol> typing(int depth, Physical press) {
     return stations.get(depth).typed(press);
+  }
+
+  /** What can be pressed under the fingers for a press to come to a machine's desktop. */
+  public Set<Physical> sources(int depth, Physical press) {
+    return InverseRemaps.toFingers(stations, depth, press);
   }
 
   /** The platform of a machine. */

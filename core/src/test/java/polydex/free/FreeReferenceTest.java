@@ -6,9 +6,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.Set;
+import net.jqwik.api.Assume;
 import net.jqwik.api.EdgeCasesMode;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import net.jqwik.api.ShrinkingMode;
 import net.jqwik.api.statistics.Statistics;
 import polydex.boards.Presses;
 import polydex.catalog.ActionId;
@@ -47,7 +49,9 @@ class FreeReferenceTest {
           Key.Digit8,
           Key.CapsLock,
           Key.Slash,
-          Key.KeyF);
+          Key.KeyF,
+          Key.Minus,
+          Key.Home);
   private static final List<Modifiers> HELD = held();
 
   private static List<Modifiers> held() {
@@ -65,12 +69,31 @@ class FreeReferenceTest {
     return all;
   }
 
-  @Property(seed = "20310314", tries = 4_000, edgeCases = EdgeCasesMode.NONE)
+  private static final List<Physical> EVERYTHING = everything();
+
+  private static List<Physical> everything() {
+    List<Physical> all = new ArrayList<>();
+    for (Modifiers held : HELD) {
+      KEYS.forEach(key -> all.add(new Physical.Press(Held.of(held), key)));
+      if (!held.isEmpty()) {
+        all.add(new Physical.ModifierTap(held));
+      }
+    }
+    return all;
+  }
+
+  @Property(
+      seed = "20310314",
+      tries = 600,
+      edgeCases = EdgeCasesMode.NONE,
+      shrinking = ShrinkingMode.OFF)
   void freeIsWhatWorksAndBreaksNothing(@ForAll long seed) {
     RandomSetups.Case c = RandomSetups.make(seed);
     Random random = new Random(seed);
     Setup setup = c.setup();
     List<Machine> machines = setup.machines();
+    // Behind more remaps than these a press has more sources than are looked at (1,024).
+    Assume.that(machines.size() <= 4);
     Computer home = Computer.of(machines.get(random.nextInt(machines.size())));
     Gesture gesture = Gesture.parse(RandomSetups.gesture(random)).expand().getFirst();
     SetupTraces traces = SetupTraces.of(setup, c.world());
@@ -92,7 +115,7 @@ class FreeReferenceTest {
   private static String kind(Verdict v) {
     return switch (v) {
       case Verdict.Free _ -> "free";
-      case Verdict.Taken t -> t.lost().isEmpty() ? "lost" : "taken";
+      case Verdict.Taken _ -> "taken";
       case Verdict.Types _ -> "types";
       case Verdict.Reserved _, Verdict.Astray _, Verdict.Untypable _ -> "lost";
     };
@@ -113,26 +136,53 @@ class FreeReferenceTest {
       }
     }
     if (!wanted.contains(new ReferenceTracer(world, with).outcomes(gesture))) {
-      return found instanceof Verdict.Types ? "types" : "lost";
+      // It does not arrive: who takes it on the way is told by the trace alone.
+      return found instanceof Verdict.Free ? "lost" : kind(found);
     }
     Set<String> before = new ReferenceConflicts(world, setup, 280).working();
     if (!new ReferenceConflicts(world, with, 280).working().containsAll(before)) {
       return "taken";
     }
-    for (Modifiers held : HELD) {
-      for (Key key : KEYS) {
+    boolean types = false;
+    for (List<String> active : contexts(setup)) {
+      Setup was = active.isEmpty() ? setup : setup.withContexts(active);
+      Setup now = active.isEmpty() ? with : with.withContexts(active);
+      for (Physical press : EVERYTHING) {
         Gesture stroke =
-            Gesture.of(
-                Presses.describe(
-                    new Physical.Press(Held.of(held), key),
-                    world.layouts().get(setup.machine().layout())));
-        String typed = new ReferenceTracer(world, setup).outcomes(stroke);
-        if (typed.contains("types ")
-            && !new ReferenceTracer(world, with).outcomes(stroke).equals(typed)) {
-          return "types";
+            Gesture.of(Presses.describe(press, world.layouts().get(setup.machine().layout())));
+        String before1 = new ReferenceTracer(world, was).outcomes(stroke);
+        String after1 = new ReferenceTracer(world, now).outcomes(stroke);
+        if (before1.equals(after1)) {
+          continue;
         }
+        if (before1.contains("@") && !before1.startsWith("types")) {
+          return "taken";
+        }
+        if (begins(world, was, stroke)) {
+          return "taken";
+        }
+        types |= before1.contains("types ");
       }
     }
+    if (types) {
+      return "types";
+    }
     return "free";
+  }
+
+  /** The contexts of the focused application, one by one, besides those of the setup. */
+  private static List<List<String>> contexts(Setup setup) {
+    List<Machine> machines = setup.machines();
+    boolean plain = machines.size() == 1 && machines.getFirst().remaps().isEmpty();
+    return plain || !(setup.innermost().focus() instanceof Machine.Running)
+        ? List.of(List.of())
+        : List.of(List.of(), List.of("anywhere"), List.of("c1"), List.of("c2"));
+  }
+
+  /** Whether somebody waits for what comes after a stroke. */
+  private static boolean begins(World world, Setup setup, Gesture stroke) {
+    ReferenceTracer tracer = new ReferenceTracer(world, setup);
+    tracer.outcomes(stroke);
+    return tracer.log().stream().anyMatch(s -> s.verb().equals("holds"));
   }
 }

@@ -64,7 +64,7 @@ final class Shots {
         new Step("look-up", List.of("CONTROL+F", "D", "U", "P", "L", "SPACE", "L", "I", "N")));
     steps.add(new Step("listening", List.of("ALT+L", "CONTROL+L", "CONTROL+SHIFT+D")));
     steps.add(new Step("", List.of("HOLD ESCAPE")));
-    steps.add(new Step("gesture-editor", List.of("ALT+W", "F2")));
+    steps.add(new Step("", List.of("ALT+W", "F2")));
     steps.add(
         new Step(
             "keyboard",
@@ -90,17 +90,41 @@ final class Shots {
     steps.add(new Step("ways-out", List.of("ENTER", "WAIT")));
     steps.add(
         new Step(
-            "plan",
-            List.of("ESCAPE", "CONTROL+P", "WAIT", "WAIT", "WAIT", "WAIT", "WAIT", "WAIT")));
+            "", List.of("ESCAPE", "CONTROL+P", "WAIT", "WAIT", "WAIT", "WAIT", "WAIT", "WAIT")));
     steps.add(new Step("", List.of("ESCAPE")));
+    steps.add(new Step("fit", List.of("ALT+F", "WAIT", "DOWN", "DOWN", "DOWN")));
+    steps.add(new Step("change-sheet", List.of("F6", "DIGIT1", "WAIT")));
+    steps.add(new Step("remaps", List.of("ESCAPE", "F8", "WAIT", "WAIT", "DOWN")));
+    steps.add(
+        new Step(
+            "free-keys",
+            List.of(
+                "F7",
+                "WAIT",
+                "WAIT",
+                "SHIFT+TAB",
+                "SHIFT+TAB",
+                "SHIFT+TAB",
+                "SHIFT+TAB",
+                "SPACE",
+                "SHIFT+TAB",
+                "SHIFT+TAB",
+                "SPACE",
+                "TAB",
+                "TAB",
+                "TAB",
+                "TAB",
+                "TAB",
+                "TAB",
+                "N")));
     steps.add(new Step("mouse", List.of("ALT+M", "WAIT", "DOWN", "DOWN", "DOWN")));
     steps.add(new Step("weeks", List.of("F7", "WAIT")));
-    steps.add(new Step("tally", List.of("CONTROL+M")));
+    steps.add(new Step("", List.of("CONTROL+M")));
     steps.add(new Step("setup", List.of("ESCAPE", "CONTROL+U", "DOWN", "DOWN", "F2")));
     steps.add(new Step("", List.of("ESCAPE", "ESCAPE", "ALT+D", "ALT+N", "DOWN")));
     steps.add(new Step("drill-progress", List.of("F7", "WAIT")));
     steps.add(new Step("drill-item", List.of("DOWN", "DOWN", "ENTER", "WAIT")));
-    steps.add(new Step("drill-prompt", List.of("ESCAPE", "ESCAPE", "ALT+B", "HOLD SPACE")));
+    steps.add(new Step("", List.of("ESCAPE", "ESCAPE", "ALT+B", "HOLD SPACE")));
     steps.add(new Step("drill-answer", List.of("CONTROL+D")));
     steps.add(
         new Step("drill-after", List.of("ENTER", "WAIT", "F9", "ENTER", "WAIT", "HOLD ESCAPE")));

@@ -9,6 +9,8 @@ import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import polydex.boards.Presses;
+import polydex.boards.Presses.Made;
 import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.conflict.Conflict;
@@ -20,6 +22,7 @@ import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
+import polydex.desktop.keys.KeyCapture;
 import polydex.desktop.keys.KeyCommand;
 import polydex.fit.Bench;
 import polydex.fit.OwnBinding;
@@ -33,6 +36,7 @@ import polydex.free.Scorer;
 import polydex.keys.Gesture;
 import polydex.keys.GestureSyntaxException;
 import polydex.keys.Modifier;
+import polydex.keys.Modifiers;
 import polydex.route.SetupId;
 import polydex.route.Situation.Computer;
 import polydex.workspace.Workspace;
@@ -109,7 +113,8 @@ final class GestureChoice {
             list,
             List.of(
                 KeyCommand.of("F5", "Take it", this::take),
-                KeyCommand.of("F2", "Type one", field::requestFocus)));
+                KeyCommand.of("F2", "Type one", field::requestFocus),
+                KeyCommand.of("F3", "Press one", this::press)));
     list.setOnKeyPressed(
         e -> {
           if (e.getCode() == javafx.scene.input.KeyCode.ENTER) {
@@ -182,11 +187,60 @@ final class GestureChoice {
     list.requestFocus();
   }
 
+  /**
+   * The next stroke that is pressed is judged; what this computer's desktop takes is typed instead.
+   */
+  private void press() {
+    state.setText("Press the keys. What your desktop takes for itself has to be typed.");
+    desk.keys()
+        .capture(
+            new KeyCapture.Listener() {
+              @Override
+              public void pressed(Made press, long nanos) {
+                desk.keys().release();
+                list.requestFocus();
+                field.setText(
+                    Gesture.of(
+                            Presses.describe(
+                                press.what(),
+                                desk.session()
+                                    .workspace()
+                                    .get()
+                                    .setup()
+                                    .map(
+                                        s ->
+                                            desk.session()
+                                                .workspace()
+                                                .get()
+                                                .world()
+                                                .layouts()
+                                                .get(s.machine().layout()))
+                                    .orElseThrow()))
+                        .toString());
+                judge();
+              }
+
+              @Override
+              public void holding(Modifiers held) {
+                // only the whole stroke is judged
+              }
+
+              @Override
+              public void leave() {
+                desk.keys().release();
+                list.requestFocus();
+                state.setText("");
+              }
+            },
+            false,
+            "type it instead");
+  }
+
   /** What the gesture that was typed would bring about, in every setup of the computer. */
   private void judge() {
     Gesture gesture;
     try {
-      gesture = desk.titles().reader(computer.platform()).read(field.getText()).gesture();
+      gesture = desk.titles().reader(computer.platform()).read(field.getText().strip()).gesture();
     } catch (GestureSyntaxException e) {
       state.setText(e.getMessage());
       return;
@@ -226,7 +280,7 @@ final class GestureChoice {
                     "%s: %s"
                         .formatted(
                             workspace.setups().get(setup).title(),
-                            FitWords.of(v, workspace.catalog()))));
+                            FitWords.sentence(FitWords.of(v, workspace.catalog())))));
     Trial.Outcome outcome =
         new Trial(workspace.situation(), person)
             .of(new KeymapFix.AddOwn(computer, Binding.of("judged", action, rules.gesture())));
@@ -271,7 +325,7 @@ final class GestureChoice {
             p ->
                 box.getChildren()
                     .addAll(
-                        Lists.column(new GestureView(p.gesture(), words), 13),
+                        Lists.column(new GestureView(p.gesture(), words), 16),
                         Lists.number(FitWords.points(p.score().total()), 3)));
     box.getChildren().add(Lists.growing(Texts.styled(row.words(), "quiet")));
   }
