@@ -31,6 +31,9 @@ final class FitBench {
   private static final int SETUPS = 6;
   private static final int BINDINGS = 5_000;
 
+  /** Of the orders of the modifiers each so manieth is judged, since all take long. */
+  private static final int EACH = 20;
+
   private FitBench() {}
 
   static void all() throws Exception {
@@ -123,15 +126,25 @@ final class FitBench {
       throws Exception {
     RemapJudge judge = new RemapJudge(situation, (_, _) -> 1, Set.of());
     RemapSearch search = new RemapSearch(judge, List.of(computer), List.of());
-    List<List<Modifier>> orders = RemapSearch.permutations();
+    List<List<Modifier>> all = RemapSearch.permutations();
+    List<List<Modifier>> some = new ArrayList<>();
+    for (int i = EACH - 1; i < all.size(); i += EACH) {
+      some.add(all.get(i));
+    }
     Main.row(
-        "all %d orders of five modifiers judged / tracing the setups as often"
-            .formatted(orders.size()),
+        "%d of the %d orders of five modifiers judged / tracing the setups as often"
+            .formatted(some.size(), all.size()),
         size,
-        () -> search.best(RemapSearch.Aim.LEAST_EFFORT, _ -> {}, () -> false).size(),
         () -> {
           int seen = 0;
-          for (int i = 0; i < orders.size(); i++) {
+          for (List<Modifier> order : some) {
+            seen += search.judged(computer, order).moves().size();
+          }
+          return seen;
+        },
+        () -> {
+          int seen = 0;
+          for (int i = 0; i < some.size(); i++) {
             for (Setup s : situation.setups().values()) {
               seen += SetupTraces.of(s, situation.world()).all().size();
             }

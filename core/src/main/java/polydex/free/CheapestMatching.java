@@ -13,18 +13,17 @@ import org.jgrapht.graph.SimpleWeightedGraph;
 /**
  * The cheapest assignment of rows to columns, each column used once.
  *
- * <p>Problem: linear assignment with more columns than rows. Method: maximum weight bipartite
- * matching by shortest augmenting paths (K. Mehlhorn, S. Näher, "LEDA: A Platform for Combinatorial
- * and Geometric Computing", 1999, section 7.8, as JGraphT has it), in O(n · (m + n log n)) for n
- * nodes and m edges, on a few edges of each row only: those that are best at prices for the
- * columns, which are guessed first ({@link Prices}). Its potentials are a solution of the dual
- * program; an edge that was left out and violates them is put in, and it is solved again. What
- * comes out is proved: no potentials are violated by any edge, and their sum is the value. Costs
- * are compared in millionths of a point, so that all sums are exact.
+ * <p>Problem: linear assignment, rectangular. Method: {@link PricedAssignment}, whose prices are a
+ * solution of the dual program and prove the value. Where they do not, or where there are more rows
+ * than columns, maximum weight bipartite matching (K. Mehlhorn, S. Näher, "LEDA: A Platform for
+ * Combinatorial and Geometric Computing", 1999, section 7.8, as JGraphT has it), in O(n · (m + n
+ * log n)) for n nodes and m edges, begun with the cheapest edges of each row; its potentials are a
+ * dual solution as well, and an edge that was left out and violates them is put in until none does.
+ * Costs are compared in millionths of a point, so that all sums are exact.
  */
 final class CheapestMatching {
   /** Edges of each row to begin with. */
-  private static final int FIRST = 8;
+  private static final int FIRST = 24;
 
   private static final double MILLIONTHS = 1e6;
 
@@ -69,6 +68,11 @@ final class CheapestMatching {
     return new Work(costs).solve();
   }
 
+  /** The same by the library's matching alone. */
+  static CheapestMatching byMatching(double[][] costs) {
+    return new Work(costs).byMatching();
+  }
+
   private static final class Work {
     private final int rows;
     private final int columns;
@@ -103,6 +107,22 @@ final class CheapestMatching {
     }
 
     CheapestMatching solve() {
+      if (rows <= columns) {
+        PricedAssignment priced = new PricedAssignment(gain);
+        int[] found = priced.columns();
+        if (priced.isProof()) {
+          double cost = 0;
+          for (int r = 0; r < rows; r++) {
+            cost += costs[r][found[r]];
+          }
+          return new CheapestMatching(found, cost, true);
+        }
+      }
+      return byMatching();
+    }
+
+    /** The same by the library's matching, which also knows rows that get nothing. */
+    CheapestMatching byMatching() {
       for (int r = 0; r < rows; r++) {
         graph.addVertex(r);
         left.add(r);
@@ -111,15 +131,12 @@ final class CheapestMatching {
         graph.addVertex(rows + c);
         right.add(rows + c);
       }
-      double[] prices = rows <= columns ? new Prices(gain).found() : new double[columns];
       for (int r = 0; r < rows; r++) {
         double[] row = gain[r];
-        double[] left = new double[columns];
-        Arrays.setAll(left, c -> row[c] - prices[c]);
         IntStream.range(0, columns)
             .boxed()
             .filter(c -> row[c] > Double.NEGATIVE_INFINITY)
-            .sorted((a, b) -> Double.compare(left[b], left[a]))
+            .sorted((a, b) -> Double.compare(row[b], row[a]))
             .limit(FIRST)
             .forEach(edge(r)::accept);
       }

@@ -57,6 +57,9 @@ class AssignmentTest {
     CheapestMatching found = CheapestMatching.of(costs);
     assertThat(found.proved()).isTrue();
     assertThat(found.cost()).isEqualTo(exhaustive(costs, 0, new HashSet<>()));
+    CheapestMatching library = CheapestMatching.byMatching(costs);
+    assertThat(library.proved()).isTrue();
+    assertThat(library.cost()).isEqualTo(found.cost());
     assertThat(Arrays.stream(found.columns()).distinct()).hasSameSizeAs(costs);
   }
 
@@ -72,6 +75,9 @@ class AssignmentTest {
     }
     CheapestMatching found = CheapestMatching.of(costs);
     assertThat(found.proved()).isTrue();
+    CheapestMatching library = CheapestMatching.byMatching(costs);
+    assertThat(library.cost()).isCloseTo(found.cost(), within(1e-6));
+    assertThat(Arrays.stream(library.columns()).distinct()).hasSize(rows).doesNotContain(-1);
     assertThat(Arrays.stream(found.columns()).distinct()).hasSize(rows).doesNotContain(-1);
   }
 

@@ -3,16 +3,14 @@ package polydex.free;
 import java.util.Arrays;
 
 /**
- * Prices for the columns of an assignment, at which what each row gains most by is a good guess of
- * what it gets. Where many rows want the same few columns, the dearest columns of each row alone
- * would leave most rows without.
+ * A dearest assignment of rows to columns, with prices for the columns.
  *
  * <p>Method: shortest augmenting paths with potentials (R. Jonker, A. Volgenant, "A shortest
  * augmenting path algorithm for dense and sparse linear assignment problems", Computing 38 (1987)),
- * on arrays, in O(rows² · columns). What comes of it is only a guess: {@link CheapestMatching}
- * proves its own.
+ * on arrays, in O(rows² · columns). That it is the dearest is not taken on trust: {@link #isProof}
+ * looks whether the prices prove it, which any mistake here would show.
  */
-final class Prices {
+final class PricedAssignment {
   /** What no row can get gains so much less than anything else, in units of the largest gain. */
   private static final double NEVER = 4;
 
@@ -20,6 +18,8 @@ final class Prices {
   private final int rows;
   private final int columns;
   private final double worst;
+  private final int[] owner;
+  private final double[] prices;
 
   /**
    * For an assignment.
@@ -27,7 +27,7 @@ final class Prices {
    * @param gain by row and column, no more rows than columns; negative infinity where they don't
    *     fit
    */
-  Prices(double[][] gain) {
+  PricedAssignment(double[][] gain) {
     this.gain = gain;
     this.rows = gain.length;
     this.columns = gain[0].length;
@@ -38,6 +38,46 @@ final class Prices {
       }
     }
     worst = NEVER * most;
+    owner = new int[columns + 1];
+    prices = new double[columns];
+    solve();
+  }
+
+  /** The column of each row. */
+  int[] columns() {
+    int[] found = new int[rows];
+    for (int c = 1; c <= columns; c++) {
+      if (owner[c] > 0) {
+        found[owner[c] - 1] = c - 1;
+      }
+    }
+    return found;
+  }
+
+  /**
+   * Whether the prices prove that no assignment is dearer: none is below zero, a column that nobody
+   * has costs nothing, and what the rows gain at most at these prices, with the prices themselves,
+   * adds up to what the assignment gains. Every assignment gains at most that much (weak duality of
+   * linear programs). All numbers are whole and small enough to be exact.
+   */
+  boolean isProof() {
+    double bound = 0;
+    double gained = 0;
+    for (int c = 0; c < columns; c++) {
+      if (prices[c] < 0 || (owner[c + 1] == 0 && prices[c] > 0)) {
+        return false;
+      }
+      bound += prices[c];
+      gained += owner[c + 1] == 0 ? 0 : gain[owner[c + 1] - 1][c];
+    }
+    for (double[] row : gain) {
+      double most = Double.NEGATIVE_INFINITY;
+      for (int c = 0; c < columns; c++) {
+        most = Math.max(most, row[c] - prices[c]);
+      }
+      bound += most;
+    }
+    return bound == gained;
   }
 
   private double cost(int row, int column) {
@@ -45,11 +85,9 @@ final class Prices {
     return Double.isInfinite(g) ? worst : -g;
   }
 
-  /** The price of each column, 0 for one that nobody has. */
-  double[] found() {
+  private void solve() {
     double[] byRow = new double[rows + 1];
     double[] byColumn = new double[columns + 1];
-    int[] owner = new int[columns + 1];
     int[] way = new int[columns + 1];
     for (int row = 1; row <= rows; row++) {
       owner[0] = row;
@@ -90,8 +128,7 @@ final class Prices {
         at = way[at];
       }
     }
-    double[] prices = new double[columns];
-    Arrays.setAll(prices, c -> -byColumn[c + 1]);
-    return prices;
+    // 0 and not -0 for a column that nobody has.
+    Arrays.setAll(prices, c -> 0 - byColumn[c + 1]);
   }
 }
