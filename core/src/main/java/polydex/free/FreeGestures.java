@@ -2,6 +2,7 @@ package polydex.free;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -148,8 +149,18 @@ public final class FreeGestures {
         alike.addAll(after.sources(depth, first));
       }
     }
-    List<TracedBinding> lost =
-        concerned.stream().filter(TracedBinding::works).filter(t -> !works(t, after)).toList();
+    // Many bindings share few contexts, and a tracer for one is dearer than a trace.
+    Map<String, Tracer> inContext = new HashMap<>();
+    List<TracedBinding> lost = new ArrayList<>();
+    for (TracedBinding t : concerned) {
+      Tracer there =
+          t.active()
+              .map(c -> inContext.computeIfAbsent(c, x -> after.withContexts(List.of(x))))
+              .orElse(after);
+      if (t.works() && !works(t, there)) {
+        lost.add(t);
+      }
+    }
     return lost.isEmpty() ? presses(traces, after, alike) : taken(traces, lost);
   }
 
@@ -222,8 +233,7 @@ public final class FreeGestures {
                     "The board \u201c%s\u201d has no key %s.".formatted(board.title(), k.name())));
   }
 
-  private static boolean works(TracedBinding t, Tracer after) {
-    Tracer there = t.active().map(c -> after.withContexts(List.of(c))).orElse(after);
+  private static boolean works(TracedBinding t, Tracer there) {
     return there.results(t.gesture()).getLast() instanceof Acted a
         && a.action().equals(t.binding().action())
         && a.layer().depth() == t.layer().depth();
