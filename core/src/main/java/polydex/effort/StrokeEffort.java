@@ -1,5 +1,6 @@
 package polydex.effort;
 
+import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
@@ -92,9 +93,16 @@ public final class StrokeEffort {
 
   private final Map<Key, KeyPlace> places;
 
+  /** What was found so far, not a number where nothing was; whoever finds it finds the same. */
+  private final double[] keys = new double[Key.values().length];
+
+  private final double[] sameHand = new double[Modifier.values().length * Key.values().length];
+
   /** For one board. */
   public StrokeEffort(Board board) {
     this.places = board.byKey();
+    Arrays.fill(keys, Double.NaN);
+    Arrays.fill(sameHand, Double.NaN);
   }
 
   /** The points of presses in order, 0 or more. */
@@ -127,6 +135,15 @@ public final class StrokeEffort {
   }
 
   private double key(Key key) {
+    double known = keys[key.ordinal()];
+    if (Double.isNaN(known)) {
+      known = findKey(key);
+      keys[key.ordinal()] = known;
+    }
+    return known;
+  }
+
+  private double findKey(Key key) {
     KeyPlace place = places.get(key);
     if (place == null) {
       return NOT_A_KEY;
@@ -162,8 +179,19 @@ public final class StrokeEffort {
     return points + Math.max(0, held - 1) * FURTHER_MODIFIER;
   }
 
-  /** What it costs that the hand of the key must hold the modifier too. */
+  /** The same, found once: a search over remaps asks for each many thousand times. */
   private double sameHand(Modifier m, Key key) {
+    int at = m.ordinal() * Key.values().length + key.ordinal();
+    double known = sameHand[at];
+    if (Double.isNaN(known)) {
+      known = findSameHand(m, key);
+      sameHand[at] = known;
+    }
+    return known;
+  }
+
+  /** What it costs that the hand of the key must hold the modifier too. */
+  private double findSameHand(Modifier m, Key key) {
     KeyPlace pressed = places.get(key);
     List<KeyPlace> held =
         KEYS.getOrDefault(m, List.of()).stream()

@@ -153,6 +153,9 @@ public final class Reach {
       if (second.isEmpty() && wanted.size() == 1 && !best.look(List.of(a.made()), a.effort())) {
         break;
       }
+      if (second.isEmpty() || a.effort() > best.least || !isWaitedFor(binding, a)) {
+        continue;
+      }
       for (Source b : second) {
         // Each source of the second press takes at least as much as the one before it.
         if (!best.look(List.of(a.made(), b.made()), a.effort() + b.effort())) {
@@ -161,6 +164,15 @@ public final class Reach {
       }
     }
     return best.way();
+  }
+
+  /**
+   * Whether something may wait for what comes after a press: one that did something, or typed, goes
+   * on with nothing.
+   */
+  private boolean isWaitedFor(TracedBinding binding, Source first) {
+    return traces.tracer(binding).results(List.of(first.made())).stream()
+        .allMatch(Trace.Nothing.class::isInstance);
   }
 
   private List<Source> sources(TracedBinding binding, Made wanted) {
