@@ -115,7 +115,7 @@ final class FreeView extends VBox {
     HBox.setHgrow(keyboard, Priority.ALWAYS);
     VBox.setVgrow(list, Priority.ALWAYS);
     VBox beside = new VBox(6, Texts.part("The easiest"), list);
-    beside.setStyle("-fx-min-width: 17em; -fx-pref-width: 17em;");
+    beside.setStyle("-fx-min-width: 21em; -fx-pref-width: 21em;");
     HBox both = new HBox(16, keyboard, beside);
     VBox.setVgrow(both, Priority.ALWAYS);
     VBox.setVgrow(this, Priority.ALWAYS);
