@@ -1,5 +1,6 @@
 package polydex.desktop.fit;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
@@ -7,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.HBox;
@@ -39,6 +41,7 @@ final class OwnView extends VBox {
   private final Label summary = Texts.quiet("");
   private final Label explained = Texts.quiet(" ");
   private final ListView<OwnRow> list;
+  private final HBox head = new HBox();
   private Optional<Workspace> shown = Optional.empty();
 
   OwnView(Desk desk) {
@@ -56,18 +59,33 @@ final class OwnView extends VBox {
     VBox.setVgrow(list, Priority.ALWAYS);
     VBox.setVgrow(this, Priority.ALWAYS);
     setSpacing(10);
-    HBox head = new HBox();
     head.getStyleClass().add("table-head");
-    head.getChildren()
-        .addAll(
-            Lists.column(Texts.styled("State", "quiet"), 9),
-            Lists.growing(Texts.styled("Does", "quiet")),
-            Lists.column(Texts.styled("Computer", "quiet"), 11),
-            Lists.column(Texts.styled("Keys", "quiet"), 14),
-            Lists.column(Texts.styled("Rules", "quiet"), 8));
+    desk.narrow()
+        .subscribe(
+            _ -> {
+              head.getChildren().setAll(headings());
+              list.refresh();
+            });
     VBox table = new VBox(head, list);
     VBox.setVgrow(table, Priority.ALWAYS);
     getChildren().addAll(summary, table, explained);
+  }
+
+  /** In a narrow window the line below the list alone says which rules are broken. */
+  private boolean isNarrow() {
+    return desk.narrow().get();
+  }
+
+  private List<Node> headings() {
+    List<Node> all = new ArrayList<>();
+    all.add(Lists.column(Texts.styled("State", "quiet"), isNarrow() ? 8.5 : 9));
+    all.add(Lists.growing(Texts.styled("Does", "quiet")));
+    all.add(Lists.column(Texts.styled("Computer", "quiet"), isNarrow() ? 8 : 11));
+    all.add(Lists.column(Texts.styled("Keys", "quiet"), isNarrow() ? 13 : 14));
+    if (!isNarrow()) {
+      all.add(Lists.column(Texts.styled("Rules", "quiet"), 8));
+    }
+    return all;
   }
 
   ListView<?> list() {
@@ -266,11 +284,14 @@ final class OwnView extends VBox {
             "stops");
     box.getChildren()
         .addAll(
-            Lists.column(state, 9),
+            Lists.column(state, isNarrow() ? 8.5 : 9),
             Lists.growing(Texts.styled(desk.titles().action(o.action()), "row-title")),
-            Lists.column(Texts.styled(o.computer().title(), "quiet"), 11),
+            Lists.column(Texts.styled(o.computer().title(), "quiet"), isNarrow() ? 8 : 11),
             Lists.column(
-                new GestureView(o.gesture(), desk.titles().words(o.computer().platform())), 14),
-            Lists.column(rules, 8));
+                new GestureView(o.gesture(), desk.titles().words(o.computer().platform())),
+                isNarrow() ? 13 : 14));
+    if (!isNarrow()) {
+      box.getChildren().add(Lists.column(rules, 8));
+    }
   }
 }
