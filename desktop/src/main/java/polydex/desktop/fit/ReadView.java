@@ -1,5 +1,6 @@
 package polydex.desktop.fit;
 
+import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -9,6 +10,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import polydex.catalog.Environment;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.OverlayBox;
@@ -16,6 +18,7 @@ import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
 import polydex.files.fit.LauncherTree;
+import polydex.files.lists.OwnList;
 import polydex.fit.Bench;
 import polydex.fit.Compared;
 import polydex.fit.OwnBinding;
@@ -56,7 +59,7 @@ final class ReadView {
                 desk.dialogs()
                     .ask(
                         "Launcher files of " + c.title(),
-                        "A folder, or one .lnk or .desktop file",
+                        "A folder, a .lnk or .desktop file, or a list",
                         path -> new ReadView(desk, c).open(path)));
   }
 
@@ -88,6 +91,15 @@ final class ReadView {
         .look(
             "launchers",
             course -> {
+              Optional<Environment> platform = now.catalog().environment(computer.platform());
+              if (Files.isRegularFile(path)
+                  && !LauncherTree.isLauncher(path)
+                  && platform.isPresent()) {
+                OwnList list = OwnList.read(path, now, platform.get());
+                return new Read(
+                    new LauncherTree(List.of(), list.refused(), 0, true),
+                    Compared.of(now.catalog(), computer, now.bench().own(today), list.found()));
+              }
               LauncherTree tree =
                   LauncherTree.read(
                       path,

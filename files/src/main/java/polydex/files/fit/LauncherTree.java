@@ -76,6 +76,12 @@ public record LauncherTree(
     refused = List.copyOf(refused);
   }
 
+  /** Whether a file is a launcher by its name. */
+  public static boolean isLauncher(Path file) {
+    String name = String.valueOf(file.getFileName()).toLowerCase(Locale.ROOT);
+    return name.endsWith(".lnk") || name.endsWith(".desktop");
+  }
+
   /** What of all of them can be compared with a plan. */
   public List<Found> found() {
     return launchers.stream().flatMap(l -> l.found().stream()).toList();
