@@ -2,10 +2,12 @@ package polydex.fit;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import polydex.catalog.Binding;
 import polydex.fit.OwnBinding.State;
 import polydex.keys.Gesture;
@@ -80,10 +82,22 @@ public record Bench(Situation situation, Fitting fitting) {
     return computer.title() + "/" + binding;
   }
 
-  /** The id under which the computer has it. */
-  private static String idThere(OwnBinding o) {
-    String before = o.computer().title() + "/";
-    return o.id().startsWith(before) ? o.id().substring(before.length()) : o.id();
+  /**
+   * The id under which the computer has it. One that was only planned must not take the place of
+   * another that is there under the same id.
+   */
+  private String idThere(OwnBinding o) {
+    String before = key(o.computer(), "");
+    if (o.id().startsWith(before)) {
+      return o.id().substring(before.length());
+    }
+    Set<String> there = new HashSet<>();
+    machine(o.computer()).ifPresent(m -> m.own().forEach(b -> there.add(b.id())));
+    String id = o.id();
+    for (int i = 2; there.contains(id); i++) {
+      id = o.id() + "-" + i;
+    }
+    return id;
   }
 
   /** With a binding planned. */

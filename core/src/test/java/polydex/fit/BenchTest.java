@@ -111,6 +111,25 @@ class BenchTest {
     assertThat(planned.removing(only(planned), DAY)).isEqualTo(bench());
   }
 
+  /** Two plans for the same action come under one id; the second takes nothing away. */
+  @Test
+  void aSecondPlanOfTheSameNameTakesNothingAway() {
+    OwnBinding first = planned("Ctrl+Alt+J", OwnTarget.APPLICATION, "x");
+    Bench one = bench().planning(first).applying(first, DAY);
+    OwnBinding second = planned("Ctrl+Alt+U", OwnTarget.APPLICATION, "y");
+    Bench two = one.planning(second).applying(second, DAY);
+    assertThat(two.machine(DESK).orElseThrow().own())
+        .extracting(Binding::gesture)
+        .containsExactly(Gesture.parse("Ctrl+Alt+J"), Gesture.parse("Ctrl+Alt+U"));
+    assertThat(two.own(DAY))
+        .extracting(o -> o.target().orElseThrow().what())
+        .containsExactly("x", "y");
+    OwnBinding there = two.own(DAY).getLast();
+    assertThat(two.removing(there, DAY).gone(there).own(DAY))
+        .extracting(OwnBinding::gesture)
+        .containsExactly(Gesture.parse("Ctrl+Alt+J"));
+  }
+
   /** It is asked again when something on its way has changed, and only then. */
   @Test
   void aLaterChangeTouchesWhatWasVerified() {
