@@ -5,7 +5,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.regex.Pattern;
 import polydex.catalog.Action;
 import polydex.catalog.ActionId;
@@ -49,10 +48,5 @@ public final class Families {
   private static String pair(ActionId one, ActionId other) {
     boolean ordered = one.value().compareTo(other.value()) < 0;
     return "pair " + (ordered ? one : other) + " " + (ordered ? other : one);
-  }
-
-  /** The family that an action belongs to, of some. */
-  static Optional<List<ActionId>> with(List<List<ActionId>> families, ActionId action) {
-    return families.stream().filter(f -> f.contains(action)).findFirst();
   }
 }

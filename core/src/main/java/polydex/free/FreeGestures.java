@@ -112,11 +112,6 @@ public final class FreeGestures {
     return found;
   }
 
-  /** The worst that would come of binding a gesture in any of the setups; none without setups. */
-  public Optional<Verdict> worst(Gesture gesture) {
-    return of(gesture).values().stream().max(Comparator.comparingInt(Verdict::rank));
-  }
-
   /** What would come of binding a gesture in one setup. */
   public Verdict in(SetupTraces traces, Gesture gesture) {
     Tracer before = traces.tracer();

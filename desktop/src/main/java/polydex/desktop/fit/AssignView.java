@@ -97,6 +97,7 @@ final class AssignView {
             List.of(
                 KeyCommand.of("F5", "Plan them all", this::plan),
                 KeyCommand.of("Space", "Lock or unlock", this::lock)));
+    desk.analyst().stopLookingWithout(box, "free gestures");
     look();
   }
 

@@ -115,6 +115,7 @@ final class GestureChoice {
                 KeyCommand.of("F5", "Take it", this::take),
                 KeyCommand.of("F2", "Type one", field::requestFocus),
                 KeyCommand.of("F3", "Press one", this::press)));
+    desk.analyst().stopLookingWithout(box, "free gestures");
     list.setOnKeyPressed(
         e -> {
           if (e.getCode() == javafx.scene.input.KeyCode.ENTER) {

@@ -2,11 +2,9 @@ package polydex.desktop.fit;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -24,6 +22,7 @@ import polydex.fit.OwnBinding;
 import polydex.fit.OwnBinding.State;
 import polydex.fit.OwnRules;
 import polydex.fit.Target;
+import polydex.route.Setup;
 import polydex.workspace.Workspace;
 
 /** Every binding of one's own: how far it has come, what is wrong with it, and what is next. */
@@ -150,14 +149,7 @@ final class OwnView extends VBox {
             .filter(r -> !r.touched())
             .collect(Collectors.groupingBy(r -> r.binding().state(), Collectors.counting()));
     long touched = rows.stream().filter(OwnRow::touched).count();
-    Set<String> wishes = new HashSet<>();
-    desk.session()
-        .workspace()
-        .get()
-        .mouse()
-        .wishes()
-        .values()
-        .forEach(w -> wishes.add(w.place().toString()));
+    int wishes = desk.session().workspace().get().mouse().wishes().size();
     summary.setText(
         "%d planned, %d applied and not yet pressed, %d verified, %d to be pressed again, %d to be removed. %s wished for (F3)."
             .formatted(
@@ -166,7 +158,7 @@ final class OwnView extends VBox {
                 counts.getOrDefault(State.VERIFIED, 0L),
                 touched,
                 counts.getOrDefault(State.TO_BE_REMOVED, 0L),
-                wishes.isEmpty() ? "None" : String.valueOf(wishes.size())));
+                wishes == 0 ? "None" : String.valueOf(wishes)));
   }
 
   private void explain(OwnRow row) {
@@ -212,10 +204,25 @@ final class OwnView extends VBox {
                           .say(
                               "It stays unverified. Route (Alt+R) shows where its keys go; F4 finds"
                                   + " others.");
-                      desk.keys().follow(o.gesture());
+                      followWhereItStands(o);
                     }
                   });
     }
+  }
+
+  private void followWhereItStands(OwnBinding o) {
+    Workspace now = desk.session().workspace().get();
+    if (now.setup().filter(s -> stands(o, s)).isEmpty()) {
+      now.setups().values().stream()
+          .filter(s -> stands(o, s))
+          .findFirst()
+          .ifPresent(s -> desk.session().choose(s.id()));
+    }
+    desk.keys().follow(o.gesture());
+  }
+
+  private static boolean stands(OwnBinding o, Setup setup) {
+    return setup.machines().stream().anyMatch(o.computer()::is);
   }
 
   private void mean(OwnRow row) {

@@ -32,7 +32,7 @@ final class ReadView {
   private record ReadRow(Optional<Compared> compared, String words) {}
 
   /** What was read. */
-  private record Read(LauncherTree tree, List<Compared> compared) {}
+  private record Read(String said, List<String> refused, List<Compared> compared) {}
 
   private final Desk desk;
   private final Computer computer;
@@ -78,13 +78,7 @@ final class ReadView {
         .open(box, list, List.of(KeyCommand.of("F5", "Take over what was found", this::take)));
     state.setText("Reading launcher files \u2026 Esc stops.");
     Lists.waiting(list, "They come when all are read.");
-    box.sceneProperty()
-        .addListener(
-            (_, _, scene) -> {
-              if (scene == null) {
-                desk.analyst().stopLooking("launchers");
-              }
-            });
+    desk.analyst().stopLookingWithout(box, "launchers");
     Workspace now = desk.session().workspace().get();
     var today = desk.session().today();
     desk.analyst()
@@ -97,7 +91,9 @@ final class ReadView {
                   && platform.isPresent()) {
                 OwnList list = OwnList.read(path, now, platform.get());
                 return new Read(
-                    new LauncherTree(List.of(), list.refused(), 0, true),
+                    "%d bindings read; %d lines refused."
+                        .formatted(list.found().size(), list.refused().size()),
+                    list.refused(),
                     Compared.of(now.catalog(), computer, now.bench().own(today), list.found()));
               }
               LauncherTree tree =
@@ -111,13 +107,26 @@ final class ReadView {
                       },
                       () -> !course.isWanted());
               return new Read(
-                  tree, Compared.of(now.catalog(), computer, now.bench().own(today), tree.found()));
+                  said(tree),
+                  tree.refused(),
+                  Compared.of(now.catalog(), computer, now.bench().own(today), tree.found()));
             },
             this::show,
             why -> {
               state.setText("");
               Lists.failed(list, why);
             });
+  }
+
+  private static String said(LauncherTree tree) {
+    long with = tree.launchers().stream().filter(l -> !l.keys().isEmpty()).count();
+    return "%d launchers read, %d with keys; %d refused; %d other files.%s"
+        .formatted(
+            tree.launchers().size(),
+            with,
+            tree.refused().size(),
+            tree.passedOver(),
+            tree.complete() ? "" : " There is more than is looked at.");
   }
 
   private void show(Read read) {
@@ -130,17 +139,9 @@ final class ReadView {
               .orElse("");
       rows.add(new ReadRow(Optional.of(c), title));
     }
-    read.tree().refused().forEach(r -> rows.add(new ReadRow(Optional.empty(), "Refused: " + r)));
+    read.refused().forEach(r -> rows.add(new ReadRow(Optional.empty(), "Refused: " + r)));
     Lists.found(list, rows);
-    long with = read.tree().launchers().stream().filter(l -> !l.keys().isEmpty()).count();
-    state.setText(
-        "%d launchers read, %d with keys; %d refused; %d other files.%s F5 takes over the keys that were found."
-            .formatted(
-                read.tree().launchers().size(),
-                with,
-                read.tree().refused().size(),
-                read.tree().passedOver(),
-                read.tree().complete() ? "" : " There is more than is looked at."));
+    state.setText(read.said() + " F5 takes over the keys that were found.");
     list.getSelectionModel().selectFirst();
     list.requestFocus();
   }

@@ -13,6 +13,8 @@ import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
+import polydex.fit.Bench;
+import polydex.fit.Fitting;
 import polydex.fit.RemapDraft;
 import polydex.fit.RemapSearch;
 import polydex.fit.RemapSearch.Aim;
@@ -79,13 +81,7 @@ final class RemapFinder {
             List.of(
                 KeyCommand.of("Enter", "What changes", this::detail),
                 KeyCommand.of("F5", "Draft it", this::draft)));
-    box.sceneProperty()
-        .addListener(
-            (_, _, scene) -> {
-              if (scene == null) {
-                desk.analyst().stopLooking("best remap");
-              }
-            });
+    desk.analyst().stopLookingWithout(box, "best remap");
     var judge = RemapsView.judge(desk);
     List<ActionId> mostUsed = desk.session().knowledge().mostUsed(MOST_USED);
     state.setText("Looking at every setup as it is \u2026 Esc stops.");
@@ -151,16 +147,15 @@ final class RemapFinder {
     }
     desk.keys().close();
     FitEdits edits = new FitEdits(desk);
+    Bench bench = edits.bench();
+    Fitting fitting = bench.fitting();
     for (RemapDraft d : found.drafts()) {
-      edits.draft(
-          new RemapDraft(
-              edits.bench().fitting().unused(d.id()),
-              d.computer(),
-              d.window(),
-              d.remap(),
-              d.takes(),
-              false));
+      String id = fitting.unused(d.id());
+      fitting =
+          fitting.with(
+              new RemapDraft(id, d.computer(), d.window(), d.remap(), d.takes(), d.chosen()));
     }
+    edits.all("Draft: " + title(found), new Bench(bench.situation(), fitting));
   }
 
   private void row(HBox box, Found found) {

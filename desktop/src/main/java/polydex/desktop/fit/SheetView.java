@@ -136,18 +136,17 @@ final class SheetView {
       return;
     }
     ChangeSheet.Line step = row.get().step().get();
-    edits.tick(computer, step.id(), !step.done());
-    Optional<ChangeSheet.Part> part =
-        sheet().parts().stream().filter(p -> p.id().equals(row.get().part().id())).findFirst();
-    if (part.filter(ChangeSheet.Part::isDone).isPresent()) {
-      done(part.get().id());
+    ChangeSheet.Part part = row.get().part();
+    if (!step.done() && part.steps().stream().allMatch(s -> s.done() || s.id().equals(step.id()))) {
+      done(part.id()); // which is one change, so that undoing it gives the other ticks back
       fill(true);
-    } else {
-      int at = list.getSelectionModel().getSelectedIndex();
-      fill(false);
-      list.getSelectionModel()
-          .clearAndSelect(Math.min(step.done() ? at : at + 1, list.getItems().size() - 1));
+      return;
     }
+    edits.tick(computer, step.id(), !step.done());
+    int at = list.getSelectionModel().getSelectedIndex();
+    fill(false);
+    list.getSelectionModel()
+        .clearAndSelect(Math.min(step.done() ? at : at + 1, list.getItems().size() - 1));
   }
 
   /** The last step of a change was ticked. */

@@ -103,13 +103,7 @@ final class PlanView {
             make();
           }
         });
-    box.sceneProperty()
-        .addListener(
-            (_, _, scene) -> {
-              if (scene == null) {
-                desk.analyst().stopLooking("plan");
-              }
-            });
+    desk.analyst().stopLookingWithout(box, "plan");
     desk.keys().open(box, list);
     look();
   }

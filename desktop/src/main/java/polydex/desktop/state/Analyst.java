@@ -9,6 +9,7 @@ import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.scene.Node;
 import polydex.catalog.ActionId;
 import polydex.catalog.GestureIndex;
 import polydex.catalog.GestureSearch;
@@ -111,6 +112,18 @@ public final class Analyst implements AutoCloseable {
   /** What is being looked into of a kind is no longer wanted. */
   public void stopLooking(String what) {
     Optional.ofNullable(looking.get(what)).ifPresent(l -> l.beside().stop());
+  }
+
+  /** The same as soon as what waits for it is no longer shown. */
+  public void stopLookingWithout(Node shown, String what) {
+    shown
+        .sceneProperty()
+        .addListener(
+            (_, _, scene) -> {
+              if (scene == null) {
+                stopLooking(what);
+              }
+            });
   }
 
   private void lookAtNothingOld() {

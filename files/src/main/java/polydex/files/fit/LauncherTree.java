@@ -13,7 +13,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.function.IntConsumer;
@@ -151,7 +150,7 @@ public record LauncherTree(
       boolean link = name.endsWith(".lnk");
       if (attributes.isDirectory()) {
         complete = false; // deeper than is looked
-      } else if ((!link && !name.endsWith(".desktop"))) {
+      } else if (!isLauncher(file)) {
         passedOver++;
       } else if (!attributes.isRegularFile()) {
         refused.add(path(file) + " is a symbolic link or no plain file. It was not opened.");
@@ -227,10 +226,5 @@ public record LauncherTree(
       }
       return found;
     }
-  }
-
-  /** The launcher of a path, if there is one. */
-  public Optional<Launcher> at(String path) {
-    return launchers.stream().filter(l -> l.path().equals(path)).findFirst();
   }
 }
