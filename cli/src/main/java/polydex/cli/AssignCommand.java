@@ -43,6 +43,7 @@ import polydex.workspace.Workspace;
     mixinStandardHelpOptions = true)
 final class AssignCommand implements Callable<Integer> {
   @Mixin private Source source;
+  @Mixin private FreeFor where;
   @Mixin private ScoreWeights weights;
   @Spec private CommandSpec spec;
 
@@ -50,25 +51,10 @@ final class AssignCommand implements Callable<Integer> {
   private List<String> names = List.of();
 
   @Option(
-      names = {"-s", "--setup"},
-      paramLabel = "SETUP",
-      description = "Only in this setup, by id or title; may be given several times.")
-  private List<String> setups = List.of();
-
-  @Option(
-      names = "--on",
-      paramLabel = "COMPUTER",
-      description = "The computer that is to have the bindings; may be given several times.")
-  private List<String> on = List.of();
-
-  @Option(
       names = "--lock",
       paramLabel = "ACTION=GESTURE",
       description = "This action keeps this gesture; may be given several times.")
   private List<String> locks = List.of();
-
-  @Option(names = "--json", description = "Print JSON.")
-  private boolean json;
 
   record Given(
       String action, String gesture, boolean locked, boolean family, FitWords.Parts score) {}
@@ -84,7 +70,7 @@ final class AssignCommand implements Callable<Integer> {
   public Integer call() throws Exception {
     Workspace workspace = source.workspace();
     List<ActionId> actions = actions(workspace);
-    FreeGestures free = FitWords.free(spec, source, workspace, setups, on);
+    FreeGestures free = where.free(source, workspace);
     Candidates make = Candidates.of(free.setups());
     List<Candidate> candidates =
         make.own(workspace.catalog(), free.computers()).stream()
@@ -115,7 +101,7 @@ final class AssignCommand implements Callable<Integer> {
             found.inTurn().map(FitWords::rounded),
             found.proved());
     PrintWriter out = spec.commandLine().getOut();
-    if (json) {
+    if (where.json) {
       out.println(ModelJson.writePretty(answer));
     } else {
       print(out, workspace, answer);

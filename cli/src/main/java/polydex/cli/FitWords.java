@@ -3,50 +3,20 @@ package polydex.cli;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Collectors;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.ParameterException;
 import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
 import polydex.fit.Bench;
-import polydex.free.FreeGestures;
 import polydex.free.Score;
 import polydex.free.Verdict;
-import polydex.route.Setup;
-import polydex.route.SetupTraces;
 import polydex.route.Situation.Computer;
 import polydex.workspace.Workspace;
 
 /** What the commands about own bindings and remaps share: what was meant, and how it is said. */
 final class FitWords {
   private FitWords() {}
-
-  /** The setups in which gestures are wanted, and the computers that are to have them. */
-  static FreeGestures free(
-      CommandSpec spec, Source source, Workspace workspace, List<String> setups, List<String> on) {
-    List<Setup> chosen = new ArrayList<>();
-    if (setups.isEmpty()) {
-      chosen.addAll(source.setups(workspace, null));
-    }
-    for (String name : setups) {
-      chosen.addAll(source.setups(workspace, name));
-    }
-    Set<Computer> computers =
-        on.isEmpty()
-            ? chosen.stream().map(s -> Computer.of(s.innermost())).collect(Collectors.toSet())
-            : on.stream().map(t -> computer(spec, workspace, t)).collect(Collectors.toSet());
-    List<SetupTraces> traces =
-        chosen.stream()
-            .filter(s -> s.machines().stream().map(Computer::of).anyMatch(computers::contains))
-            .map(s -> SetupTraces.of(s, workspace.world()))
-            .toList();
-    if (traces.isEmpty()) {
-      throw new ParameterException(
-          spec.commandLine(), "No setup that was asked about has this computer in it.");
-    }
-    return new FreeGestures(traces, computers);
-  }
 
   /** The computer with this title. */
   static Computer computer(CommandSpec spec, Workspace workspace, String title) {

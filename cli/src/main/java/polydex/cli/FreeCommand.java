@@ -37,33 +37,17 @@ import polydex.workspace.Workspace;
     mixinStandardHelpOptions = true)
 final class FreeCommand implements Callable<Integer> {
   @Mixin private Source source;
+  @Mixin private FreeFor where;
   @Spec private CommandSpec spec;
 
   @Parameters(paramLabel = "GESTURE", arity = "0..*", description = "What is asked about.")
   private List<String> gestures = List.of();
 
   @Option(
-      names = {"-s", "--setup"},
-      paramLabel = "SETUP",
-      description = "Only in this setup, by id or title; may be given several times.")
-  private List<String> setups = List.of();
-
-  @Option(
-      names = "--on",
-      paramLabel = "COMPUTER",
-      description =
-          "The computer that is to have the binding, by its title; may be given several times. If"
-              + " not said, the innermost of each setup.")
-  private List<String> on = List.of();
-
-  @Option(
       names = "--most",
       paramLabel = "N",
       description = "List at most so many, the easiest first; 20 if not said.")
   private int most = 20;
-
-  @Option(names = "--json", description = "Print JSON.")
-  private boolean json;
 
   record Answer(String gesture, boolean free, double effort, List<FitWords.Said> setups) {}
 
@@ -73,7 +57,7 @@ final class FreeCommand implements Callable<Integer> {
       throw new ParameterException(spec.commandLine(), "--most takes a number from 1 on.");
     }
     Workspace workspace = source.workspace();
-    FreeGestures free = FitWords.free(spec, source, workspace, setups, on);
+    FreeGestures free = where.free(source, workspace);
     List<Answer> answers = new ArrayList<>();
     if (gestures.isEmpty()) {
       for (Candidate c : Candidates.of(free.setups()).strokes(1)) {
@@ -90,7 +74,7 @@ final class FreeCommand implements Callable<Integer> {
       answers.add(answer(free, gesture(written)));
     }
     PrintWriter out = spec.commandLine().getOut();
-    if (json) {
+    if (where.json) {
       out.println(ModelJson.writePretty(answers));
     } else {
       answers.forEach(a -> print(out, workspace, a));

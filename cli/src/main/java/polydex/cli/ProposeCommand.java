@@ -31,29 +31,15 @@ import polydex.workspace.Workspace;
     mixinStandardHelpOptions = true)
 final class ProposeCommand implements Callable<Integer> {
   @Mixin private Source source;
+  @Mixin private FreeFor where;
   @Mixin private ScoreWeights weights;
   @Spec private CommandSpec spec;
 
   @Parameters(paramLabel = "ACTION", description = "Id or title of an action.")
   private String actionName;
 
-  @Option(
-      names = {"-s", "--setup"},
-      paramLabel = "SETUP",
-      description = "Only in this setup, by id or title; may be given several times.")
-  private List<String> setups = List.of();
-
-  @Option(
-      names = "--on",
-      paramLabel = "COMPUTER",
-      description = "The computer that is to have the binding; may be given several times.")
-  private List<String> on = List.of();
-
   @Option(names = "--most", paramLabel = "N", description = "At most so many; 9 if not said.")
   private int most = 9;
-
-  @Option(names = "--json", description = "Print JSON.")
-  private boolean json;
 
   record Answer(String action, String gesture, FitWords.Parts score) {}
 
@@ -64,7 +50,7 @@ final class ProposeCommand implements Callable<Integer> {
     }
     Workspace workspace = source.workspace();
     ActionId action = FitWords.action(spec, workspace.catalog(), actionName);
-    FreeGestures free = FitWords.free(spec, source, workspace, setups, on);
+    FreeGestures free = where.free(source, workspace);
     Proposals proposals =
         new Proposals(
             free,
@@ -78,7 +64,7 @@ final class ProposeCommand implements Callable<Integer> {
                         action.value(), p.gesture().toString(), FitWords.Parts.of(p.score())))
             .toList();
     PrintWriter out = spec.commandLine().getOut();
-    if (json) {
+    if (where.json) {
       out.println(ModelJson.writePretty(answers));
     } else if (answers.isEmpty()) {
       out.println("No gesture is free in all of them.");

@@ -1,6 +1,5 @@
 package polydex.conflict;
 
-import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -57,11 +56,8 @@ public sealed interface KeymapFix extends Fix {
     public Situation applyTo(Situation before) {
       return before.withMachine(
           computer,
-          m -> {
-            List<Binding> own = new ArrayList<>(m.own());
-            own.add(Binding.of("own:" + binding.id(), binding.action(), to));
-            return off(m, binding.id()).withOwn(own);
-          });
+          m ->
+              off(m, binding.id()).adding(Binding.of("own:" + binding.id(), binding.action(), to)));
     }
 
     @Override
@@ -128,13 +124,7 @@ public sealed interface KeymapFix extends Fix {
   record AddOwn(Computer computer, Binding binding) implements KeymapFix {
     @Override
     public Situation applyTo(Situation before) {
-      return before.withMachine(
-          computer,
-          m -> {
-            List<Binding> own = new ArrayList<>(m.own());
-            own.add(binding);
-            return m.withOwn(own);
-          });
+      return before.withMachine(computer, m -> m.adding(binding));
     }
 
     @Override

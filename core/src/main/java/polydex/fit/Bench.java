@@ -78,8 +78,8 @@ public record Bench(Situation situation, Fitting fitting) {
   }
 
   /** The id under which the plan has what a computer has under an id. */
-  static String key(Computer computer, String binding) {
-    return computer.title() + "/" + binding;
+  public static String key(Computer computer, String binding) {
+    return computer.platform() + "/" + computer.title() + "/" + binding;
   }
 
   /**

@@ -283,6 +283,11 @@ public record Machine(
         title, platform, version, layout, remaps, others, switchedOff, options, focus);
   }
 
+  /** The same with one more binding of the user's own, behind those that are there. */
+  public Machine adding(Binding more) {
+    return withOwn(Stream.concat(own.stream(), Stream.of(more)).toList());
+  }
+
   /** The same with other remaps. */
   public Machine withRemaps(List<Remap> others) {
     return new Machine(title, platform, version, layout, others, own, switchedOff, options, focus);

@@ -100,14 +100,11 @@ public final class Tracer {
   public Tracer withOwn(int depth, Binding more) {
     List<Station> changed = new ArrayList<>(stations);
     changed.set(depth, stations.get(depth).withOwn(more));
-    return new Tracer(this, setup.with(depth, adding(depth, more)), List.copyOf(changed), begun);
-  }
-
-  private Machine adding(int depth, Binding more) {
-    Machine machine = setup.machines().get(depth);
-    List<Binding> own = new ArrayList<>(machine.own());
-    own.add(more);
-    return machine.withOwn(own);
+    return new Tracer(
+        this,
+        setup.with(depth, setup.machines().get(depth).adding(more)),
+        List.copyOf(changed),
+        begun);
   }
 
   /** The same after single bindings have changed; nothing where more has to be made anew. */

@@ -15,6 +15,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.concurrent.atomic.AtomicReference;
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
 import javafx.scene.Scene;
@@ -54,25 +55,32 @@ final class Soak {
 
   /** The session's time goes with what happens in it. */
   private static final class Calendar extends Clock {
-    private volatile Instant now = DemoHistory.NOW;
+    private final AtomicReference<Instant> now;
+    private final ZoneId zone;
+
+    Calendar(AtomicReference<Instant> now, ZoneId zone) {
+      this.now = now;
+      this.zone = zone;
+    }
 
     @Override
     public Instant instant() {
-      return now;
+      return now.get();
     }
 
     @Override
     public ZoneId getZone() {
-      return DemoHistory.ZONE;
+      return zone;
     }
 
     @Override
-    public Clock withZone(ZoneId zone) {
-      return Clock.fixed(now, zone);
+    public Clock withZone(ZoneId other) {
+      return new Calendar(now, other);
     }
   }
 
-  private final Calendar clock = new Calendar();
+  private final AtomicReference<Instant> now = new AtomicReference<>(DemoHistory.NOW);
+  private final Clock clock = new Calendar(now, DemoHistory.ZONE);
   private final Session session;
   private final Shell shell;
   private final Scene scene;
@@ -161,11 +169,11 @@ final class Soak {
   private void answer() {
     for (int i = 0; i < ANSWERS_AT_ONCE; i++, answered++) {
       Answer like = answers.get(answered % answers.size());
-      clock.now = DemoHistory.NOW.plusSeconds(1050L * answered);
+      now.set(DemoHistory.NOW.plusSeconds(1050L * answered));
       session.answer(
           new Answer(
               like.item(),
-              clock.now,
+              now.get(),
               like.kind(),
               like.verdict(),
               like.timing(),

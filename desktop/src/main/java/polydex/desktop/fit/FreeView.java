@@ -1,6 +1,7 @@
 package polydex.desktop.fit;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
@@ -20,6 +21,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import polydex.boards.Board;
 import polydex.boards.Layout;
+import polydex.boards.Presses;
 import polydex.catalog.Action.Harm;
 import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
@@ -57,7 +59,7 @@ final class FreeView extends VBox {
   private record Where(String title, Set<Computer> computers) {}
 
   /** What was found out for a place: the finder, and the easiest that are free. */
-  private record Looked(Where where, FreeGestures free, List<Candidate> easiest, String kind) {}
+  private record Looked(Where where, FreeGestures free, List<Candidate> easiest) {}
 
   /** The form of what is listed. */
   private enum Kind {
@@ -169,33 +171,28 @@ final class FreeView extends VBox {
     }
     Workspace now = shown.get();
     Kind form = kind.getValue();
+    Optional<FreeGestures> known = looked.filter(l -> l.where().equals(at)).map(Looked::free);
     Lists.waiting(list, "Following every binding of the setups \u2026");
     desk.analyst()
         .look(
             "free keys",
             course -> {
               FreeGestures free =
-                  looked
-                      .filter(l -> l.where().equals(at))
-                      .map(Looked::free)
-                      .orElseGet(
-                          () ->
-                              new FreeGestures(
-                                  now.setups().values().stream()
-                                      .filter(
-                                          s ->
-                                              s.machines().stream()
-                                                  .map(Computer::of)
-                                                  .anyMatch(at.computers()::contains))
-                                      .filter(s -> now.world().problem(s).isEmpty())
-                                      .map(s -> SetupTraces.of(s, now.world()))
-                                      .toList(),
-                                  at.computers()));
+                  known.orElseGet(
+                      () ->
+                          new FreeGestures(
+                              now.setups().values().stream()
+                                  .filter(
+                                      s ->
+                                          s.machines().stream()
+                                              .map(Computer::of)
+                                              .anyMatch(at.computers()::contains))
+                                  .filter(s -> now.world().problem(s).isEmpty())
+                                  .map(s -> SetupTraces.of(s, now.world()))
+                                  .toList(),
+                              at.computers()));
               return new Looked(
-                  at,
-                  free,
-                  easiest(free, now.catalog(), form, () -> !course.isWanted()),
-                  form.title);
+                  at, free, easiest(free, now.catalog(), form, () -> !course.isWanted()));
             },
             found -> {
               looked = Optional.of(found);
@@ -236,46 +233,51 @@ final class FreeView extends VBox {
     return all;
   }
 
-  private Layout layout(FreeGestures free) {
+  private static Layout layout(FreeGestures free) {
     return free.setups().getFirst().tracer().layout();
   }
 
-  private Board board(FreeGestures free) {
+  private static Board board(FreeGestures free) {
     SetupTraces first = free.setups().getFirst();
     return first.world().boards().get(first.setup().board());
   }
 
-  /** Draws what is free with what is held; a key costs some microseconds a setup. */
+  /** Draws what is free with what is held, as soon as it is found out: keys change faster. */
   private void draw() {
     if (looked.isEmpty() || looked.get().free().setups().isEmpty()) {
       return;
     }
     FreeGestures free = looked.get().free();
-    Catalog catalog = desk.session().workspace().get().catalog();
-    Layout layout = layout(free);
     Modifiers down = held.now();
+    desk.analyst()
+        .look("free board", _ -> judged(free, down), v -> show(free, v), desk.session()::problem);
+  }
+
+  private static Map<Key, Map<SetupId, Verdict>> judged(FreeGestures free, Modifiers down) {
     Map<Key, Map<SetupId, Verdict>> found = new EnumMap<>(Key.class);
+    for (Board.KeyPlace place : board(free).places()) {
+      if (!place.key().isModifier()) {
+        found.put(place.key(), free.of(gesture(down, place.key(), layout(free))));
+      }
+    }
+    return found;
+  }
+
+  private void show(FreeGestures free, Map<Key, Map<SetupId, Verdict>> found) {
+    Catalog catalog = desk.session().workspace().get().catalog();
     Map<Key, Cap> drawn = new HashMap<>();
     for (Board.KeyPlace place : board(free).places()) {
-      Key key = place.key();
-      if (key.isModifier()) {
-        drawn.put(key, new Cap(KeyLegends.of(key, layout), "", ""));
-        continue;
-      }
-      Map<SetupId, Verdict> in = free.of(gesture(down, key, layout));
-      found.put(key, in);
       Verdict worst =
-          in.values().stream()
-              .max(java.util.Comparator.comparingInt(Verdict::rank))
+          found.getOrDefault(place.key(), Map.of()).values().stream()
+              .max(Comparator.comparingInt(Verdict::rank))
               .orElse(new Verdict.Free());
+      boolean loses = worst instanceof Verdict.Taken t && t.harm() == Harm.LOSES_WORK;
       drawn.put(
-          key,
+          place.key(),
           new Cap(
-              KeyLegends.of(key, layout),
+              KeyLegends.of(place.key(), layout(free)),
               FitWords.brief(worst, catalog),
-              worst instanceof Verdict.Taken t && t.harm() == Harm.LOSES_WORK
-                  ? "board-key-loses"
-                  : ""));
+              loses ? "board-key-loses" : ""));
     }
     verdicts = found;
     view.show(board(free), drawn);
@@ -283,8 +285,7 @@ final class FreeView extends VBox {
   }
 
   private static Gesture gesture(Modifiers down, Key key, Layout layout) {
-    return Gesture.of(
-        polydex.boards.Presses.describe(new Physical.Press(Held.of(down), key), layout));
+    return Gesture.of(Presses.describe(new Physical.Press(Held.of(down), key), layout));
   }
 
   private Optional<Gesture> chosenOnTheKeyboard() {
@@ -308,6 +309,10 @@ final class FreeView extends VBox {
     caps.getChildren().setAll(new GestureView(gesture(held.now(), key.get(), layout), Map.of()));
     Catalog catalog = desk.session().workspace().get().catalog();
     Map<SetupId, Verdict> in = verdicts.getOrDefault(key.get(), Map.of());
+    if (in.isEmpty()) {
+      whole.setText("");
+      return;
+    }
     boolean free = in.values().stream().allMatch(v -> v instanceof Verdict.Free);
     Set<String> lines = new TreeSet<>();
     in.forEach(

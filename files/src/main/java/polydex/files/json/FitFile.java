@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import polydex.catalog.ActionId;
 import polydex.catalog.EnvironmentId;
+import polydex.fit.Bench;
 import polydex.fit.Fitting;
 import polydex.fit.OwnBinding;
 import polydex.fit.OwnBinding.State;
@@ -69,7 +70,7 @@ public record FitFile(
   public Workspace in(Workspace workspace) {
     Workspace with = workspace;
     for (Own o : own) {
-      String id = o.state() == State.PLANNED ? o.id() : o.computer().title() + "/" + o.id();
+      String id = o.state() == State.PLANNED ? o.id() : Bench.key(o.computer(), o.id());
       OwnBinding binding =
           new OwnBinding(
               id, o.computer(), o.action(), o.gesture(), o.target(), o.state(), o.since(), "");
