@@ -13,28 +13,6 @@ public final class Accelerators {
           Modifier.META, "<Super>",
           Modifier.HYPER, "<Hyper>");
 
-  private static final Map<Key, String> KEYS =
-      Map.ofEntries(
-          Map.entry(Key.Enter, "Return"),
-          Map.entry(Key.Backspace, "BackSpace"),
-          Map.entry(Key.PageUp, "Page_Up"),
-          Map.entry(Key.PageDown, "Page_Down"),
-          Map.entry(Key.ArrowLeft, "Left"),
-          Map.entry(Key.ArrowRight, "Right"),
-          Map.entry(Key.ArrowUp, "Up"),
-          Map.entry(Key.ArrowDown, "Down"),
-          Map.entry(Key.PrintScreen, "Print"),
-          Map.entry(Key.ScrollLock, "Scroll_Lock"),
-          Map.entry(Key.NumLock, "Num_Lock"),
-          Map.entry(Key.CapsLock, "Caps_Lock"),
-          Map.entry(Key.ContextMenu, "Menu"),
-          Map.entry(Key.Space, "space"),
-          Map.entry(Key.NumpadAdd, "KP_Add"),
-          Map.entry(Key.NumpadSubtract, "KP_Subtract"),
-          Map.entry(Key.NumpadMultiply, "KP_Multiply"),
-          Map.entry(Key.NumpadDivide, "KP_Divide"),
-          Map.entry(Key.NumpadEnter, "KP_Enter"));
-
   /** Signs that have a name of letters; others are named by their number. */
   private static final Map<Character, String> SIGNS =
       Map.ofEntries(
@@ -84,10 +62,7 @@ public final class Accelerators {
       case KeyRef.Typed(int c) ->
           Optional.of(
               c < 128 && SIGNS.containsKey((char) c) ? SIGNS.get((char) c) : "U%04X".formatted(c));
-      case KeyRef.Placed(Key placed) -> {
-        String name = KEYS.getOrDefault(placed, placed.name());
-        yield Keysyms.key(name).filter(k -> k == placed).map(_ -> name);
-      }
+      case KeyRef.Placed(Key placed) -> Keysyms.name(placed);
       case KeyRef.AnyOf _ -> Optional.empty();
     };
   }

@@ -1,6 +1,7 @@
 package polydex.keys;
 
-import java.util.HashMap;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.MissingResourceException;
@@ -18,7 +19,16 @@ import java.util.stream.Stream;
 public final class Keysyms {
   private static final ResourceBundle TABLE =
       ResourceBundle.getBundle("polydex.keys.keysyms", Locale.ROOT);
+
+  /** Where several names are for one key, the usual one comes first. */
   private static final Map<String, Key> KEYS = keys();
+
+  private static final Map<Key, String> NAMES = new EnumMap<>(Key.class);
+
+  static {
+    KEYS.forEach((name, key) -> NAMES.putIfAbsent(key, name));
+  }
+
   private static final Pattern NUMBERED =
       Pattern.compile("U([0-9A-Fa-f]{2,7})|U0([0-9A-Fa-f]{7})|0x0?1([0-9A-Fa-f]{6})");
 
@@ -51,6 +61,11 @@ public final class Keysyms {
     return Optional.ofNullable(KEYS.get(name));
   }
 
+  /** The first name of a key that a keysym names; none for one that the layout decides. */
+  public static Optional<String> name(Key key) {
+    return Optional.ofNullable(NAMES.get(key));
+  }
+
   /** {@code U20AC} and {@code 0x10020ac} name a character by its number. */
   private static Optional<Integer> unicode(String name) {
     Matcher matcher = NUMBERED.matcher(name);
@@ -71,7 +86,13 @@ public final class Keysyms {
   }
 
   private static Map<String, Key> keys() {
-    Map<String, Key> keys = new HashMap<>();
+    Map<String, Key> keys = new LinkedHashMap<>();
+    for (int i = 1; i <= 24; i++) {
+      keys.put("F" + i, Key.valueOf("F" + i));
+    }
+    for (int i = 0; i <= 9; i++) {
+      keys.put("KP_" + i, Key.valueOf("Numpad" + i));
+    }
     String names =
         """
         Return Enter;Tab Tab;ISO_Left_Tab Tab;BackSpace Backspace;Escape Escape;Delete Delete;Insert Insert
@@ -95,12 +116,6 @@ public final class Keysyms {
     for (String pair : names.strip().split("[;\n]+")) {
       String[] parts = pair.strip().split(" ");
       keys.put(parts[0], Key.valueOf(parts[1]));
-    }
-    for (int i = 1; i <= 24; i++) {
-      keys.put("F" + i, Key.valueOf("F" + i));
-    }
-    for (int i = 0; i <= 9; i++) {
-      keys.put("KP_" + i, Key.valueOf("Numpad" + i));
     }
     return keys;
   }

@@ -79,6 +79,11 @@ class FitWindowTest extends InWindow {
         .anyMatch(b -> b.gesture().equals(Gesture.parse("Ctrl+Alt+O")));
     person.keys("Esc");
     person.untilShown("1 planned");
+    // The last tick and what it brought about are one change.
+    person.keys("Ctrl+Z");
+    person.untilShown("2 planned");
+    person.keys("F6");
+    person.untilShown("Laptop: 3 of 4 steps done");
   }
 
   @Test
@@ -149,6 +154,26 @@ class FitWindowTest extends InWindow {
     person.keys("Ctrl+Z");
     person.until(
         "it is gone again", () -> session.workspace().get().fitting().drafts().size() == 2);
+  }
+
+  @Test
+  void aListOfOwnBindingsIsReadBesideThePlan() throws Exception {
+    Path file =
+        Files.writeString(
+            folder.resolve("own.csv"),
+            "Action,Keys\nOpen the dome preview,Ctrl+Alt+O\nBoil the tea,Ctrl+Alt+9\nOdd,what is this\n");
+    person.untilShown("2 planned");
+    person.keys("Ctrl+O");
+    person.untilShown("On which computer?");
+    person.keys("1");
+    person.untilShown("Launcher files of Laptop");
+    person.type(file.toString());
+    person.keys("Enter");
+    person.untilShown("2 bindings read; 1 lines refused.");
+    person.untilShown("Boil the tea");
+    person.untilShown("not in the plan");
+    person.keys("F5");
+    person.untilShown("Took over 1 bindings found on Laptop");
   }
 
   @Test
