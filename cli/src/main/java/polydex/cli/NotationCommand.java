@@ -24,6 +24,7 @@ import polydex.keys.Gesture;
 import polydex.keys.GestureReader;
 import polydex.keys.GestureReader.Reading;
 import polydex.keys.GestureSyntaxException;
+import polydex.keys.KeyLanguage;
 import polydex.keys.Physical;
 import polydex.keys.Step;
 import polydex.keys.Visible;
@@ -87,7 +88,7 @@ final class NotationCommand implements Callable<Integer> {
   public Integer call() throws Exception {
     Workspace workspace = source.workspace();
     Layout under = LayoutCommand.layout(spec, source, workspace, layout);
-    GestureReader reader = reader(workspace);
+    GestureReader reader = reader(workspace).in(KeyLanguage.of(texts));
     Optional<Board> fingers = board(workspace);
     List<Answer> answers = texts.stream().map(t -> answer(t, reader, under, fingers)).toList();
     PrintWriter out = spec.commandLine().getOut();

@@ -14,9 +14,20 @@ final class GestureParser {
   private final String text;
   private int at;
   private int depth;
+  private final boolean strict;
 
   GestureParser(String text) {
+    this(text, false);
+  }
+
+  /**
+   * A reading to be made.
+   *
+   * @param strict whether a modifier that is named twice is refused, as what nobody can have meant
+   */
+  GestureParser(String text, boolean strict) {
     this.text = text;
+    this.strict = strict;
   }
 
   Gesture gesture() {
@@ -57,6 +68,10 @@ final class GestureParser {
       }
       Held before = held;
       held = held.and(holder.get());
+      if (strict && held.equals(before) && !holder.get().modifiers().isEmpty()) {
+        at = start;
+        throw expected("each modifier once");
+      }
       if (accept('+')) {
         continue;
       }

@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.function.Supplier;
 
 /**
@@ -17,6 +19,7 @@ import java.util.function.Supplier;
  */
 public final class GestureReader {
   private static final int LONGEST = 2000;
+  private static final int MOST_LETTERS = 4;
 
   /**
    * What a text says.
@@ -29,8 +32,14 @@ public final class GestureReader {
   /** Reads {@code Primary} as Ctrl, and knows no environment's own words. */
   public static final GestureReader PLAIN = new GestureReader(Modifier.CTRL, Map.of());
 
+  /** A form that can be told by how a text looks, and how it is read. */
+  private record Form(Notation name, Predicate<String> looksSo, Function<String, Gesture> read) {}
+
   private final Modifier primary;
   private final Map<String, Modifiers> ownWords;
+  private final KeyLanguage language;
+  private final boolean byCase;
+  private final List<Form> forms;
 
   /**
    * A reader for texts about an environment.
@@ -39,7 +48,28 @@ public final class GestureReader {
    * @param modifierNames the environment's own words for modifiers
    */
   public GestureReader(Modifier primary, Map<Modifier, String> modifierNames) {
+    this(primary, words(primary, modifierNames), KeyLanguage.ENGLISH, false);
+  }
+
+  private GestureReader(
+      Modifier primary, Map<String, Modifiers> ownWords, KeyLanguage language, boolean byCase) {
     this.primary = primary;
+    this.ownWords = ownWords;
+    this.language = language;
+    this.byCase = byCase;
+    forms =
+        List.of(
+            new Form(
+                Notation.ACCELERATOR,
+                AcceleratorForm::looksSo,
+                t -> new AcceleratorForm(t, primary).gesture()),
+            new Form(Notation.TERSE, TerseForm::looksSo, t -> new TerseForm(t).gesture()),
+            new Form(Notation.ANGLED, AngledForm::looksSo, t -> new AngledForm(t).gesture()),
+            new Form(Notation.ESCAPED, EscapedForm::looksSo, t -> new EscapedForm(t).gesture()));
+  }
+
+  private static Map<String, Modifiers> words(
+      Modifier primary, Map<Modifier, String> modifierNames) {
     Map<String, Modifiers> words = new HashMap<>();
     modifierNames.forEach(
         (modifier, name) -> {
@@ -49,7 +79,25 @@ public final class GestureReader {
           words.put("right " + folded, Modifiers.of(modifier, Modifiers.Side.RIGHT));
         });
     words.put("primary", Modifiers.of(primary));
-    this.ownWords = Map.copyOf(words);
+    return Map.copyOf(words);
+  }
+
+  /** The same for a list that is written in a language. */
+  public GestureReader in(KeyLanguage other) {
+    return new GestureReader(primary, ownWords, other, byCase);
+  }
+
+  /**
+   * The same for a list in which the case of a letter tells whether Shift is held: {@code G} is
+   * Shift+G there, and {@code gg} twice the same key.
+   */
+  public GestureReader byCase() {
+    return new GestureReader(primary, ownWords, language, true);
+  }
+
+  /** The language whose names for keys are read besides English. */
+  public KeyLanguage language() {
+    return language;
   }
 
   /**
@@ -72,27 +120,15 @@ public final class GestureReader {
       }
     }
     List<GestureSyntaxException> refusals = new ArrayList<>();
-    Optional<Gesture> own = attempt(() -> Gesture.parse(text), refusals);
-    if (own.isPresent() && !isSpoken(own.get(), text) && !hasSigns(text)) {
-      return new Reading(Notation.OWN, own.get());
+    Optional<Reading> reading = attempt(text, refusals);
+    if (reading.isPresent()) {
+      return reading.get();
     }
-    if (own.isEmpty() && AcceleratorForm.looksSo(text)) {
-      Optional<Gesture> read =
-          attempt(() -> new AcceleratorForm(text, primary).gesture(), refusals);
-      if (read.isPresent()) {
-        return new Reading(Notation.ACCELERATOR, read.get());
-      }
-    } else if (own.isEmpty() && TerseForm.looksSo(text)) {
-      Optional<Gesture> read = attempt(() -> new TerseForm(text).gesture(), refusals);
-      if (read.isPresent()) {
-        return new Reading(Notation.TERSE, read.get());
-      }
-    } else {
-      SpokenForm spoken = new SpokenForm(text, ownWords);
-      Optional<Gesture> read = attempt(spoken::gesture, refusals);
-      if (read.isPresent()) {
-        refuseWhereUnclear(own, read.get(), text);
-        return new Reading(spoken.form(), read.get());
+    String plain = Undressed.of(text);
+    if (!plain.equals(text) && !plain.isEmpty()) {
+      Optional<Reading> undressed = attempt(plain, new ArrayList<>());
+      if (undressed.isPresent()) {
+        return undressed.get();
       }
     }
     GestureSyntaxException furthest =
@@ -102,6 +138,57 @@ public final class GestureReader {
     throw offset == 0
         ? furthest
         : new GestureSyntaxException(written, furthest.column() + offset, furthest.expected());
+  }
+
+  private Optional<Reading> attempt(String text, List<GestureSyntaxException> refusals) {
+    if (byCase && isLetters(text)) {
+      return Optional.of(
+          new Reading(
+              Notation.LETTERS,
+              new Gesture(text.codePoints().mapToObj(AngledForm::letter).toList())));
+    }
+    Optional<Gesture> own = attempt(() -> new GestureParser(text, true).gesture(), refusals);
+    if (own.isPresent() && !isSpoken(own.get(), text) && !hasSigns(text)) {
+      return Optional.of(new Reading(Notation.OWN, own.get()));
+    }
+    if (own.isEmpty()) {
+      boolean told = false;
+      for (Form form : forms) {
+        if (form.looksSo().test(text)) {
+          told = true;
+          Optional<Gesture> read = attempt(() -> form.read().apply(text), refusals);
+          if (read.isPresent()) {
+            return Optional.of(new Reading(form.name(), read.get()));
+          }
+        }
+      }
+      if (told) {
+        return Optional.empty();
+      }
+    }
+    String signs = text.startsWith("^") ? "⌃" + text.substring(1) : text;
+    SpokenForm spoken = new SpokenForm(hasSigns(text) ? signs : text, ownWords, language);
+    return attempt(
+            () -> {
+              Gesture gesture = spoken.gesture();
+              refuseWhereUnclear(own, gesture, text);
+              return gesture;
+            },
+            refusals)
+        .map(g -> new Reading(spoken.form(), g));
+  }
+
+  /** {@code gg}, {@code ZZ}, {@code ]p}: keys by themselves, and no key by such a name. */
+  private static boolean isLetters(String text) {
+    int length = text.codePointCount(0, text.length());
+    return length <= MOST_LETTERS
+        && text.codePoints().noneMatch(c -> Character.isWhitespace(c) || c == '+' || c == '-')
+        && text.codePoints().anyMatch(Character::isLetter)
+        && text.codePoints().allMatch(c -> c < 128)
+        && (length == 1 || KeyNames.key(text).isEmpty())
+        && (length == 1 || KeyNames.modifier(text).isEmpty())
+        && !text.startsWith("^")
+        && text.indexOf('<') < 0;
   }
 
   private static Optional<Gesture> attempt(
@@ -135,11 +222,22 @@ public final class GestureReader {
               && times == 1
               && !isWalk(tapped, steps.subList(i + 1, steps.size()), text)
               && !(next instanceof Step.Text);
-      if (side || tapThenMore) {
+      if (side || tapThenMore || (i > 0 && isJoint(steps.get(i)) && !isPlain(steps))) {
         return true;
       }
     }
     return false;
+  }
+
+  /** A sign between strokes is what stands between them rather than a key: Ctrl+1 – Ctrl+9. */
+  private static boolean isJoint(Step step) {
+    return step instanceof Step.Stroke(Held held, KeyRef.Typed(int c))
+        && held.isNothing()
+        && "-\u2013\u2014\u2026/|&,;".indexOf(c) >= 0;
+  }
+
+  private static boolean isPlain(List<Step> steps) {
+    return steps.stream().noneMatch(s -> s instanceof Step.Stroke t && !t.held().isNothing());
   }
 
   private static boolean hasSigns(String text) {

@@ -12,6 +12,12 @@ public enum Notation {
   SEQUENCE("portable sequence"),
   /** One letter and a dash for each modifier: {@code C-x C-s}. */
   TERSE("terse editor style"),
+  /** Angles about a key with its modifiers: {@code <C-w>s}, {@code <CR>}. */
+  ANGLED("modal editor style"),
+  /** Carets and backslashes: {@code ^X^E}, {@code \C-x\C-r}. */
+  ESCAPED("terminal style"),
+  /** Letters whose case tells whether Shift is held, where a list writes so: {@code gg}. */
+  LETTERS("letters by case"),
   /** Signs for modifiers and keys: {@code ⌘⇧S}. */
   SYMBOLS("symbols"),
   /** As people write in running text: {@code hold Alt and tap Tab}. */

@@ -10,6 +10,7 @@ import polydex.keys.SpokenNames.Before;
 import polydex.keys.SpokenNames.Filler;
 import polydex.keys.SpokenNames.Holding;
 import polydex.keys.SpokenNames.Holds;
+import polydex.keys.SpokenNames.Pad;
 import polydex.keys.SpokenNames.Points;
 import polydex.keys.SpokenNames.Presses;
 import polydex.keys.SpokenNames.Then;
@@ -37,9 +38,9 @@ final class SpokenForm {
    *
    * @param ownWords names of modifiers in an environment's own words, in lower case
    */
-  SpokenForm(String text, Map<String, Modifiers> ownWords) {
+  SpokenForm(String text, Map<String, Modifiers> ownWords, KeyLanguage language) {
     this.text = text;
-    read = new SpokenTokens(text, ownWords);
+    read = new SpokenTokens(text, ownWords, language);
     tokens = read.tokens();
   }
 
@@ -66,7 +67,10 @@ final class SpokenForm {
         return made(steps);
       }
       if (!acceptSeparator()) {
-        boolean nextStroke = peek() instanceof Name(Holds _, _, _, _);
+        boolean nextStroke = peek() instanceof Name(Holds _, _, _, _) && spaceBefore(at);
+        if (nextStroke && isNothing(steps)) {
+          throw expected(peek().start(), "“then”, if the modifier is tapped first");
+        }
         boolean plainKey = joinedTight && spaceBefore(at) && isKeyAt(at);
         if (!nextStroke && !plainKey) {
           throw expected(
@@ -76,6 +80,19 @@ final class SpokenForm {
         throw expected(text.length(), "another step");
       }
     }
+  }
+
+  /** {@code Meta Meta+E}: a tap and the same modifier again at once is nothing that anyone does. */
+  private boolean isNothing(List<Step> steps) {
+    if (!(steps.getLast() instanceof Step.Tap(Modifiers tapped, int _))
+        || !(peek() instanceof Name(Holds(Modifiers again), _, _, _))) {
+      return false;
+    }
+    boolean keyFollows = false;
+    for (int i = at + 1; i < tokens.size() && !isSeparator(i); i++) {
+      keyFollows |= !(tokens.get(i) instanceof Name(Holds _, _, _, _));
+    }
+    return tapped.and(again).equals(tapped) && keyFollows;
   }
 
   private Gesture made(List<Step> steps) {
@@ -112,10 +129,14 @@ final class SpokenForm {
     while (true) {
       skipFiller();
       if (peek() instanceof Name(Holds(Modifiers more), _, int end, boolean isSign)) {
-        if (held.and(more).equals(held)) {
+        boolean again = held.and(more).equals(held);
+        if (again && (joined || isSign == bySign)) {
+          if (joined) {
+            throw expected(peek().start(), "each modifier once");
+          }
           break; // the same modifier again: another tap
         }
-        held = held.and(more);
+        held = held.and(more); // the sign beside the word is the same modifier
         bySign = isSign;
         at++;
         joined = acceptJoin(isSign, end);
@@ -140,11 +161,54 @@ final class SpokenForm {
     return stroke.get();
   }
 
+  /** What says once more which key was meant: {@code [ (left bracket)}, {@code 5 (keypad)}. */
+  private Step glossed(Step step) {
+    boolean bracket = isLiteral(at, '(');
+    int inside = bracket ? at + 1 : at;
+    while (bracket
+        && inside < tokens.size()
+        && tokens.get(inside) instanceof Name(Filler _, _, _, _)) {
+      inside++;
+    }
+    Token said = inside < tokens.size() ? tokens.get(inside) : peek();
+    int behind = inside + 1;
+    if (bracket) {
+      while (behind < tokens.size() && tokens.get(behind) instanceof Name(Filler _, _, _, _)) {
+        behind++;
+      }
+      if (behind >= tokens.size() || !isLiteral(behind, ')')) {
+        return step;
+      }
+      behind++;
+    }
+    if (!(step instanceof Step.Stroke(Held held, KeyRef key))) {
+      return step;
+    }
+    if (said instanceof Name(Pad _, _, _, _)) {
+      Optional<KeyRef> there = SpokenNames.onPad(key);
+      if (there.isPresent()) {
+        at = behind;
+        return new Step.Stroke(held, there.get());
+      }
+    } else if (bracket
+        && said instanceof Name(Presses(KeyRef named), _, _, _)
+        && named.equals(key)) {
+      at = behind;
+    }
+    return step;
+  }
+
   private Step tap(Modifiers held, int timesBefore) {
     int times = timesBefore;
     if (peek() instanceof Name(After(int n), _, _, _)) {
       times = n;
       at++;
+    } else if (isLiteral(at, '(')
+        && at + 2 < tokens.size()
+        && tokens.get(at + 1) instanceof Name(After(int n), _, _, _)
+        && isLiteral(at + 2, ')')) {
+      times = n;
+      at += 3;
     }
     return new Step.Tap(held, times);
   }
@@ -215,6 +279,13 @@ final class SpokenForm {
 
   private Optional<Step> keyOrPointer(Modifiers held, boolean signAllowed) {
     skipFiller();
+    if (peek() instanceof Name(Pad _, _, _, _)) {
+      return Optional.of(new Step.Stroke(Held.of(held), padKey()));
+    }
+    Optional<Step> bracketed = signAllowed ? bracketed(held) : Optional.empty();
+    if (bracketed.isPresent()) {
+      return bracketed;
+    }
     Token token = peek();
     Optional<Step> step =
         switch (token) {
@@ -228,43 +299,107 @@ final class SpokenForm {
         };
     if (step.isPresent()) {
       at++;
-      return Optional.of(range(step.get()));
+      return Optional.of(glossed(range(step.get())));
     }
     return step;
   }
 
-  /** {@code 1-9}, {@code F1 to F12}: a family, where nothing else could be meant. */
+  /** {@code Num +}, {@code Numpad *}, {@code keypad 5}. */
+  private KeyRef padKey() {
+    at++;
+    skipFiller();
+    Optional<KeyRef> key =
+        switch (peek()) {
+          case Literal l -> Optional.of(new KeyRef.Typed(l.codePoint()));
+          case Name(Presses(KeyRef named), _, _, _) -> Optional.of(named);
+          default -> Optional.empty();
+        };
+    KeyRef there =
+        key.flatMap(SpokenNames::onPad)
+            .orElseThrow(
+                () ->
+                    expected(
+                        at < tokens.size() ? peek().start() : text.length(),
+                        "a key of the number pad, such as 5 or plus"));
+    at++;
+    return there;
+  }
+
+  /** {@code [1-9]}, a family; {@code (plus)}, a key by its name. */
+  private Optional<Step> bracketed(Modifiers held) {
+    if (isLiteral(at, '[')
+        && at + 4 < tokens.size()
+        && isLiteral(at + 4, ']')
+        && SpokenTokens.isRangeSign(tokens.get(at + 2))) {
+      int before = at;
+      at++;
+      Optional<Step> range = keyOrPointer(held, false);
+      if (range.isPresent()
+          && range.get() instanceof Step.Stroke(Held _, KeyRef.AnyOf _)
+          && at == before + 4) {
+        at++;
+        return range;
+      }
+      at = before;
+    }
+    if (!held.isEmpty()
+        && isLiteral(at, '(')
+        && at + 2 < tokens.size()
+        && tokens.get(at + 1) instanceof Name(Presses(KeyRef key), _, _, _)
+        && isLiteral(at + 2, ')')) {
+      at += 3;
+      return Optional.of(new Step.Stroke(Held.of(held), key));
+    }
+    return Optional.empty();
+  }
+
+  /**
+   * {@code 1-9}, {@code F1 to F12}, {@code Ctrl+1 to Ctrl+8}: a family, where it can only be one.
+   */
   private Step range(Step first) {
     if (!(first instanceof Step.Stroke(Held held, KeyRef from))
         || at + 1 >= tokens.size()
         || !SpokenTokens.isRangeSign(tokens.get(at))) {
       return first;
     }
-    Token last = tokens.get(at + 1);
+    int end = at + 1;
+    Modifiers again = Modifiers.NONE;
+    while (end < tokens.size() && tokens.get(end) instanceof Name(Holds(Modifiers m), _, _, _)) {
+      again = again.and(m);
+      end++;
+      if (end < tokens.size() && tokens.get(end) instanceof Literal(int c, _, _) && isJoin(c)) {
+        end++;
+      }
+    }
+    if (end >= tokens.size() || !(again.isEmpty() || Held.of(again).equals(held))) {
+      return first;
+    }
+    Token last = tokens.get(end);
     Optional<KeyRef> to =
         switch (last) {
           case Literal l -> Optional.of(new KeyRef.Typed(l.codePoint()));
           case Name(Presses(KeyRef key), _, _, _) -> Optional.of(key);
           default -> Optional.empty();
         };
-    boolean digits =
-        from instanceof KeyRef.Typed(int a)
-            && to.orElse(from) instanceof KeyRef.Typed(int b)
-            && Character.isDigit(a)
-            && Character.isDigit(b);
-    boolean functions =
-        from.toString().matches("F\\d+") && to.orElse(from).toString().matches("F\\d+");
-    if (to.isEmpty() || !(digits || functions)) {
+    if (to.isEmpty() || !isRange(from, to.get())) {
       return first;
     }
     String written = from + ".." + to.get();
     try {
       Gesture family = Gesture.parse("{" + written + "}");
-      at += 2;
+      at = end + 1;
       return new Step.Stroke(held, ((Step.Stroke) family.steps().getFirst()).key());
     } catch (GestureSyntaxException e) {
       throw expected(last.start(), "a key further on, as in 1 to 9");
     }
+  }
+
+  private static boolean isRange(KeyRef from, KeyRef to) {
+    if (from instanceof KeyRef.Typed(int a) && to instanceof KeyRef.Typed(int b)) {
+      return (Character.isDigit(a) && Character.isDigit(b))
+          || (a >= 'a' && a <= 'z' && b >= 'a' && b <= 'z');
+    }
+    return from.toString().matches("F\\d+|Numpad\\d") && to.toString().matches("F\\d+|Numpad\\d");
   }
 
   // ---- what joins and separates
@@ -280,7 +415,7 @@ final class SpokenForm {
     if (acceptAnd()) {
       return true;
     }
-    if (peek() instanceof Literal(int c, _, _) && (c == '+' || c == '&' || isDash(c))) {
+    if (peek() instanceof Literal(int c, _, _) && isJoin(c)) {
       boolean last = at + 1 >= tokens.size() || isSeparator(at + 1) || spaceBefore(at + 1);
       if (last && afterSign && peek().start() == end) {
         return false;
@@ -289,6 +424,10 @@ final class SpokenForm {
       return true;
     }
     return false;
+  }
+
+  private static boolean isJoin(int c) {
+    return c == '+' || c == '\uff0b' || c == '&' || isDash(c);
   }
 
   private static boolean isDash(int c) {
@@ -321,6 +460,16 @@ final class SpokenForm {
       at++;
       accepted = true;
     }
+    // ctrl+a>m: without spaces, and with a key before it.
+    if (!accepted
+        && isLiteral(at, '>')
+        && at > 0
+        && !spaceBefore(at)
+        && at + 1 < tokens.size()
+        && !spaceBefore(at + 1)) {
+      at++;
+      accepted = true;
+    }
     return accepted;
   }
 
@@ -335,6 +484,12 @@ final class SpokenForm {
     return index < tokens.size()
         && tokens.get(index) instanceof Literal(int c, _, _)
         && Character.isLetterOrDigit(c);
+  }
+
+  private boolean isLiteral(int index, char wanted) {
+    return index < tokens.size()
+        && tokens.get(index) instanceof Literal(int c, _, _)
+        && c == wanted;
   }
 
   private boolean spaceBefore(int index) {

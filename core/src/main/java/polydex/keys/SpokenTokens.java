@@ -32,13 +32,15 @@ final class SpokenTokens {
 
   private final String text;
   private final Map<String, Modifiers> ownWords;
+  private final KeyLanguage language;
   private final List<Token> tokens = new ArrayList<>();
   private boolean sawSign;
   private boolean sawWords;
 
-  SpokenTokens(String text, Map<String, Modifiers> ownWords) {
+  SpokenTokens(String text, Map<String, Modifiers> ownWords, KeyLanguage language) {
     this.text = text;
     this.ownWords = ownWords;
+    this.language = language;
   }
 
   /** The tokens, filled by {@link #tokenize}. */
@@ -59,7 +61,7 @@ final class SpokenTokens {
   /** What may stand between the ends of a range. */
   static boolean isRangeSign(Token token) {
     return switch (token) {
-      case Unknown u -> u.word().matches("(?i)to|through|\\.\\.|…");
+      case Unknown u -> u.word().matches("(?i)to|through|bis|\\.\\.\\.?|…");
       case Literal l -> "-\u2013\u2026".indexOf(l.codePoint()) >= 0;
       case Name _, Quoted _ -> false;
     };
@@ -86,11 +88,12 @@ final class SpokenTokens {
         i = next;
       } else if (c == '"' || c == '\u201c' || c == '\u201e') {
         i = quoted(i);
-      } else if (Character.isLetterOrDigit(c)) {
+      } else if (Character.isLetterOrDigit(c) || text.startsWith("$mod", i)) {
         i = word(i);
       } else if (text.startsWith("..", i)) {
-        tokens.add(new Unknown("..", i, i + 2));
-        i += 2;
+        int end = text.startsWith("...", i) ? i + 3 : i + 2;
+        tokens.add(new Unknown(text.substring(i, end), i, end));
+        i = end;
       } else {
         tokens.add(new Literal(c, i, next));
         i = next;
@@ -132,8 +135,8 @@ final class SpokenTokens {
       }
       ends.add(end);
       i = end;
-      if (i < text.length() && (" -_\u2011/".indexOf(text.charAt(i)) >= 0)) {
-        i++;
+      if (i < text.length() && (" -_\u2011/.\u00a0'\u2019".indexOf(text.charAt(i)) >= 0)) {
+        i += text.startsWith(". ", i) ? 2 : 1;
       }
     }
     for (int n = ends.size(); n > 0; n--) {
@@ -141,8 +144,9 @@ final class SpokenTokens {
       Optional<Meaning> meaning = meaning(text.substring(start, end), n);
       if (meaning.isPresent()) {
         sawWords |= !(meaning.get() instanceof Presses || meaning.get() instanceof Holds) || n > 1;
-        tokens.add(new Name(meaning.get(), start, end, false));
-        return end;
+        int behind = isShortened(start, end) ? end + 1 : end;
+        tokens.add(new Name(meaning.get(), start, behind, false));
+        return behind;
       }
     }
     int end = ends.getFirst();
@@ -155,8 +159,20 @@ final class SpokenTokens {
     return end;
   }
 
+  /** "Maj." and its like: the dot belongs to a name of another language. */
+  private boolean isShortened(int start, int end) {
+    return end - start > 2
+        && text.startsWith(".", end)
+        && (end + 1 == text.length() || " +-,".indexOf(text.charAt(end + 1)) >= 0)
+        && language.phrase(KeyLanguage.fold(text.substring(start, end))).isPresent();
+  }
+
   private Optional<Meaning> meaning(String phrase, int words) {
-    String folded = phrase.toLowerCase(Locale.ROOT).replaceAll("[-_\u2011 ]+", " ");
+    Optional<Meaning> foreign = language.phrase(KeyLanguage.fold(phrase));
+    if (foreign.isPresent()) {
+      return foreign;
+    }
+    String folded = phrase.toLowerCase(Locale.ROOT).replaceAll("[-_\u2011\u00a0 ]+", " ");
     // "Ctrl-Left" and "Alt-Right Shift": a dash after a modifier joins; it never makes a phrase.
     if (words > 1) {
       String firstWord = folded.substring(0, Math.max(folded.indexOf(' '), 0));
@@ -164,7 +180,7 @@ final class SpokenTokens {
       if (dashed && SpokenNames.phrase(firstWord).filter(Holds.class::isInstance).isPresent()) {
         return Optional.empty();
       }
-      if (phrase.contains("/") && !folded.equals("pause/break")) {
+      if (phrase.contains("/") && !folded.equals("pause/break") && !folded.equals("play/pause")) {
         return Optional.empty();
       }
     }
@@ -172,8 +188,14 @@ final class SpokenTokens {
     return own != null ? Optional.of(new Holds(own)) : SpokenNames.phrase(folded);
   }
 
+  /** An arrow ends a word of its own, as in "Page ↑", and a dollar sign begins one. */
   private int endOfWord(int start) {
     int i = start;
+    if (text.startsWith("$", i)) {
+      i++;
+    } else if (i < text.length() && "↑↓←→".indexOf(text.charAt(i)) >= 0) {
+      return i + 1;
+    }
     while (i < text.length()
         && Character.isLetterOrDigit(text.codePointAt(i))
         && SpokenNames.sign(text.codePointAt(i)).isEmpty()) {

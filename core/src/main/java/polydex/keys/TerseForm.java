@@ -21,6 +21,7 @@ final class TerseForm {
           'A', Modifier.ALT,
           'S', Modifier.SHIFT,
           's', Modifier.META,
+          'W', Modifier.META,
           'H', Modifier.HYPER);
   private static final Map<String, Key> WORDS =
       Map.of(
@@ -46,6 +47,22 @@ final class TerseForm {
           Map.entry("print", Key.PrintScreen),
           Map.entry("pause", Key.Pause),
           Map.entry("space", Key.Space),
+          Map.entry("bspace", Key.Backspace),
+          Map.entry("bs", Key.Backspace),
+          Map.entry("enter", Key.Enter),
+          Map.entry("esc", Key.Escape),
+          Map.entry("ret", Key.Enter),
+          Map.entry("spc", Key.Space),
+          Map.entry("del", Key.Delete),
+          Map.entry("dc", Key.Delete),
+          Map.entry("ic", Key.Insert),
+          Map.entry("ins", Key.Insert),
+          Map.entry("ppage", Key.PageUp),
+          Map.entry("pgup", Key.PageUp),
+          Map.entry("page_up", Key.PageUp),
+          Map.entry("npage", Key.PageDown),
+          Map.entry("pgdn", Key.PageDown),
+          Map.entry("page_down", Key.PageDown),
           Map.entry("kp-add", Key.NumpadAdd),
           Map.entry("kp-subtract", Key.NumpadSubtract),
           Map.entry("kp-multiply", Key.NumpadMultiply),
@@ -53,7 +70,7 @@ final class TerseForm {
           Map.entry("kp-decimal", Key.NumpadDecimal),
           Map.entry("kp-enter", Key.NumpadEnter));
   private static final Pattern TOKEN = Pattern.compile("\\S+");
-  private static final Pattern MARK = Pattern.compile("(?s).*(?<![\\p{L}\\p{N}<])[CMASsH]-\\S.*");
+  private static final Pattern MARK = Pattern.compile("(?s).*(?<![\\p{L}\\p{N}<])[CMASsHW]-\\S.*");
 
   private final String text;
 
@@ -83,7 +100,8 @@ final class TerseForm {
     while (at + 2 < token.length() && token.charAt(at + 1) == '-') {
       Modifier modifier = MODIFIERS.get(token.charAt(at));
       if (modifier == null || held.has(modifier)) {
-        throw new GestureSyntaxException(text, column + at, "one of C- M- S- s- H- A-, each once");
+        throw new GestureSyntaxException(
+            text, column + at, "one of C- M- S- s- H- A- W-, each once");
       }
       held = held.and(modifier);
       at += 2;

@@ -91,6 +91,48 @@ class GestureReaderTest {
           Command-?                     | PROSE       | Meta+?
           fn⌃F2                         | SYMBOLS     | Ctrl+Fn+F2
           Ctrl + Numpad 0               | PROSE       | Ctrl+Numpad0
+          [Ctrl]+[S]                    | OWN         | Ctrl+S
+          [Ctrl][Shift] [F5]            | OWN         | Ctrl+Shift+F5
+          <Ctrl> + <Alt> + <Del>        | PROSE       | Ctrl+Alt+Delete
+          `Ctrl`+`S`                    | OWN         | Ctrl+S
+          **Ctrl**+*S*                  | OWN         | Ctrl+S
+          kbd:[Ctrl+S]                  | OWN         | Ctrl+S
+          ^X^E                          | ESCAPED     | Ctrl+X Ctrl+E
+          ^⌘F                           | SYMBOLS     | Ctrl+Meta+F
+          \\C-x\\C-r                    | ESCAPED     | Ctrl+X Ctrl+R
+          \\M-f                         | ESCAPED     | Alt+F
+          \\e[1;5C                      | ESCAPED     | Ctrl+Right
+          \\e[3~                        | ESCAPED     | Delete
+          <C-s>                         | ANGLED      | Ctrl+S
+          <C-w>s                        | ANGLED      | Ctrl+W S
+          <C-w>S                        | ANGLED      | Ctrl+W Shift+S
+          <S-Tab>                       | ANGLED      | Shift+Tab
+          <CR>                          | ANGLED      | Enter
+          Mod1+Tab                      | PROSE       | Alt+Tab
+          $mod+Shift+q                  | PROSE       | Meta+Shift+Q
+          W-Return                      | TERSE       | Meta+Enter
+          A-S-Tab                       | TERSE       | Alt+Shift+Tab
+          ctrl+a>m                      | PROSE       | Ctrl+A M
+          Ctrl+>                        | PROSE       | Ctrl+'>'
+          Ctrl+[ (left bracket)         | PROSE       | Ctrl+[
+          Ctrl + - (minus)              | PROSE       | Ctrl+-
+          Ctrl+(plus)                   | PROSE       | Ctrl+'+'
+          Num +                         | PROSE       | NumpadAdd
+          Ctrl+Numpad *                 | PROSE       | Ctrl+NumpadMultiply
+          Ctrl+5 (numeric keypad)       | PROSE       | Ctrl+Numpad5
+          Ctrl+PageDn                   | PROSE       | Ctrl+PageDown
+          Ctrl+Plus Sign                | PROSE       | Ctrl+'+'
+          Print                         | PROSE       | PrintScreen
+          Play/Pause                    | PROSE       | MediaPlayPause
+          Shift (twice)                 | PROSE       | Shift*2
+          double Shift                  | PROSE       | Shift*2
+          ⊞ Win+E                       | SYMBOLS     | Meta+E
+          Win ⊞ + E                     | SYMBOLS     | Meta+E
+          Ctrl+1 to Ctrl+8              | PROSE       | Ctrl+{1..8}
+          Ctrl+1 – Ctrl+8               | PROSE       | Ctrl+{1..8}
+          Alt+[1-9]                     | PROSE       | Alt+{1..9}
+          Ctrl+1…9                      | PROSE       | Ctrl+{1..9}
+          Page ↓                        | PROSE       | PageDown
           """)
   void readsTheFormsAndTellsThemApart(String text, Notation form, String gesture) {
     assertThat(GestureReader.PLAIN.read(text)).isEqualTo(new Reading(form, Gesture.parse(gesture)));
@@ -120,6 +162,12 @@ class GestureReaderTest {
           Ctrl+PgUp/PgDn       | 10 | a step or the end
           hold S               | 6  | a modifier that is held
           Ctrl+S,              | 8  | another step
+          Ctrl+Ctrl+S          | 6  | each modifier once
+          Meta Meta+E          | 6  | “then”
+          Ctrl+S⌘S             | 7  | a step or the end
+          ⌘K⌘S                 | 3  | “then” or a comma
+          Num                  | 4  | a key of the number pad
+          Strg+Entf            | 6  | “Entf” is none
           """)
   void refusesWithThePlaceAndWhatWasExpected(String text, int column, String expected) {
     assertThatThrownBy(() -> GestureReader.PLAIN.read(text))
@@ -129,6 +177,46 @@ class GestureReaderTest {
               assertThat(e.column()).as(e.getMessage()).isEqualTo(column);
               assertThat(e.expected()).contains(expected);
             });
+  }
+
+  /** A list in another language is recognised as a whole, and read with that language's names. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      textBlock =
+          """
+          GERMAN     | Strg+Umschalt+Entf | Ctrl+Shift+Delete | Bild ↑              | PageUp
+          GERMAN     | Umschalt-Taste+F10 | Shift+F10         | Pfeil nach links    | Left
+          FRENCH     | Ctrl+Maj.+Suppr    | Ctrl+Shift+Delete | Ctrl + Impr. écran  | Ctrl+PrintScreen
+          FRENCH     | Échap              | Esc               | Barre d’espace      | Space
+          SPANISH    | Ctrl+Mayús+Supr    | Ctrl+Shift+Delete | Re Pág              | PageUp
+          ITALIAN    | Ctrl+Maiusc+Canc   | Ctrl+Shift+Delete | Pag giù             | PageDown
+          PORTUGUESE | Ctrl+Início        | Ctrl+Home         | Seta para cima      | Up
+          DUTCH      | Ctrl+spatiebalk    | Ctrl+Space        | pijl omlaag         | Down
+          SWEDISH    | Ctrl+mellanslag    | Ctrl+Space        | Vänsterpil          | Left
+          POLISH     | Ctrl+spacja        | Ctrl+Space        | strzałka w górę     | Up
+          RUSSIAN    | Ctrl+Пробел        | Ctrl+Space        | стрелка вправо      | Right
+          JAPANESE   | Ctrl+スペースキー  | Ctrl+Space        | 左矢印キー          | Left
+          ENGLISH    | Ctrl+Home          | Ctrl+Home         | Find                | Find
+          """)
+  void readsTheNamesOfTheLanguageOfTheList(
+      KeyLanguage language, String one, String oneMeant, String other, String otherMeant) {
+    assertThat(KeyLanguage.of(List.of(one, other, "F1"))).isEqualTo(language);
+    GestureReader reader = GestureReader.PLAIN.in(language);
+    assertThat(reader.read(one).gesture()).isEqualTo(Gesture.parse(oneMeant));
+    assertThat(reader.read(other).gesture()).isEqualTo(Gesture.parse(otherMeant));
+    assertThat(reader.read("Ctrl+Shift+Del").gesture())
+        .isEqualTo(Gesture.parse("Ctrl+Shift+Delete"));
+  }
+
+  @Test
+  void lettersMeanShiftByTheirCaseWhereAListWritesSo() {
+    GestureReader reader = GestureReader.PLAIN.byCase();
+    assertThat(List.of("G", "g", "gg", "ZZ", "Ctrl+G", "Up", "F1").stream().map(reader::read))
+        .extracting(r -> r.gesture().toString())
+        .containsExactly("Shift+G", "G", "G G", "Shift+Z Shift+Z", "Ctrl+G", "Up", "F1");
+    assertThatThrownBy(() -> GestureReader.PLAIN.read("gg"))
+        .isInstanceOf(GestureSyntaxException.class);
   }
 
   @Test
@@ -153,7 +241,8 @@ class GestureReaderTest {
     boolean taps = gesture.steps().stream().anyMatch(Step.Tap.class::isInstance);
     boolean sides = gesture.toString().matches(".*\\b(Left|Right) .*");
     boolean arrows = gesture.toString().matches(".*[⌘⇧⌃⌥←→↑↓].*");
-    if (!taps && !sides && !arrows) {
+    boolean joints = gesture.toString().matches(".* [-–—…/|&,;] .*");
+    if (!taps && !sides && !arrows && !joints) {
       assertThat(GestureReader.PLAIN.read(gesture.toString()).gesture()).isEqualTo(gesture);
     }
   }
