@@ -11,7 +11,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
 import polydex.catalog.Action;
 import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
@@ -24,9 +23,7 @@ import polydex.intake.IntakePlan.Gone;
 import polydex.intake.IntakePlan.Taken;
 import polydex.intake.IntakeRequest.Refused;
 import polydex.intake.IntakeRequest.RequestedRow;
-import polydex.keys.Gesture;
 import polydex.keys.GestureReader;
-import polydex.keys.GestureSyntaxException;
 import polydex.route.Setup;
 import polydex.route.SetupId;
 import polydex.workspace.Change;
@@ -49,21 +46,15 @@ public final class BindingIntake {
   private final Map<String, Here> heres = new HashMap<>();
   private final Map<EnvironmentId, Here> heresById = new LinkedHashMap<>();
   private final Map<EnvironmentId, Set<String>> listedBefore = new HashMap<>();
-  private final Map<GestureReader, Map<String, Cell>> cells = new HashMap<>();
+  private final Map<GestureReader, CellBook> books = new HashMap<>();
   private final Optional<Remembered.Source> earlier;
   private final List<Taken> taken = new ArrayList<>();
   private final List<NewRow> fresh = new ArrayList<>();
   private final IntakeNames names;
+  private final IntakeTally tally;
+  private final UnbindingRows unbindings = new UnbindingRows();
   private final List<RequestedRow> known = new ArrayList<>();
   private final List<Refused> refused;
-
-  /** What came of reading a cell. */
-  private sealed interface Cell {
-    /** Its gestures, also as they are written in ids. */
-    record Read(GestureCell cell, List<String> written) implements Cell {}
-
-    record Unreadable(String why) implements Cell {}
-  }
 
   private record NewRow(RequestedRow row, EnvironmentId environment, Binding binding) {}
 
@@ -73,6 +64,7 @@ public final class BindingIntake {
     refused = new ArrayList<>(request.refused());
     earlier = request.list().map(before.remembered().lists()::get);
     names = new IntakeNames(before, request);
+    tally = new IntakeTally(request);
   }
 
   /** The plan for a list. */
@@ -93,39 +85,37 @@ public final class BindingIntake {
     final Set<String> present;
     final Map<String, Binding> added = new LinkedHashMap<>();
     final Map<String, Context> contexts;
-    final Map<String, Cell> cells;
-    final GestureReader reader;
+    final CellBook cells;
 
-    Here(
-        Environment environment,
-        Set<String> present,
-        GestureReader reader,
-        Map<String, Cell> cells) {
+    Here(Environment environment, Set<String> present, CellBook cells) {
       this.environment = environment;
       this.present = present;
       this.contexts = IntakeNames.contextsByName(environment);
-      this.reader = reader;
       this.cells = cells;
     }
   }
 
-  private void add(RequestedRow row) {
-    if (row.environment().isBlank()) {
-      refuse(row, "No platform or application is named.");
-    } else if (row.action().isBlank()) {
-      refuse(row, "No action is named.");
-    } else if (row.gesture().isBlank()) {
-      refuse(row, "No gesture is given.");
+  private void add(RequestedRow said) {
+    if (said.environment().isBlank()) {
+      refuse(said, "No platform or application is named.");
+    } else if (said.action().isBlank()) {
+      refuse(said, "No action is named.");
+    } else if (said.gesture().isBlank()) {
+      tally.without(said);
     } else {
+      RequestedRow row = names.knowsAction(said.action()) ? said : LongTitle.shortened(said);
       Optional<String> problem = problem(row);
       if (problem.isPresent()) {
         refuse(row, problem.get());
         return;
       }
       Here here = here(row);
-      switch (here.cells.computeIfAbsent(row.gesture(), t -> cell(t, here.reader))) {
-        case Cell.Read cell -> take(row, here, cell);
-        case Cell.Unreadable(String why) -> refuse(row, why);
+      CellBook.Entry entry = here.cells.of(row.gesture());
+      switch (entry.result()) {
+        case GestureCell.Read(GestureCell cell) -> take(row, here, entry, cell);
+        case GestureCell.Nothing _ -> tally.nothing(row);
+        case GestureCell.Unclear(ReadingChoice choice, String why) -> tally.ask(row, choice, why);
+        case GestureCell.Unreadable(String why) -> refuse(row, why);
       }
     }
   }
@@ -138,27 +128,16 @@ public final class BindingIntake {
     Environment environment = names.environment(row);
     Here here = heresById.get(environment.id());
     if (here == null) {
-      GestureReader reader = environment.reader();
       here =
           new Here(
               environment,
               presentIn(environment.id()),
-              reader,
-              cells.computeIfAbsent(reader, _ -> new HashMap<>()));
+              books.computeIfAbsent(
+                  environment.reader(), reader -> new CellBook(reader, tally.dialect())));
       heresById.put(environment.id(), here);
     }
     heres.put(row.environment(), here);
     return here;
-  }
-
-  /** Lists repeat themselves: what was read once is not read again. */
-  private static Cell cell(String text, GestureReader reader) {
-    try {
-      GestureCell cell = GestureCell.read(text, reader);
-      return new Cell.Read(cell, cell.gestures().stream().map(Gesture::toString).toList());
-    } catch (GestureSyntaxException e) {
-      return new Cell.Unreadable(e.getMessage());
-    }
   }
 
   /** What is wrong with its names; those that were seen before are known to be right. */
@@ -184,25 +163,44 @@ public final class BindingIntake {
   }
 
   private void refuse(RequestedRow row, String reason) {
-    refused.add(new Refused(row.line(), row.action() + ": " + row.gesture(), reason));
+    refused.add(new Refused(row.line(), row.action() + ": " + row.gesture(), reason, row.file()));
   }
 
-  private void take(RequestedRow row, Here here, Cell.Read read) {
+  private void take(RequestedRow row, Here here, CellBook.Entry entry, GestureCell cell) {
+    if (UnbindingRows.isOne(row)) {
+      unbindings.add(row, here.environment, cell.gestures());
+      return;
+    }
+    tally.read(row, cell);
     Context context = names.context(here.environment, here.contexts, row.context());
     Action action = names.action(row.action());
-    for (int i = 0; i < read.written().size(); i++) {
-      String key = context.id() + ":" + action.id() + ":" + read.written().get(i);
-      boolean wasThere = !here.present.isEmpty() && here.present.contains(key);
-      if (wasThere) {
-        listedBefore.computeIfAbsent(here.environment.id(), _ -> new HashSet<>()).add(key);
+    for (int i = 0; i < cell.alternatives().size(); i++) {
+      GestureCell.Alternative alternative = cell.alternatives().get(i);
+      if (tally.isWanted(row, cell, alternative)) {
+        take(row, here, context, action, entry.written().get(i), cell, alternative);
       }
-      @Nullable Binding binding =
-          wasThere
-              ? null
-              : binding(key, action, read.cell().gestures().get(i), context, row, read.cell());
-      if (binding == null || here.added.putIfAbsent(key, binding) != null) {
-        known.add(row);
-      } else if (earlier.isEmpty()) {
+    }
+  }
+
+  private void take(
+      RequestedRow row,
+      Here here,
+      Context context,
+      Action action,
+      String written,
+      GestureCell cell,
+      GestureCell.Alternative alternative) {
+    String key = context.id() + ":" + action.id() + ":" + written;
+    boolean wasThere = !here.present.isEmpty() && here.present.contains(key);
+    if (wasThere) {
+      listedBefore.computeIfAbsent(here.environment.id(), _ -> new HashSet<>()).add(key);
+      known.add(row);
+    } else if (here.added.containsKey(key)) {
+      known.add(row);
+    } else {
+      Binding binding = binding(key, action, context, row, cell, alternative);
+      here.added.put(key, binding);
+      if (earlier.isEmpty()) {
         taken.add(new Taken(row, binding.gesture()));
       } else {
         fresh.add(new NewRow(row, here.environment.id(), binding));
@@ -213,19 +211,19 @@ public final class BindingIntake {
   private static Binding binding(
       String id,
       Action action,
-      Gesture gesture,
       Context context,
       RequestedRow row,
-      GestureCell cell) {
+      GestureCell cell,
+      GestureCell.Alternative alternative) {
     String note =
         row.note().isEmpty()
-            ? cell.note()
-            : cell.note().isEmpty() ? row.note() : cell.note() + "; " + row.note();
+            ? alternative.note()
+            : alternative.note().isEmpty() ? row.note() : alternative.note() + "; " + row.note();
     boolean always = cell.since().isEmpty() && cell.until().isEmpty();
     return new Binding(
         id,
         action.id(),
-        gesture,
+        alternative.gesture(),
         context.id(),
         always
             ? Binding.Condition.ALWAYS
@@ -295,7 +293,8 @@ public final class BindingIntake {
         new Change.Edit(
             title(taken.size(), changed.size(), request.dropGone() ? gone.size() : 0),
             before,
-            after));
+            after),
+        tally.reading(unbindings.found()));
   }
 
   /** An action in a context of an environment, whichever gesture does it. */
@@ -341,7 +340,7 @@ public final class BindingIntake {
     for (Environment made : names.newEnvironments()) {
       TrialSetup.of(after, made).ifPresent(s -> setups.put(s.id(), s));
     }
-    return after.with(setups);
+    return unbindings.applied(after.with(setups));
   }
 
   /** What came from this list: what it has now, and what stays of what it had. */

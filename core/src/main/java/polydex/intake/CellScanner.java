@@ -2,6 +2,7 @@ package polydex.intake;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Predicate;
 
 /**
@@ -9,6 +10,10 @@ import java.util.function.Predicate;
  * stands between alternatives. Looks at each character a fixed number of times, whatever the cell.
  */
 final class CellScanner {
+  /** Characters from here on, for nobody's use, stand for what was in brackets. */
+  static final char FIRST_MARK = '\ue000';
+
+  private static final int MOST_MARKS = 64;
   private static final String MARKS = "†‡§¹²³";
   private static final int MOST_STARS = 3;
   private static final int MOST_DIGITS = 2;
@@ -17,7 +22,7 @@ final class CellScanner {
   /**
    * A cell without what stood in brackets.
    *
-   * @param rest what is left
+   * @param rest what is left, with a mark for each pair of brackets
    * @param said what stood in each pair of brackets
    */
   record Bracketed(String rest, List<String> said) {}
@@ -42,10 +47,11 @@ final class CellScanner {
     while (at < cell.length()) {
       char c = cell.charAt(at);
       int close = c == '(' || c == '[' ? closing(cell, at) : -1;
-      if (close >= 0 && isRemark(cell, at, close, rest, afterSpace)) {
+      if (close >= 0 && said.size() < MOST_MARKS && isRemark(cell, at, close, rest, afterSpace)) {
         while (!rest.isEmpty() && isSpace(rest.charAt(rest.length() - 1))) {
           rest.setLength(rest.length() - 1);
         }
+        rest.append((char) (FIRST_MARK + said.size()));
         said.add(cell.substring(at + 1, close));
         at = close + 1;
         afterSpace = false;
@@ -56,6 +62,37 @@ final class CellScanner {
       }
     }
     return new Bracketed(rest.toString(), said);
+  }
+
+  private static boolean isMark(char c) {
+    return c >= FIRST_MARK && c < FIRST_MARK + MOST_MARKS;
+  }
+
+  /** A part without its marks. */
+  static String unmarked(String part) {
+    StringBuilder plain = new StringBuilder(part.length());
+    for (int i = 0; i < part.length(); i++) {
+      if (!isMark(part.charAt(i))) {
+        plain.append(part.charAt(i));
+      }
+    }
+    return plain.toString().strip();
+  }
+
+  /** The numbers of the brackets that stood in a part. */
+  static List<Integer> marks(String part) {
+    List<Integer> all = new ArrayList<>();
+    for (int i = 0; i < part.length(); i++) {
+      if (isMark(part.charAt(i))) {
+        all.add(part.charAt(i) - FIRST_MARK);
+      }
+    }
+    return all;
+  }
+
+  /** The first of them; -1 where there is none. */
+  static int mark(String part) {
+    return marks(part).stream().findFirst().orElse(-1);
   }
 
   /** Where the bracket closes that opens here, if no other opens before; -1 where it does not. */
@@ -73,13 +110,22 @@ final class CellScanner {
   private static boolean isRemark(
       String cell, int open, int close, StringBuilder rest, boolean afterSpace) {
     if (cell.charAt(open) == '[') {
-      return afterSpace && close - open - 1 >= SHORTEST_REMARK;
+      return afterSpace
+          && close - open - 1 >= SHORTEST_REMARK
+          && !isJoined(cell, close + 1)
+          && (rest.isEmpty() || !rest.toString().strip().endsWith("+"));
     }
     boolean behindSomething = false;
     for (int i = rest.length() - 1; i >= 0 && !behindSomething; i--) {
       behindSomething = !isSpace(rest.charAt(i));
     }
     return behindSomething && hasTwoSigns(cell, open + 1, close);
+  }
+
+  /** Whether a plus sign follows, so that the bracket is about a key. */
+  private static boolean isJoined(String cell, int behind) {
+    int next = skip(cell, behind, CellScanner::isSpace);
+    return next < cell.length() && cell.charAt(next) == '+';
   }
 
   private static boolean hasTwoSigns(String cell, int from, int to) {
@@ -154,12 +200,12 @@ final class CellScanner {
    * end, a stroke or a bar with spaces about it, a semicolon with a space behind it. Empty ones at
    * the end are left out.
    */
-  static List<String> alternatives(String text) {
+  static List<String> alternatives(String text, Set<String> orWords) {
     List<String> parts = new ArrayList<>();
     int start = 0;
     int at = 0;
     while (at < text.length()) {
-      int end = dividerEnd(text, at);
+      int end = dividerEnd(text, at, orWords);
       if (end > at) {
         parts.add(text.substring(start, at));
         start = end;
@@ -182,7 +228,7 @@ final class CellScanner {
   }
 
   /** Where what divides here ends; or {@code at} where nothing does. */
-  private static int dividerEnd(String text, int at) {
+  private static int dividerEnd(String text, int at, Set<String> orWords) {
     char c = text.charAt(at);
     int behind = skip(text, at, CellScanner::isSpace);
     if (hasLineEnd(text, at, behind)) {
@@ -190,7 +236,7 @@ final class CellScanner {
     }
     if (c == ',' || c == ';') {
       int word = skip(text, at + 1, CellScanner::isSpace);
-      int end = word > at + 1 ? wordEnd(text, word) : word;
+      int end = word > at + 1 ? wordEnd(text, word, orWords) : word;
       return end > word ? end : c == ';' && word > at + 1 ? word : at;
     }
     if (behind == at || behind == text.length()) {
@@ -198,14 +244,14 @@ final class CellScanner {
     }
     char next = text.charAt(behind);
     if (next == ',' || next == ';') {
-      int end = dividerEnd(text, behind);
+      int end = dividerEnd(text, behind, orWords);
       return end > behind ? end : at;
     }
     if (next == '/' || next == '|') {
       int end = skip(text, behind + 1, CellScanner::isSpace);
       return end > behind + 1 ? end : at;
     }
-    int end = wordEnd(text, behind);
+    int end = wordEnd(text, behind, orWords);
     return end > behind ? end : at;
   }
 
@@ -218,11 +264,20 @@ final class CellScanner {
     return false;
   }
 
-  /** Behind "or" or "and also" and the spaces after it. */
-  private static int wordEnd(String text, int at) {
-    int behind = text.startsWith("or", at) ? at + 2 : text.startsWith("and also", at) ? at + 8 : at;
+  /** Behind "or" or what a language has for it, or "and also", and the spaces after it. */
+  private static int wordEnd(String text, int at, Set<String> orWords) {
+    int behind = at;
+    for (String word : orWords) {
+      behind = startsWith(text, word, at) ? at + word.length() : behind;
+    }
+    behind = startsWith(text, "or", at) ? at + 2 : behind;
+    behind = startsWith(text, "and also", at) ? at + 8 : behind;
     int end = skip(text, behind, CellScanner::isSpace);
     return behind > at && end > behind ? end : at;
+  }
+
+  private static boolean startsWith(String text, String word, int at) {
+    return text.regionMatches(true, at, word, 0, word.length());
   }
 
   /** The parts between strokes, without the spaces about them. */

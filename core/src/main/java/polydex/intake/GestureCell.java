@@ -1,118 +1,107 @@
 package polydex.intake;
 
-import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import polydex.catalog.Version;
 import polydex.keys.Gesture;
 import polydex.keys.GestureReader;
 import polydex.keys.GestureSyntaxException;
 
 /**
- * What a cell of gestures says: one gesture or several that do the same, with what stands in
- * brackets as a condition or a note. O(n) in the length of the cell.
+ * What a cell of gestures says: one gesture or several that do the same, perhaps each on a system
+ * of its own, with what stands in brackets as a condition or a note.
  *
- * @param gestures at least one
+ * @param alternatives at least one
  * @param since the first version that has them, where brackets say so
  * @param until the first version that no longer has them
- * @param note everything else in brackets, and footnotes
+ * @param unread parts that are no gestures, beside others that are
+ * @param rules by which it was read, where it is more than a plain gesture
  */
 public record GestureCell(
-    List<Gesture> gestures, Optional<Version> since, Optional<Version> until, String note) {
-  /** The longest cell, in characters. */
-  private static final int LONGEST = 4000;
+    List<Alternative> alternatives,
+    Optional<Version> since,
+    Optional<Version> until,
+    List<String> unread,
+    Set<CellRule> rules) {
 
-  /** Copies the list. */
+  /**
+   * One of the gestures of a cell.
+   *
+   * @param system where it holds, as the list calls it; empty for everywhere
+   * @param note what else was said of it; may be empty
+   */
+  public record Alternative(Gesture gesture, String system, String note) {}
+
+  /** What came of reading a cell. */
+  public sealed interface Result {}
+
+  /** It holds gestures. */
+  public record Read(GestureCell cell) implements Result {}
+
+  /** It says that there is no gesture. */
+  public record Nothing() implements Result {}
+
+  /**
+   * It can mean two things, and the list does not tell which.
+   *
+   * @param choice what has to be said
+   * @param why a sentence
+   */
+  public record Unclear(ReadingChoice choice, String why) implements Result {}
+
+  /**
+   * It is no gesture.
+   *
+   * @param why a sentence
+   */
+  public record Unreadable(String why) implements Result {}
+
+  /** Copies the collections. */
   public GestureCell {
-    gestures = List.copyOf(gestures);
+    alternatives = List.copyOf(alternatives);
+    unread = List.copyOf(unread);
+    rules = rules.isEmpty() ? Set.of() : Set.copyOf(EnumSet.copyOf(rules));
+  }
+
+  /** A plain gesture and nothing else. */
+  static GestureCell of(Gesture gesture) {
+    return new GestureCell(
+        List.of(new Alternative(gesture, "", "")),
+        Optional.empty(),
+        Optional.empty(),
+        List.of(),
+        Set.of());
+  }
+
+  /** The gestures, whatever system they are for. */
+  public List<Gesture> gestures() {
+    return alternatives.stream().map(Alternative::gesture).distinct().toList();
+  }
+
+  /** All that was said besides. */
+  public String note() {
+    return String.join(
+        "; ",
+        alternatives.stream().map(Alternative::note).filter(n -> !n.isEmpty()).distinct().toList());
   }
 
   /**
-   * Reads a cell.
+   * Reads a cell that stands alone. O(n) in its length.
    *
-   * @throws GestureSyntaxException where a part of it is no gesture; nothing is guessed
+   * @throws GestureSyntaxException where it is no gesture, or can mean two things
    */
   public static GestureCell read(String cell, GestureReader reader) {
-    if (cell.length() > LONGEST) {
-      throw new GestureSyntaxException(
-          cell.substring(0, 40), 41, "the end; a cell of gestures has at most 4000 characters");
-    }
-    Optional<Version> since = Optional.empty();
-    Optional<Version> until = Optional.empty();
-    List<String> notes = new ArrayList<>();
-    CellScanner.Bracketed cellParts = CellScanner.brackets(cell);
-    for (String said : cellParts.said()) {
-      Optional<VersionRemark> version = VersionRemark.of(said);
-      if (version.isEmpty()) {
-        if (!said.isBlank()) {
-          notes.add(said.strip());
-        }
-      } else if (version.get().isLast()) {
-        until = version.get().version();
-      } else {
-        since = version.get().version();
+    return switch (new CellReader(reader, Dialect.PLAIN).read(cell)) {
+      case Read(GestureCell read) -> read;
+      case Nothing _ -> throw new GestureSyntaxException(cell, 1, "a gesture");
+      case Unclear(ReadingChoice _, String why) ->
+          throw new GestureSyntaxException(cell, 1, "one meaning: " + why);
+      case Unreadable _ -> {
+        reader.read(cell); // says what is wrong with it, and where
+        throw new GestureSyntaxException(cell, 1, "a gesture");
       }
-    }
-    String text = cellParts.rest().strip();
-    // A star after a letter may be the key of that name: only a mark that leaves a gesture is one.
-    int mark = CellScanner.footnote(text);
-    if (mark < text.length() && reads(text.substring(0, mark), reader)) {
-      text = text.substring(0, mark);
-    }
-    return new GestureCell(alternatives(text, reader), since, until, String.join("; ", notes));
-  }
-
-  private static boolean reads(String text, GestureReader reader) {
-    try {
-      alternatives(text, reader);
-      return true;
-    } catch (GestureSyntaxException _) {
-      return false;
-    }
-  }
-
-  private static List<Gesture> alternatives(String text, GestureReader reader) {
-    List<String> clear = CellScanner.alternatives(text);
-    if (clear.size() > 1) {
-      List<Gesture> all = new ArrayList<>();
-      for (String part : clear) {
-        if (!part.isBlank()) {
-          all.addAll(oneOrSlashed(part.strip(), reader));
-        }
-      }
-      return all.stream().distinct().toList();
-    }
-    return oneOrSlashed(text, reader);
-  }
-
-  private static List<Gesture> oneOrSlashed(String text, GestureReader reader) {
-    Steps.take(text.length());
-    try {
-      return List.of(reader.read(text).gesture());
-    } catch (GestureSyntaxException whole) {
-      // F5/Ctrl+R: every part by itself must be a gesture, and none a bare key after a stroke with
-      // modifiers, which may share them: Ctrl+Home/End.
-      List<String> parts = CellScanner.slashed(text);
-      if (parts.size() < 2) {
-        throw whole;
-      }
-      List<Gesture> all = new ArrayList<>();
-      boolean before = false;
-      for (String part : parts) {
-        Gesture gesture;
-        try {
-          gesture = reader.read(part).gesture();
-        } catch (GestureSyntaxException _) {
-          throw whole;
-        }
-        if (before && gesture.modifierPresses() == 0) {
-          throw new GestureSyntaxException(
-              text, text.indexOf('/') + 1, "“or” with the whole gesture after it");
-        }
-        before |= gesture.modifierPresses() > 0;
-        all.add(gesture);
-      }
-      return all;
-    }
+    };
   }
 }

@@ -19,6 +19,7 @@ import polydex.workspace.Change;
  * @param refused lines that can't be taken
  * @param proposals titles that may mean an action that is known, each once
  * @param change what bringing them in does
+ * @param reading how the list was read
  */
 public record IntakePlan(
     List<Taken> taken,
@@ -27,7 +28,8 @@ public record IntakePlan(
     List<Gone> gone,
     List<Refused> refused,
     List<Proposal> proposals,
-    Change.Edit change) {
+    Change.Edit change,
+    IntakeReading reading) {
 
   /**
    * A binding that is taken.
@@ -73,6 +75,7 @@ public record IntakePlan(
   /** Whether there is anything to do. */
   public boolean changesSomething() {
     boolean dropped = change.after().catalog().size() < change.before().catalog().size();
-    return !taken.isEmpty() || !changed.isEmpty() || dropped;
+    boolean off = !change.after().setups().equals(change.before().setups());
+    return !taken.isEmpty() || !changed.isEmpty() || dropped || off;
   }
 }

@@ -3,6 +3,7 @@ package polydex.intake;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import polydex.catalog.ActionId;
 import polydex.keys.Visible;
 
@@ -16,6 +17,7 @@ import polydex.keys.Visible;
  * @param sureFrom titles that are at least so like a known action are taken for it, 0 to 1; over 1
  *     for none
  * @param dropGone whether what is gone from the list goes from here too
+ * @param ways how its cells are to be read
  */
 public record IntakeRequest(
     Optional<String> list,
@@ -23,7 +25,26 @@ public record IntakeRequest(
     List<Refused> refused,
     Map<String, ActionId> meant,
     double sureFrom,
-    boolean dropGone) {
+    boolean dropGone,
+    Ways ways) {
+
+  /**
+   * How the cells of a list are to be read.
+   *
+   * @param choices what the user said of what can mean two things
+   * @param systems of several side by side the ones that are wanted; empty for the first
+   * @param named whether the list itself says which its gestures are
+   */
+  public record Ways(Map<ReadingChoice, String> choices, Set<String> systems, boolean named) {
+    /** As the list itself has it. */
+    public static final Ways FOUND_OUT = new Ways(Map.of(), Set.of(), true);
+
+    /** Copies both. */
+    public Ways {
+      choices = Map.copyOf(choices);
+      systems = Set.copyOf(systems);
+    }
+  }
 
   /**
    * A line of the list.
@@ -35,6 +56,8 @@ public record IntakeRequest(
    * @param action the title of an action
    * @param gesture one gesture or several, in any form
    * @param note what else the line says; may be empty
+   * @param system of which of several systems side by side the gesture is; empty for all
+   * @param file in which of several files it stands; empty where there is one
    */
   public record RequestedRow(
       int line,
@@ -43,7 +66,21 @@ public record IntakeRequest(
       String context,
       String action,
       String gesture,
-      String note) {
+      String note,
+      String system,
+      String file) {
+    /** A line of the only file, for every system. */
+    public RequestedRow(
+        int line,
+        String environment,
+        boolean isPlatform,
+        String context,
+        String action,
+        String gesture,
+        String note) {
+      this(line, environment, isPlatform, context, action, gesture, note, "", "");
+    }
+
     /** A line that says nothing else. */
     public RequestedRow(
         int line,
@@ -54,6 +91,12 @@ public record IntakeRequest(
         String gesture) {
       this(line, environment, isPlatform, context, action, gesture, "");
     }
+
+    /** The same line under another title, with another note. */
+    RequestedRow titled(String title, String otherNote) {
+      return new RequestedRow(
+          line, environment, isPlatform, context, title, gesture, otherNote, system, file);
+    }
   }
 
   /**
@@ -62,9 +105,15 @@ public record IntakeRequest(
    * @param line counted from 1
    * @param text what stood there
    * @param reason a sentence
+   * @param file in which of several files; empty where there is one
    */
-  public record Refused(int line, String text, String reason) {
+  public record Refused(int line, String text, String reason, String file) {
     private static final int LONGEST = 200;
+
+    /** In the only file. */
+    public Refused(int line, String text, String reason) {
+      this(line, text, reason, "");
+    }
 
     /** Shows the text, as far as a line has room for it. */
     public Refused {
@@ -75,21 +124,26 @@ public record IntakeRequest(
   /** Nobody is sure of anything, and nothing is dropped. */
   public static IntakeRequest of(
       Optional<String> list, List<RequestedRow> rows, List<Refused> refused) {
-    return new IntakeRequest(list, rows, refused, Map.of(), 2, false);
+    return new IntakeRequest(list, rows, refused, Map.of(), 2, false, Ways.FOUND_OUT);
   }
 
   /** The same where the user has said what some titles mean. */
   public IntakeRequest meaning(Map<String, ActionId> titles) {
-    return new IntakeRequest(list, rows, refused, Map.copyOf(titles), sureFrom, dropGone);
+    return new IntakeRequest(list, rows, refused, Map.copyOf(titles), sureFrom, dropGone, ways);
   }
 
   /** The same where likeness from a score on is enough. */
   public IntakeRequest sureFrom(double score) {
-    return new IntakeRequest(list, rows, refused, meant, score, dropGone);
+    return new IntakeRequest(list, rows, refused, meant, score, dropGone, ways);
   }
 
   /** The same where what is gone goes, or stays. */
   public IntakeRequest dropGone(boolean drop) {
-    return new IntakeRequest(list, rows, refused, meant, sureFrom, drop);
+    return new IntakeRequest(list, rows, refused, meant, sureFrom, drop, ways);
+  }
+
+  /** The same read in other ways. */
+  public IntakeRequest in(Ways others) {
+    return new IntakeRequest(list, rows, refused, meant, sureFrom, dropGone, others);
   }
 }

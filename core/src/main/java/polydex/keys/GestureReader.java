@@ -237,7 +237,8 @@ public final class GestureReader {
   }
 
   private static boolean isPlain(List<Step> steps) {
-    return steps.stream().noneMatch(s -> s instanceof Step.Stroke t && !t.held().isNothing());
+    return steps.stream()
+        .allMatch(s -> s instanceof Step.Stroke(Held held, KeyRef.Typed _) && held.isNothing());
   }
 
   private static boolean hasSigns(String text) {

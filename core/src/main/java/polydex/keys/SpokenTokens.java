@@ -142,6 +142,10 @@ final class SpokenTokens {
     for (int n = ends.size(); n > 0; n--) {
       int end = ends.get(n - 1);
       Optional<Meaning> meaning = meaning(text.substring(start, end), n);
+      if (meaning.isEmpty() && text.substring(start, end).equalsIgnoreCase("the menu")) {
+        tokens.add(new Unknown("the menu", start, end)); // one on the screen, no key
+        return end;
+      }
       if (meaning.isPresent()) {
         sawWords |= !(meaning.get() instanceof Presses || meaning.get() instanceof Holds) || n > 1;
         int behind = isShortened(start, end) ? end + 1 : end;

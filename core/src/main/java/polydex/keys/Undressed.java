@@ -44,10 +44,17 @@ final class Undressed {
     return Matcher.quoteReplacement(one != null ? one : two != null ? two : three);
   }
 
-  /** Whether boxes are all there is but plain keys and what joins them. */
+  /**
+   * Whether boxes are all there is but what joins them; or plain keys that are joined to each, so
+   * that a number in brackets behind a stroke stays the mark of a note.
+   */
   private static boolean isBoxed(String text) {
-    return BOXED.matcher(text).find()
-        && BOXED.matcher(text).replaceAll("").matches("[\\p{L}\\p{N}+,;\\s&\u2013-]*");
+    if (!BOXED.matcher(text).find()) {
+      return false;
+    }
+    String between = BOXED.matcher(text).replaceAll("\u0000");
+    return between.matches("[\u0000+,;\\s&\u2013-]*")
+        || between.matches("(?:[\\p{L}\\p{N}]+|\u0000)(?:\\s?[+-]\\s?(?:[\\p{L}\\p{N}]+|\u0000))+");
   }
 
   private static int count(String text, char wanted) {

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
 import net.jqwik.api.Combinators;
@@ -119,7 +120,8 @@ class BindingIntakeTest {
     assertThat(plan.taken()).isEmpty();
     assertThat(plan.refused())
         .extracting(Refused::line)
-        .containsExactlyInAnyOrder(2, 3, 4, 5, 6, 7, 8, 9);
+        .containsExactlyInAnyOrder(2, 3, 5, 6, 7, 8, 9);
+    assertThat(plan.reading().without()).extracting(RequestedRow::line).containsExactly(4);
     assertThat(plan.refused())
         .filteredOn(r -> r.line() == 5)
         .singleElement()
@@ -141,6 +143,68 @@ class BindingIntakeTest {
         .isEqualTo("Bring in 2 bindings");
   }
 
+  /** A dash before the action takes it off: a platform's is switched off, an application's goes. */
+  @Test
+  void anEntryThatRemovesIsASwitchOff() {
+    IntakePlan plan =
+        plan(
+            row(2, "Editor", "", "-Save", "Ctrl+S"),
+            new RequestedRow(3, "Desk", true, "", "-Lock", "Meta+L"),
+            row(4, "Editor", "", "-Nothing we know", "F9"));
+    assertThat(plan.taken()).isEmpty();
+    assertThat(plan.changesSomething()).isTrue();
+    assertThat(plan.reading().unbound())
+        .extracting(u -> u.row().line() + ":" + u.bindings().size())
+        .containsExactly("2:1", "3:1", "4:0");
+    Workspace after = plan.change().after();
+    assertThat(after.catalog().bindings(new EnvironmentId("Editor")))
+        .hasSize(HERE.catalog().bindings(new EnvironmentId("Editor")).size() - 1);
+    assertThat(after.setups().values())
+        .allSatisfy(s -> assertThat(s.machine().switchedOff()).hasSize(1));
+  }
+
+  @Test
+  void ofSeveralSystemsTheFirstIsTakenOrTheOnesThatAreWanted() {
+    RequestedRow[] rows = {
+      row(2, "Editor", "", "Keep", "Ctrl/Cmd+T"),
+      row(3, "Editor", "", "Drop", "⌘D / Ctrl+D"),
+      row(4, "Editor", "", "Both", "F8")
+    };
+    IntakePlan first = plan(rows);
+    assertThat(first.taken())
+        .extracting(t -> t.gesture().toString())
+        .containsExactly("Ctrl+T", "Ctrl+D", "F8");
+    assertThat(first.reading().systems()).isEqualTo(Map.of("Ctrl", 2, "Meta", 2));
+    assertThat(first.reading().passed()).isEqualTo(2);
+    assertThat(first.reading().rules().get(CellRule.SYSTEMS))
+        .isEqualTo(new IntakeReading.Example(2, "Ctrl/Cmd+T", "Ctrl+T, Meta+T"));
+    IntakeRequest request = IntakeRequest.of(Optional.empty(), List.of(rows), List.of());
+    IntakePlan wanted =
+        BindingIntake.plan(
+            HERE, request.in(new IntakeRequest.Ways(Map.of(), Set.of("Meta"), true)));
+    assertThat(wanted.taken())
+        .extracting(t -> t.gesture().toString())
+        .containsExactly("Meta+T", "Meta+D", "F8");
+  }
+
+  @Test
+  void whatCanMeanTwoThingsIsAskedAndALongTitleIsKeptInTheNote() {
+    RequestedRow chord = row(2, "Editor", "", "Chord", "Ctrl+K, Ctrl+S");
+    RequestedRow partly = row(3, "Editor", "", "Partly", "F7 or the menu");
+    RequestedRow story = row(4, "Editor", "", "Fold it. " + "And so on. ".repeat(40), "F6");
+    IntakePlan plan = plan(chord, partly, story);
+    assertThat(plan.reading().asked())
+        .singleElement()
+        .satisfies(a -> assertThat(a.choice()).isEqualTo(ReadingChoice.COMMAS));
+    assertThat(plan.reading().partly())
+        .singleElement()
+        .satisfies(p -> assertThat(p.unread()).containsExactly("the menu"));
+    assertThat(plan.refused()).isEmpty();
+    assertThat(plan.change().after().catalog().action(new ActionId("own.fold-it"))).isPresent();
+    assertThat(plan.change().after().catalog().bindings(new EnvironmentId("Editor")).getLast())
+        .satisfies(b -> assertThat(b.remarks().note()).startsWith("Fold it. And so on. And"));
+  }
+
   @Provide
   Arbitrary<RequestedRow> rows() {
     Arbitrary<String> names =
@@ -160,7 +224,11 @@ class BindingIntakeTest {
   void everyLineHasOneFateAndBringingInTwiceChangesNothing(
       @ForAll List<@From("rows") RequestedRow> rows) {
     IntakePlan first = BindingIntake.plan(HERE, rows, List.of());
-    assertThat(first.taken().size() + first.known().size() + first.refused().size())
+    assertThat(
+            first.taken().size()
+                + first.known().size()
+                + first.refused().size()
+                + first.reading().without().size())
         .isEqualTo(rows.size());
     assertThat(first.change().after().catalog().size())
         .isEqualTo(HERE.catalog().size() + first.taken().size());

@@ -1,0 +1,70 @@
+package polydex.intake;
+
+import java.util.List;
+import java.util.Map;
+import polydex.catalog.EnvironmentId;
+import polydex.intake.IntakeRequest.RequestedRow;
+
+/**
+ * How a list was read, beside what came of it: so that nobody need trust it blindly.
+ *
+ * @param dialect how it writes gestures, as a whole
+ * @param rules how many cells each rule had to do with, and the first of them
+ * @param systems the systems that cells name side by side, with how many alternatives each has
+ * @param passed how many alternatives were left out because they are of another system
+ * @param without lines that say that there is no gesture
+ * @param asked lines that can mean two things
+ * @param partly lines some of whose alternatives could not be read
+ * @param unbound lines that take a binding away
+ */
+public record IntakeReading(
+    Dialect dialect,
+    Map<CellRule, Example> rules,
+    Map<String, Integer> systems,
+    int passed,
+    List<RequestedRow> without,
+    List<Asked> asked,
+    List<Partly> partly,
+    List<Unbound> unbound) {
+
+  /**
+   * A rule at work.
+   *
+   * @param count of cells
+   * @param text of the first
+   * @param reading what it was read as
+   */
+  public record Example(int count, String text, String reading) {}
+
+  /**
+   * A line that can mean two things.
+   *
+   * @param choice what has to be said
+   * @param why a sentence
+   */
+  public record Asked(RequestedRow row, ReadingChoice choice, String why) {}
+
+  /**
+   * A line of which only some could be read.
+   *
+   * @param unread the parts that are no gestures
+   */
+  public record Partly(RequestedRow row, List<String> unread) {}
+
+  /**
+   * A line that takes a binding away.
+   *
+   * @param environment where
+   * @param bindings the ids of what it takes away; empty where nothing of the kind is known
+   */
+  public record Unbound(RequestedRow row, EnvironmentId environment, List<String> bindings) {}
+
+  /** Copies the collections. */
+  public IntakeReading {
+    rules = Map.copyOf(rules);
+    without = List.copyOf(without);
+    asked = List.copyOf(asked);
+    partly = List.copyOf(partly);
+    unbound = List.copyOf(unbound);
+  }
+}

@@ -1,0 +1,120 @@
+package polydex.intake;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import polydex.intake.GestureCell.Alternative;
+import polydex.intake.IntakeReading.Asked;
+import polydex.intake.IntakeReading.Example;
+import polydex.intake.IntakeReading.Partly;
+import polydex.intake.IntakeReading.Unbound;
+import polydex.intake.IntakeRequest.RequestedRow;
+import polydex.keys.GestureReader;
+import polydex.keys.Visible;
+
+/** Counts by which rules a list is read, and which of several systems is meant. */
+final class IntakeTally {
+  private static final int LONGEST_EXAMPLE = 60;
+
+  /** Lines whose cells are looked at to find out how the list writes. */
+  private static final int MOST_SAMPLED = 20_000;
+
+  private final Dialect dialect;
+  private final Set<String> wanted;
+  private final Map<CellRule, Example> rules = new EnumMap<>(CellRule.class);
+  private final Map<String, Integer> systems = new LinkedHashMap<>();
+  private final List<RequestedRow> without = new ArrayList<>();
+  private final List<Asked> asked = new ArrayList<>();
+  private final List<Partly> partly = new ArrayList<>();
+  private int passed;
+
+  IntakeTally(IntakeRequest request) {
+    dialect =
+        Dialect.of(
+            request.rows().stream().map(RequestedRow::gesture).limit(MOST_SAMPLED).toList(),
+            GestureReader.PLAIN,
+            request.ways().named(),
+            request.ways().choices());
+    wanted = request.ways().systems();
+  }
+
+  Dialect dialect() {
+    return dialect;
+  }
+
+  void without(RequestedRow row) {
+    without.add(row);
+  }
+
+  void nothing(RequestedRow row) {
+    without.add(row);
+    count(CellRule.NOTHING, row.gesture(), "no gesture");
+  }
+
+  void ask(RequestedRow row, ReadingChoice choice, String why) {
+    asked.add(new Asked(row, choice, why));
+  }
+
+  void read(RequestedRow row, GestureCell cell) {
+    if (!row.system().isEmpty()) {
+      systems.merge(row.system(), cell.alternatives().size(), Integer::sum);
+    }
+    if (cell.rules().isEmpty()) {
+      return;
+    }
+    for (CellRule rule : cell.rules()) {
+      count(
+          rule,
+          row.gesture(),
+          cell.gestures().stream().map(Object::toString).collect(Collectors.joining(", ")));
+    }
+    if (!cell.unread().isEmpty()) {
+      partly.add(new Partly(row, cell.unread()));
+    }
+    for (Alternative a : cell.alternatives()) {
+      if (!a.system().isEmpty()) {
+        systems.merge(a.system(), 1, Integer::sum);
+      }
+    }
+  }
+
+  private void count(CellRule rule, String text, String reading) {
+    Example seen = rules.get(rule);
+    rules.put(
+        rule,
+        seen == null
+            ? new Example(
+                1,
+                Visible.of(text.replace('\n', ' '), LONGEST_EXAMPLE),
+                Visible.of(reading, LONGEST_EXAMPLE))
+            : new Example(seen.count() + 1, seen.text(), seen.reading()));
+  }
+
+  /** Of several systems the ones that are wanted, or the first of the list, or else of the cell. */
+  boolean isWanted(RequestedRow row, GestureCell cell, Alternative alternative) {
+    String system = alternative.system().isEmpty() ? row.system() : alternative.system();
+    if (system.isEmpty()) {
+      return true;
+    }
+    boolean is = wanted.isEmpty() ? system.equals(first(row, cell)) : wanted.contains(system);
+    passed += is ? 0 : 1;
+    return is;
+  }
+
+  private String first(RequestedRow row, GestureCell cell) {
+    String first = systems.keySet().iterator().next();
+    if (!row.system().isEmpty()) {
+      return first;
+    }
+    boolean there = cell.alternatives().stream().anyMatch(a -> a.system().equals(first));
+    return there ? first : cell.alternatives().getFirst().system();
+  }
+
+  IntakeReading reading(List<Unbound> unbound) {
+    return new IntakeReading(dialect, rules, systems, passed, without, asked, partly, unbound);
+  }
+}
