@@ -87,6 +87,9 @@ final class CellReader {
     if (dialect.isNothing(text)) {
       return new Nothing();
     }
+    if (text.indexOf(ListTable.IN_ARRAY) >= 0) {
+      return array(text);
+    }
     boolean one =
         !COMMA.matcher(text).find()
             && CellScanner.footnote(text) == text.length()
@@ -101,6 +104,10 @@ final class CellReader {
     } catch (Asked e) {
       return e.unclear;
     }
+    return made(cell);
+  }
+
+  private static Result made(Cell cell) {
     if (cell.alternatives.isEmpty()) {
       return new Unreadable(
           cell.refusal.map(Throwable::getMessage).orElse("No gesture is written here."));
@@ -111,6 +118,55 @@ final class CellReader {
     return new Read(
         new GestureCell(
             distinct(cell.alternatives), cell.since, cell.until, cell.unread, cell.rules));
+  }
+
+  /** The texts of an array: a stroke in pieces, one after the other, or ways to do the same. */
+  private Result array(String text) {
+    List<String> parts =
+        List.of(text.split(String.valueOf(ListTable.IN_ARRAY))).stream()
+            .map(String::strip)
+            .filter(p -> !dialect.isNothing(p))
+            .toList();
+    if (parts.isEmpty()) {
+      return new Nothing();
+    }
+    if (parts.size() == 1) {
+      return read(parts.getFirst());
+    }
+    boolean pieces = parts.subList(0, parts.size() - 1).stream().allMatch(this::isModifier);
+    if (pieces && !isModifier(parts.getLast())) {
+      return withRule(read(String.join("+", parts)), CellRule.ARRAY);
+    }
+    Cell cell = new Cell();
+    List<Gesture> read = new ArrayList<>();
+    for (String part : parts) {
+      Optional<Gesture> gesture = whole(part);
+      if (gesture.isPresent()) {
+        read.add(gesture.get());
+        add(gesture.get(), "", "", part, cell);
+      } else {
+        refuse(part, cell);
+      }
+    }
+    cell.rules.add(CellRule.ARRAY);
+    if (dialect.is(ReadingChoice.ARRAYS, "sequence") && cell.unread.isEmpty()) {
+      List<Step> steps = read.stream().flatMap(g -> g.steps().stream()).toList();
+      if (steps.size() <= Gesture.MOST_STEPS) {
+        cell.alternatives.clear();
+        add(new Gesture(steps), "", "", text, cell);
+      }
+    }
+    return made(cell);
+  }
+
+  private static Result withRule(Result result, CellRule rule) {
+    if (!(result instanceof Read(GestureCell cell))) {
+      return result;
+    }
+    Set<CellRule> rules = EnumSet.of(rule);
+    rules.addAll(cell.rules());
+    return new Read(
+        new GestureCell(cell.alternatives(), cell.since(), cell.until(), cell.unread(), rules));
   }
 
   private Result single(String text, Gesture whole) {
@@ -138,6 +194,17 @@ final class CellReader {
     Steps.take(text.length());
     try {
       return Optional.of(reader.read(text).gesture());
+    } catch (GestureSyntaxException _) {
+      return dialect.spaced() && text.indexOf('+') < 0 && text.indexOf(' ') > 0
+          ? spaced(text)
+          : Optional.empty();
+    }
+  }
+
+  /** "Alt 1" in a list that writes "Ctrl 1", too. */
+  private Optional<Gesture> spaced(String text) {
+    try {
+      return Optional.of(reader.read(text.strip().replaceAll("\\s+", "+")).gesture());
     } catch (GestureSyntaxException _) {
       return Optional.empty();
     }

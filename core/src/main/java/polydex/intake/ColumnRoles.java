@@ -1,28 +1,36 @@
 package polydex.intake;
 
 import java.util.ArrayList;
-import java.util.Collection;
-import java.util.Collections;
 import java.util.EnumMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import polydex.intake.IntakeRequest.RequestedRow;
 
 /**
- * What the columns of a table from outside are: found by their names, or said by the user once and
- * remembered. A column named after an environment that is known holds that environment's gestures.
+ * What the columns of a table from outside are: found by their names and by what they hold, or said
+ * by the user once and remembered. A table can have several columns of gestures: one for each
+ * environment or system, or several ways to do the same.
  *
  * @param roles the index of each column that has a role
- * @param gestureColumns columns of gestures, by index, with the environment that each is of
+ * @param gestures the columns of gestures
  */
-public record ColumnRoles(Map<Role, Integer> roles, Map<Integer, String> gestureColumns) {
+public record ColumnRoles(Map<Role, Integer> roles, List<GestureColumn> gestures) {
+
+  /**
+   * A column of gestures.
+   *
+   * @param index from 0
+   * @param environment the known environment that it is of; empty for what the line or the user
+   *     says
+   * @param system of which of several systems side by side; empty for all
+   */
+  public record GestureColumn(int index, String environment, String system) {}
 
   /** What a column can be. */
   public enum Role {
@@ -53,14 +61,18 @@ public record ColumnRoles(Map<Role, Integer> roles, Map<Integer, String> gesture
         "keybinding",
         "key binding",
         "hotkey",
-        "press",
-        "default"),
+        "press"),
     NOTE("note", "notes", "remark", "remarks", "comment");
 
     private final Set<String> names;
 
     Role(String... names) {
       this.names = Set.of(names);
+    }
+
+    /** Whether a name in small letters is exactly one of its own. */
+    boolean isNamed(String folded) {
+      return names.contains(folded);
     }
 
     /** As it is written where columns are named: {@code gesture}. */
@@ -74,49 +86,39 @@ public record ColumnRoles(Map<Role, Integer> roles, Map<Integer, String> gesture
   /** Copies both. */
   public ColumnRoles {
     roles = roles.isEmpty() ? Map.of() : new EnumMap<>(roles);
-    gestureColumns = Collections.unmodifiableMap(new TreeMap<>(gestureColumns));
+    gestures = List.copyOf(gestures);
+  }
+
+  /** Roles with one column of gestures. */
+  public static ColumnRoles of(Map<Role, Integer> roles, int gesture) {
+    return new ColumnRoles(roles, List.of(new GestureColumn(gesture, "", "")));
   }
 
   /**
-   * The roles that the names of columns give away.
-   *
-   * @param environments the titles of environments that are known
-   */
-  public static ColumnRoles guess(List<String> header, Collection<String> environments) {
-    Map<Role, Integer> found = new EnumMap<>(Role.class);
-    Map<Integer, String> gestures = new LinkedHashMap<>();
-    Map<String, String> known =
-        environments.stream().collect(Collectors.toMap(ColumnRoles::fold, e -> e, (a, _) -> a));
-    for (int i = 0; i < header.size(); i++) {
-      String name = fold(header.get(i));
-      for (Role role : Role.values()) {
-        if (role.names.contains(name)) {
-          found.putIfAbsent(role, i);
-        }
-      }
-      if (known.containsKey(name)) {
-        gestures.put(i, known.get(name));
-      }
-    }
-    return new ColumnRoles(found, found.containsKey(Role.GESTURE) ? Map.of() : gestures);
-  }
-
-  /**
-   * Reads what a user says of columns: {@code action=2, gesture=Keys}; numbers count from 1.
+   * Reads what a user says of columns: {@code action=2, gesture=Keys}; numbers count from 1, and
+   * several columns of gestures stand with a plus between: {@code gesture=2+3}.
    *
    * @throws IllegalArgumentException with a sentence
    */
   public static ColumnRoles parse(String text, List<String> header) {
     Map<Role, Integer> found = new EnumMap<>(Role.class);
+    List<GestureColumn> gestures = new ArrayList<>();
     for (String pair : text.split(",")) {
       String[] sides = pair.split("=", 2);
       if (sides.length < 2) {
         throw new IllegalArgumentException(
             "Say what each column is as in action=2, gesture=Keys, not “" + pair.strip() + "”.");
       }
-      found.put(role(sides[0].strip()), column(sides[1].strip(), header));
+      Role role = role(sides[0].strip());
+      if (role != Role.GESTURE) {
+        found.put(role, column(sides[1].strip(), header));
+        continue;
+      }
+      for (String one : sides[1].split("\\+")) {
+        gestures.add(new GestureColumn(column(one.strip(), header), "", ""));
+      }
     }
-    return new ColumnRoles(found, Map.of());
+    return new ColumnRoles(found, gestures);
   }
 
   private static Role role(String name) {
@@ -142,26 +144,32 @@ public record ColumnRoles(Map<Role, Integer> roles, Map<Integer, String> gesture
         "There is no column “%s”. There are: %s.".formatted(name, String.join(", ", header)));
   }
 
-  /** What stands for a header where its roles are remembered. */
+  /** What stands for a header where its roles are remembered; empty where nothing is named. */
   public static String signature(List<String> header) {
-    return header.stream().map(ColumnRoles::fold).collect(Collectors.joining("|"));
+    return header.stream().allMatch(String::isBlank)
+        ? ""
+        : header.stream().map(ColumnRoles::fold).collect(Collectors.joining("|"));
   }
 
-  /** As {@link #parse} reads it, but for columns of environments. */
+  /** As {@link #parse} reads it, but for columns of environments and systems. */
   public String written() {
-    return roles.entrySet().stream()
-        .map(e -> e.getKey().written() + "=" + (e.getValue() + 1))
+    String columns =
+        gestures.stream()
+            .map(g -> Integer.toString(g.index() + 1))
+            .collect(Collectors.joining("+"));
+    return Stream.concat(
+            roles.entrySet().stream().map(e -> e.getKey().written() + "=" + (e.getValue() + 1)),
+            columns.isEmpty() ? Stream.of() : Stream.of("gesture=" + columns))
         .collect(Collectors.joining(", "));
   }
 
   /** The roles that are missing before a list can be brought in, by name; empty where none is. */
   public List<String> missing(boolean environmentIsSaid) {
     List<String> missing = new ArrayList<>();
-    boolean gestures = roles.containsKey(Role.GESTURE) || !gestureColumns.isEmpty();
     boolean where =
         roles.containsKey(Role.PLATFORM)
             || roles.containsKey(Role.APPLICATION)
-            || !gestureColumns.isEmpty()
+            || gestures.stream().anyMatch(g -> !g.environment().isEmpty())
             || environmentIsSaid;
     if (!where) {
       missing.add("“platform” or “application”");
@@ -169,30 +177,33 @@ public record ColumnRoles(Map<Role, Integer> roles, Map<Integer, String> gesture
     if (!roles.containsKey(Role.ACTION)) {
       missing.add("“action”");
     }
-    if (!gestures) {
+    if (gestures.isEmpty()) {
       missing.add("“gesture”");
     }
     return missing;
   }
 
   /**
-   * The lines of a table as rows of bindings: one for each column of gestures.
+   * The lines of a table as rows of bindings: one for each column of gestures that says something.
    *
    * @param said the environment that the user named for lines that name none
    */
   public List<RequestedRow> rows(ListTable table, Optional<Target> said) {
     List<RequestedRow> rows = new ArrayList<>(table.rows().size());
+    String file = table.origin().file();
     for (ListTable.Line line : table.rows()) {
-      if (gestureColumns.isEmpty()) {
-        rows.add(row(line, cell(line, Role.GESTURE), said));
-      } else {
-        gestureColumns.forEach(
-            (column, environment) -> {
-              String gesture = line.cells().get(column).strip();
-              if (!gesture.isEmpty()) {
-                rows.add(row(line, gesture, Optional.of(new Target(environment, false))));
-              }
-            });
+      if (gestures.size() == 1) {
+        rows.add(row(line, gestures.getFirst(), said, file));
+        continue;
+      }
+      int before = rows.size();
+      for (GestureColumn column : gestures) {
+        if (!line.cells().get(column.index()).isBlank()) {
+          rows.add(row(line, column, said, file));
+        }
+      }
+      if (rows.size() == before && !gestures.isEmpty()) {
+        rows.add(row(line, gestures.getFirst(), said, file));
       }
     }
     return rows;
@@ -206,12 +217,16 @@ public record ColumnRoles(Map<Role, Integer> roles, Map<Integer, String> gesture
    */
   public record Target(String title, boolean isPlatform) {}
 
-  private RequestedRow row(ListTable.Line line, String gesture, Optional<Target> said) {
+  private RequestedRow row(
+      ListTable.Line line, GestureColumn column, Optional<Target> said, String file) {
     String application = cell(line, Role.APPLICATION);
     String platform = cell(line, Role.PLATFORM);
     boolean isPlatform = application.isEmpty();
     String environment = isPlatform ? platform : application;
-    if (environment.isEmpty() && said.isPresent()) {
+    if (!column.environment().isEmpty()) {
+      environment = column.environment();
+      isPlatform = false;
+    } else if (environment.isEmpty() && said.isPresent()) {
       environment = said.get().title();
       isPlatform = said.get().isPlatform();
     }
@@ -222,8 +237,10 @@ public record ColumnRoles(Map<Role, Integer> roles, Map<Integer, String> gesture
         isPlatform,
         context.isEmpty() ? line.section() : context,
         cell(line, Role.ACTION),
-        gesture,
-        cell(line, Role.NOTE));
+        line.cells().get(column.index()).strip(),
+        cell(line, Role.NOTE),
+        column.system(),
+        file);
   }
 
   private String cell(ListTable.Line line, Role role) {
@@ -231,7 +248,7 @@ public record ColumnRoles(Map<Role, Integer> roles, Map<Integer, String> gesture
     return column == null ? "" : line.cells().get(column).strip();
   }
 
-  private static String fold(String name) {
+  static String fold(String name) {
     return SPACES.matcher(name.strip()).replaceAll(" ").toLowerCase(Locale.ROOT);
   }
 }

@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import polydex.keys.Gesture;
 import polydex.keys.GestureReader;
 import polydex.keys.GestureSyntaxException;
@@ -23,9 +24,10 @@ import polydex.keys.Step;
  * @param language whose names keys have
  * @param options what was found out or said for each choice; none where it has to be asked
  * @param systems what stands in brackets or before colons to name a system, in small letters
+ * @param spaced whether spaces stand between the modifiers and the key of a stroke
  */
 public record Dialect(
-    KeyLanguage language, Map<ReadingChoice, String> options, Set<String> systems) {
+    KeyLanguage language, Map<ReadingChoice, String> options, Set<String> systems, boolean spaced) {
   /** What is looked at; more of a list says nothing new. */
   private static final int MOST_CELLS = 3000;
 
@@ -73,6 +75,8 @@ public record Dialect(
           "['']",
           "\u2715",
           "\u2717");
+  private static final Pattern SPACED =
+      Pattern.compile("(?i)^(ctrl|control|shift|cmd|command) [\\p{L}\\p{N}]");
   private static final Set<String> DASHES = Set.of("-", "\u2013", "\u2014", "\u2212", "\u2012");
 
   /** A cell by itself: English, and whatever can mean two things is asked. */
@@ -80,7 +84,8 @@ public record Dialect(
       new Dialect(
           KeyLanguage.ENGLISH,
           Map.of(ReadingChoice.DASHES, "key", ReadingChoice.SINGLES, "key"),
-          Set.of());
+          Set.of(),
+          false);
 
   /** Copies both. */
   public Dialect {
@@ -135,8 +140,20 @@ public record Dialect(
         ReadingChoice.ARRAYS,
         Optional.ofNullable(found.get(ReadingChoice.COMMAS)).orElse("either"));
     found.putAll(said);
-    return new Dialect(
-        language, found, CellReader.systems(sample, new Dialect(language, found, Set.of()), plain));
+    boolean spaced = isSpaced(sample);
+    Dialect plainly = new Dialect(language, found, Set.of(), spaced);
+    return new Dialect(language, found, CellReader.systems(sample, plainly, plain), spaced);
+  }
+
+  /** Strokes with Ctrl or Shift and a space, which can mean nothing else, and few plus signs. */
+  private static boolean isSpaced(Set<String> cells) {
+    int spaced = 0;
+    int plus = 0;
+    for (String cell : cells) {
+      spaced += SPACED.matcher(cell).find() ? 1 : 0;
+      plus += cell.indexOf('+') > 0 ? 1 : 0;
+    }
+    return spaced > plus;
   }
 
   /** A letter that stands alone both small and large says that its case matters. */
@@ -183,7 +200,7 @@ public record Dialect(
     Map<String, Set<String>> goesOn = new HashMap<>();
     Set<String> alone = new HashSet<>();
     for (String cell : cells) {
-      String[] parts = cell.split(",\\s+|\n", -1);
+      String[] parts = cell.split(",\\s+|\n|" + ListTable.IN_ARRAY, -1);
       if (parts.length == 1) {
         alone.add(fold(cell));
       } else if (parts.length == 2 && isStroke(parts[0], reader) && isStroke(parts[1], reader)) {
@@ -238,7 +255,7 @@ public record Dialect(
     Map<ReadingChoice, String> all = new EnumMap<>(ReadingChoice.class);
     all.putAll(options);
     all.putAll(said);
-    return new Dialect(language, all, systems);
+    return new Dialect(language, all, systems, spaced);
   }
 
   /** What is known of the choices, for who shows them. */

@@ -1,6 +1,9 @@
 package polydex.intake;
 
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 import polydex.keys.Visible;
 
 /**
@@ -9,8 +12,62 @@ import polydex.keys.Visible;
  * @param title what stands above it or what it is called; may be empty
  * @param header the names of its columns; empty strings where they have none
  * @param rows below the header
+ * @param origin where it stands
+ * @param roles what its columns are, where the form itself says so
  */
-public record ListTable(String title, List<String> header, List<Line> rows) {
+public record ListTable(
+    String title,
+    List<String> header,
+    List<Line> rows,
+    Origin origin,
+    Optional<ColumnRoles> roles) {
+
+  /** What stands between the texts of an array in one cell. */
+  public static final char IN_ARRAY = '\ue0ff';
+
+  /**
+   * Where a table stands.
+   *
+   * @param file the name of the file among several; empty where there is one
+   * @param kind what it is, as it is called in sentences: "table", "list"
+   * @param headerLine the line of the names of its columns, which may be data after all; 0 where
+   *     there is no such line
+   */
+  public record Origin(String file, String kind, int headerLine) {
+    /** The only one. */
+    public static final Origin ONLY = new Origin("", "table", 0);
+  }
+
+  /** A table whose columns have to be found out. */
+  public ListTable(String title, List<String> header, List<Line> rows, Origin origin) {
+    this(title, header, rows, origin, Optional.empty());
+  }
+
+  /** The same in one of several files. */
+  public ListTable in(String file) {
+    return new ListTable(
+        title, header, rows, new Origin(file, origin.kind(), origin.headerLine()), roles);
+  }
+
+  /** The same with its first line as data, since it is no names of columns. */
+  ListTable withHeaderAsLine() {
+    List<Line> all = new ArrayList<>(rows.size() + 1);
+    all.add(new Line(Math.max(1, origin.headerLine()), "", header));
+    all.addAll(rows);
+    return new ListTable(
+        title,
+        Collections.nCopies(header.size(), ""),
+        all,
+        new Origin(origin.file(), origin.kind(), 0),
+        roles);
+  }
+
+  /** Where its first line is. */
+  public int firstLine() {
+    return origin.headerLine() > 0 || rows.isEmpty()
+        ? origin.headerLine()
+        : rows.getFirst().number();
+  }
 
   /**
    * A line of a table.

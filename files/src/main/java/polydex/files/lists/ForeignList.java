@@ -1,8 +1,6 @@
 package polydex.files.lists;
 
 import java.util.List;
-import java.util.Optional;
-import polydex.intake.ColumnRoles;
 import polydex.intake.IntakeRequest.Refused;
 import polydex.intake.ListTable;
 
@@ -14,7 +12,8 @@ import polydex.intake.ListTable;
  * @param tables at least one
  * @param refused lines that could not be read
  * @param left how many entries were passed over because they hold no gesture at all
- * @param roles what its columns are, where the form itself says so
+ * @param overlooked what is in it and was not looked at
+ * @param title what it is about, as far as it says; may be empty
  */
 public record ForeignList(
     String name,
@@ -22,10 +21,23 @@ public record ForeignList(
     List<ListTable> tables,
     List<Refused> refused,
     int left,
-    Optional<ColumnRoles> roles) {
+    List<Overlooked> overlooked,
+    String title) {
+
+  /**
+   * A part of a list that was not looked at.
+   *
+   * @param file in which of several files; empty where there is one
+   * @param line counted from 1; 0 where that says nothing
+   * @param what it is
+   * @param why a sentence
+   */
+  public record Overlooked(String file, int line, String what, String why) {}
+
   /** Copies the lists. */
   public ForeignList {
     tables = List.copyOf(tables);
     refused = List.copyOf(refused);
+    overlooked = List.copyOf(overlooked);
   }
 }

@@ -3,13 +3,16 @@ package polydex.files.lists;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import polydex.catalog.Environment;
 import polydex.files.FileProblem;
 import polydex.intake.ColumnRoles;
 import polydex.intake.ColumnRoles.Target;
 import polydex.intake.IntakeRequest;
 import polydex.intake.IntakeRequest.RequestedRow;
+import polydex.intake.IntakeRequest.Ways;
 import polydex.intake.ListTable;
+import polydex.intake.TableFate;
 import polydex.workspace.Remembered;
 import polydex.workspace.Workspace;
 
@@ -19,71 +22,156 @@ import polydex.workspace.Workspace;
  *
  * @param request what is asked
  * @param remembered with the columns that the user named
+ * @param tables what becomes of each table, in the order of the list
+ * @param assumed the application that was taken from the list's own title; none where it was said
+ *     or named
  */
-public record Intake(IntakeRequest request, Remembered remembered) {
+public record Intake(
+    IntakeRequest request,
+    Remembered remembered,
+    List<TableFate> tables,
+    Optional<String> assumed) {
+  private static final int LONGEST_TITLE = 60;
+
+  /** Copies the list. */
+  public Intake {
+    tables = List.copyOf(tables);
+  }
+
+  /**
+   * What the user says of a list.
+   *
+   * @param columns what the columns are, as {@link ColumnRoles#parse} reads it
+   * @param target the environment of lines that name none
+   * @param switched which tables, counted from 0, are left instead of taken or the other way round
+   * @param ways how cells are to be read
+   */
+  public record Said(
+      Optional<String> columns, Optional<Target> target, Set<Integer> switched, Ways ways) {
+    /** Nothing at all. */
+    public static final Said NOTHING =
+        new Said(Optional.empty(), Optional.empty(), Set.of(), Ways.FOUND_OUT);
+
+    /** Copies the set. */
+    public Said {
+      switched = Set.copyOf(switched);
+    }
+  }
 
   /**
    * The request for a list.
    *
    * @param said what the columns are, as {@link ColumnRoles#parse} reads it
    * @param target the environment of lines that name none
-   * @throws FileProblem where it can't be told what the columns are; the message says which
+   * @throws FileProblem where nothing of it can be taken; the message says why
    */
   public static Intake of(
       Workspace workspace, ForeignList list, Optional<String> said, Optional<Target> target)
       throws FileProblem {
+    return of(workspace, list, new Said(said, target, Set.of(), Ways.FOUND_OUT));
+  }
+
+  /**
+   * The request for a list.
+   *
+   * @throws FileProblem where nothing of it can be taken; the message says why
+   */
+  public static Intake of(Workspace workspace, ForeignList list, Said said) throws FileProblem {
     List<String> environments =
         workspace.catalog().environments().stream().map(Environment::title).toList();
     Remembered remembered = workspace.remembered();
-    List<RequestedRow> rows = new ArrayList<>();
-    String problem = "";
-    boolean understood = false;
+    Optional<String> assumed = said.target().isPresent() ? Optional.empty() : title(list);
+    Optional<Target> target = said.target().or(() -> assumed.map(t -> new Target(t, false)));
+    List<TableFate> fates = new ArrayList<>();
     for (ListTable table : list.tables()) {
-      ColumnRoles roles = roles(list, table, said, remembered, environments);
-      List<String> missing = roles.missing(target.isPresent());
-      if (!missing.isEmpty()) {
-        problem = problem.isEmpty() ? problem(list.name(), table, missing) : problem;
+      TableFate fate = fate(list, table, said, remembered, environments, target.isPresent());
+      fates.add(said.switched().contains(fates.size()) ? fate.switched() : fate);
+    }
+    boolean named = false;
+    List<RequestedRow> rows = null;
+    for (TableFate fate : fates) {
+      if (!fate.taken()) {
         continue;
       }
-      understood = true;
-      if (said.isPresent()) {
-        remembered = remembered.withColumns(ColumnRoles.signature(table.header()), roles.written());
+      named |= fate.named();
+      if (said.columns().isPresent() && !ColumnRoles.signature(fate.table().header()).isEmpty()) {
+        remembered =
+            remembered.withColumns(
+                ColumnRoles.signature(fate.table().header()), fate.roles().written());
       }
-      rows.addAll(roles.rows(table, target));
+      List<RequestedRow> more = fate.rows(target);
+      if (rows == null) {
+        rows = more;
+      } else {
+        rows.addAll(more);
+      }
     }
-    if (!understood) {
-      throw new FileProblem(problem);
+    if (rows == null && said.switched().isEmpty()) {
+      throw new FileProblem(problem(list.name(), fates));
     }
-    return new Intake(IntakeRequest.of(Optional.of(list.name()), rows, list.refused()), remembered);
+    List<RequestedRow> all = rows == null ? List.of() : rows;
+    boolean used =
+        target
+            .filter(t -> all.stream().anyMatch(r -> r.environment().equals(t.title())))
+            .isPresent();
+    return new Intake(
+        IntakeRequest.of(Optional.of(list.name()), all, list.refused())
+            .in(new Ways(said.ways().choices(), said.ways().systems(), named)),
+        remembered,
+        fates,
+        used ? assumed : Optional.empty());
   }
 
-  private static String problem(String name, ListTable table, List<String> missing) {
-    String header = String.join(", ", table.header().stream().map(String::strip).toList());
-    return "%s: the first line names no column %s. It has: %s. Nothing was taken."
-        .formatted(
-            name,
-            String.join(", ", missing),
-            header.length() <= 80 ? header : header.substring(0, 77) + "...");
+  /** What a list is about: its title, or the name of its file; nothing for the clipboard. */
+  private static Optional<String> title(ForeignList list) {
+    String title = list.title().strip();
+    if (title.isEmpty()) {
+      int dot = list.name().lastIndexOf('.');
+      title = dot > 0 ? list.name().substring(0, dot) : "";
+    }
+    return Optional.of(
+            title.length() <= LONGEST_TITLE ? title : title.substring(0, LONGEST_TITLE).strip())
+        .filter(t -> !t.isBlank());
   }
 
-  private static ColumnRoles roles(
+  private static String problem(String name, List<TableFate> fates) {
+    if (fates.size() == 1) {
+      TableFate only = fates.getFirst();
+      String header = String.join(", ", only.table().header().stream().map(String::strip).toList());
+      return "%s: %s It has the columns: %s. Say what they are as in action=1, gesture=2. Nothing was taken."
+          .formatted(
+              name, only.why(), header.length() <= 80 ? header : header.substring(0, 77) + "...");
+    }
+    return "%s has %,d tables and lists, none of them with a column of gestures and words for what they do. Nothing was taken."
+        .formatted(name, fates.size());
+  }
+
+  private static TableFate fate(
       ForeignList list,
       ListTable table,
-      Optional<String> said,
+      Said said,
       Remembered remembered,
-      List<String> environments)
+      List<String> environments,
+      boolean target)
       throws FileProblem {
     Optional<String> wanted =
-        said.or(
-            () ->
-                Optional.ofNullable(
-                    remembered.columns().get(ColumnRoles.signature(table.header()))));
+        said.columns()
+            .or(
+                () ->
+                    Optional.ofNullable(
+                        remembered.columns().get(ColumnRoles.signature(table.header()))));
     if (wanted.isEmpty()) {
-      return list.roles().orElseGet(() -> ColumnRoles.guess(table.header(), environments));
+      return table.roles().isPresent()
+          ? TableFate.said(table, table.roles().get(), target)
+          : TableFate.found(table, environments, target);
     }
     try {
-      return ColumnRoles.parse(wanted.get(), table.header());
+      return TableFate.said(table, ColumnRoles.parse(wanted.get(), table.header()), target);
     } catch (IllegalArgumentException e) {
+      if (list.tables().size() > 1) {
+        // What was said is of another table: this one is found out by itself.
+        return TableFate.found(table, environments, target);
+      }
       throw new FileProblem(list.name() + ": " + e.getMessage(), e);
     }
   }

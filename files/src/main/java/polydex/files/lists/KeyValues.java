@@ -22,8 +22,7 @@ import polydex.keys.GestureSyntaxException;
 final class KeyValues {
   private static final List<String> HEADER = List.of("application", "context", "action", "gesture");
   private static final ColumnRoles ROLES =
-      new ColumnRoles(
-          Map.of(Role.APPLICATION, 0, Role.CONTEXT, 1, Role.ACTION, 2, Role.GESTURE, 3), Map.of());
+      ColumnRoles.of(Map.of(Role.APPLICATION, 0, Role.CONTEXT, 1, Role.ACTION, 2), 3);
 
   private record Pair(int line, String key, String value) {}
 
@@ -149,10 +148,11 @@ final class KeyValues {
     return new ForeignList(
         name,
         left ? "lines of gesture = action" : "lines of action = gesture",
-        List.of(new ListTable("", HEADER, lines)),
+        List.of(new ListTable("", HEADER, lines, ListTable.Origin.ONLY, Optional.of(ROLES))),
         refused,
         0,
-        Optional.of(ROLES));
+        List.of(),
+        "");
   }
 
   private static String unquoted(String value) {

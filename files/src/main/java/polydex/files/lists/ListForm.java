@@ -1,6 +1,10 @@
 package polydex.files.lists;
 
 import java.util.Iterator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Pattern;
 import polydex.intake.Steps;
 
 /**
@@ -9,27 +13,59 @@ import polydex.intake.Steps;
  */
 enum ListForm {
   SCHEMA,
-  HTML,
+  PAGE,
+  XML,
   JSON,
+  YAML,
   MARKDOWN,
+  WIKI,
+  ROFF,
+  TEX,
   KEY_VALUES,
+  ACCELERATOR_MAP,
+  BIND_LINES,
   SETTINGS_DUMP,
-  SEPARATED;
+  SEPARATED,
+  PLAIN;
 
   private static final int HEAD = 4000;
+  private static final List<String> PAGE_MARKS =
+      List.of("<html", "<!doctype html", "<table", "<dl", "<ul", "<body", "<div", "<p>", "<meta");
+  private static final Pattern XML_MARKS = Pattern.compile("^<[a-z_]+(?: [a-z:_]+=\"|>)");
+  private static final Pattern YAML_LINE =
+      Pattern.compile(
+          "\\s*(?:- )*(?:\"[^\"]{1,120}\"|'[^']{1,120}'|[^\\s:#\"'\\[{][^:]{0,120}):(?:\\s.*)?|\\s*- .*");
 
   /** The form of a text that is not blank. */
   static ListForm of(String text) {
     String start = text.stripLeading();
     String head = start.substring(0, Math.min(start.length(), HEAD));
-    if (head.startsWith("<")) {
-      return head.contains("<schemalist") || head.contains("<schema ") ? SCHEMA : HTML;
+    if (head.startsWith("<") && !head.startsWith("<<")) {
+      Optional<ListForm> marked = marked(head, text);
+      if (marked.isPresent()) {
+        return marked.get();
+      }
     }
     if (isJson(head)) {
       return JSON;
     }
+    if (RoffLists.looksSo(head)) {
+      return ROFF;
+    }
+    if (AcceleratorMap.looksSo(head)) {
+      return ACCELERATOR_MAP;
+    }
+    if (WikiTables.looksSo(head)) {
+      return WIKI;
+    }
     if (head.lines().anyMatch(ListForm::isRule)) {
       return MARKDOWN;
+    }
+    if (head.indexOf('\\') >= 0 && TexCards.looksSo(text)) {
+      return TEX;
+    }
+    if (BindLines.looksSo(text)) {
+      return BIND_LINES;
     }
     String meant = firstMeant(start);
     if (isSection(meant)) {
@@ -38,7 +74,56 @@ enum ListForm {
     if (isDumped(start.lines().findFirst().orElse(""))) {
       return SETTINGS_DUMP;
     }
-    return isKeyValue(meant) ? KEY_VALUES : SEPARATED;
+    if (isKeyValue(meant)) {
+      return KEY_VALUES;
+    }
+    if (isYaml(start)) {
+      return YAML;
+    }
+    return SeparatedValues.looksSo(start) ? SEPARATED : laterForm(text);
+  }
+
+  /** What a text with angles at its beginning is; none where that is no markup. */
+  private static Optional<ListForm> marked(String head, String text) {
+    if (head.contains("<schemalist") || head.contains("<schema ")) {
+      return Optional.of(SCHEMA);
+    }
+    String lower = head.toLowerCase(Locale.ROOT);
+    if (!lower.matches("(?s)<[!?/a-z].*")) {
+      return Optional.empty();
+    }
+    boolean page = PAGE_MARKS.stream().anyMatch(lower::contains) || Pages.isDocumentMarkup(text);
+    return Optional.of(
+        page || !(lower.startsWith("<?xml") || XML_MARKS.matcher(lower).find()) ? PAGE : XML);
+  }
+
+  /** Tables of Markdown and of wikis may stand far down, behind a long beginning. */
+  private static ListForm laterForm(String text) {
+    if (text.lines().anyMatch(ListForm::isRule)) {
+      return MARKDOWN;
+    }
+    return WikiTables.looksSo(text) ? WIKI : PLAIN;
+  }
+
+  /** Names with colons behind them, or dashes before them, and little else. */
+  private static boolean isYaml(String text) {
+    if (text.startsWith("---\n") || text.startsWith("%YAML")) {
+      return true;
+    }
+    int mapped = 0;
+    int meant = 0;
+    for (Iterator<String> lines = text.lines().iterator(); lines.hasNext() && meant < 60; ) {
+      String line = lines.next();
+      Steps.take(Math.min(line.length(), 400) + 1L);
+      if (line.isBlank() || line.strip().startsWith("#")) {
+        continue;
+      }
+      meant++;
+      if (line.length() < 400 && YAML_LINE.matcher(line).matches()) {
+        mapped++;
+      }
+    }
+    return meant > 1 && mapped * 10 >= meant * 9;
   }
 
   private static boolean isJson(String head) {

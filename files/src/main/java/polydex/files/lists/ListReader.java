@@ -1,5 +1,6 @@
 package polydex.files.lists;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import polydex.files.FileProblem;
@@ -22,8 +23,20 @@ public final class ListReader {
    * @throws FileProblem where the file is refused as a whole
    */
   public static ForeignList read(Path file) throws FileProblem {
+    if (!Files.exists(file)) {
+      throw FileProblem.missing(file);
+    }
+    Optional<ForeignList> several = Folders.read(file);
+    if (several.isPresent()) {
+      return several.get();
+    }
     Text text = Text.read(file);
     return read(file.getFileName().toString(), text.content(), text.encoding());
+  }
+
+  /** Reads one of several files. */
+  static ForeignList read(String name, Text text) throws FileProblem {
+    return read(name, text.content(), text.encoding());
   }
 
   /**
@@ -45,7 +58,18 @@ public final class ListReader {
    * @throws FileProblem where the file can't be read
    */
   public static Optional<String> ownFormat(Path file) throws FileProblem {
-    String text = Text.read(file).content();
+    if (Files.isDirectory(file)) {
+      return Optional.empty();
+    }
+    String text;
+    try {
+      text = Text.read(file).content();
+    } catch (FileProblem e) {
+      if (Files.isRegularFile(file) && Folders.read(file).isPresent()) {
+        return Optional.empty(); // an archive, which is no text
+      }
+      throw e;
+    }
     return Optional.of(text).filter(ModelFiles::isOurs);
   }
 
@@ -57,12 +81,20 @@ public final class ListReader {
     ForeignList list =
         switch (ListForm.of(text)) {
           case SCHEMA -> SettingsSchema.read(name, text);
-          case HTML -> HtmlTables.read(name, text);
-          case JSON -> JsonArrays.read(name, text);
+          case PAGE -> Pages.read(name, text);
+          case XML -> XmlAttributes.read(name, text);
+          case JSON -> JsonTree.read(name, text);
+          case YAML -> YamlTree.read(name, text);
           case MARKDOWN -> MarkdownTables.read(name, text);
+          case WIKI -> WikiTables.read(name, text);
+          case ROFF -> RoffLists.read(name, text);
+          case TEX -> TexCards.read(name, text);
           case KEY_VALUES -> KeyValues.read(name, text);
+          case ACCELERATOR_MAP -> AcceleratorMap.read(name, text);
+          case BIND_LINES -> BindLines.read(name, text);
           case SETTINGS_DUMP -> SettingsDump.read(name, text);
           case SEPARATED -> SeparatedValues.read(name, text);
+          case PLAIN -> PlainLines.read(name, text);
         };
     return new ForeignList(
         list.name(),
@@ -70,7 +102,8 @@ public final class ListReader {
         list.tables(),
         list.refused(),
         list.left(),
-        list.roles());
+        list.overlooked(),
+        list.title());
   }
 
   /** Refuses a list that is longer than any may be. */

@@ -3,7 +3,6 @@ package polydex.files.lists;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import polydex.files.FileProblem;
 import polydex.intake.IntakeRequest.Refused;
 import polydex.intake.ListTable;
@@ -43,7 +42,7 @@ final class MarkdownTables {
                   "The line has %d cells, the header %d.".formatted(cells.size(), header.size())));
         }
       }
-      tables.add(new ListTable(heading, header, rows));
+      tables.add(new ListTable(heading, header, rows, new ListTable.Origin("", "table", i + 1)));
       i = at - 1;
     }
     if (tables.isEmpty()) {
@@ -52,7 +51,7 @@ final class MarkdownTables {
               + " has the rule of a Markdown table and no row of column names above it. Nothing was"
               + " taken.");
     }
-    return new ForeignList(name, "tables in Markdown", tables, refused, 0, Optional.empty());
+    return new ForeignList(name, "tables in Markdown", tables, refused, 0, List.of(), "");
   }
 
   /** Bars divide, but for those behind a backslash or between backticks. */

@@ -48,6 +48,9 @@ public record OwnList(List<Found> found, List<String> refused) {
         .refused()
         .forEach(r -> refused.add("line %d: %s".formatted(r.line(), r.reason())));
     for (RequestedRow row : intake.request().rows()) {
+      if (row.gesture().isBlank()) {
+        continue;
+      }
       try {
         for (Gesture g : GestureCell.read(row.gesture(), platform.reader()).gestures()) {
           found.add(new Found(row.action(), List.of(), g, "line " + row.line()));

@@ -38,7 +38,7 @@ final class PageGrid {
     Map<Integer, Hanging> hanging = new HashMap<>();
     long own = 0;
     long spread = 0;
-    for (Element row : table.select("tr")) {
+    for (Element row : table.select("tr, row")) {
       Elements written = written(row);
       List<Element> cells = cells(written, hanging);
       Steps.take(cells.size() + 1L);
@@ -54,8 +54,9 @@ final class PageGrid {
   private static Elements written(Element row) {
     Elements own = new Elements();
     for (Element child : row.children()) {
-      if (child.normalName().equals("td") || child.normalName().equals("th")) {
-        own.add(child);
+      switch (child.normalName()) {
+        case "td", "th", "entry" -> own.add(child);
+        default -> {}
       }
     }
     return own;
@@ -72,8 +73,11 @@ final class PageGrid {
         continue;
       }
       Element cell = own.get(next++);
-      int across = span(cell, "colspan", WIDEST);
-      int down = span(cell, "rowspan", LONGEST_SPAN);
+      int across = across(cell);
+      int down =
+          cell.attr("morerows").matches("[1-9]\\d*")
+              ? span(cell, "morerows", LONGEST_SPAN) + 1
+              : span(cell, "rowspan", LONGEST_SPAN);
       for (int i = 0; i < across && cells.size() < WIDEST; i++) {
         hang(hanging, cells.size(), cell, down - 1);
         cells.add(cell);
@@ -88,6 +92,18 @@ final class PageGrid {
     } else {
       hanging.remove(column);
     }
+  }
+
+  /** DocBook names the columns from which and to which a cell goes. */
+  private static int across(Element cell) {
+    if (!cell.hasAttr("namest") || !cell.hasAttr("nameend")) {
+      return span(cell, "colspan", WIDEST);
+    }
+    Element group = cell.closest("tgroup");
+    List<String> names = group == null ? List.of() : group.select("> colspec").eachAttr("colname");
+    int from = names.indexOf(cell.attr("namest"));
+    int to = names.indexOf(cell.attr("nameend"));
+    return from >= 0 && to > from ? Math.min(to - from + 1, WIDEST) : 1;
   }
 
   private static int span(Element cell, String name, int most) {

@@ -30,14 +30,46 @@ final class PageTitles implements NodeVisitor {
 
   /** What a table is called, if anything. */
   String of(Element table) {
-    Element caption = table.selectFirst("caption");
+    Element caption = table.selectFirst("caption, > title");
     return caption != null ? caption.text().strip() : titles.getOrDefault(table, "");
+  }
+
+  /** What stands above a list. */
+  String near(Element list) {
+    return titles.getOrDefault(list, "");
+  }
+
+  private static boolean isTable(Element e) {
+    return e.normalName().equals("table") || e.normalName().equals("informaltable");
+  }
+
+  private static boolean isList(Element e) {
+    return switch (e.normalName()) {
+      case "dl", "ul", "ol", "variablelist", "itemizedlist", "orderedlist", "simplelist" -> true;
+      case "terms", "list", "steps" -> true;
+      default -> false;
+    };
+  }
+
+  /** A heading; what DocBook and Mallard call the title of a section. */
+  private static boolean isHeading(Element e) {
+    String name = e.normalName();
+    boolean numbered =
+        name.length() == 2
+            && name.charAt(0) == 'h'
+            && name.charAt(1) >= '1'
+            && name.charAt(1) <= '6';
+    Element parent = e.parent();
+    return numbered
+        || (name.equals("title") && parent != null && !parent.normalName().equals("head"));
   }
 
   @Override
   public void head(Node node, int depth) {
     Steps.take(1);
-    if (node instanceof Element e && e.normalName().equals("table")) {
+    if (node instanceof Element e && isTable(e)) {
+      titles.put(e, before());
+    } else if (node instanceof Element e && isList(e)) {
       titles.put(e, before());
     }
     open.push(new Open());
@@ -57,14 +89,10 @@ final class PageTitles implements NodeVisitor {
     open.pop();
     Open around = open.peek();
     if (node instanceof Element e && around != null) {
-      String name = e.normalName();
-      if (name.equals("table")) {
+      if (isTable(e)) {
         around.isTable = true;
         around.heading = "";
-      } else if (name.length() == 2
-          && name.charAt(0) == 'h'
-          && name.charAt(1) >= '1'
-          && name.charAt(1) <= '6') {
+      } else if (isHeading(e)) {
         around.isTable = false;
         around.heading = e.text().strip();
       }

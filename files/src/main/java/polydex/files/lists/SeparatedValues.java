@@ -9,7 +9,6 @@ import java.util.HashMap;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
@@ -27,6 +26,17 @@ final class SeparatedValues {
   private static final int MOST_SHARED = 200_000;
 
   private SeparatedValues() {}
+
+  /** Whether most of the first lines have what separates the first. */
+  static boolean looksSo(String text) {
+    char separator = separator(text);
+    List<String> lines = text.lines().filter(l -> !l.isBlank()).limit(20).toList();
+    if (lines.isEmpty() || count(lines.getFirst(), separator) == 0) {
+      return false;
+    }
+    long with = lines.stream().filter(l -> count(l, separator) > 0).count();
+    return with * 2 > lines.size();
+  }
 
   static ForeignList read(String name, String text) throws FileProblem {
     Steps.take(text.length());
@@ -53,10 +63,16 @@ final class SeparatedValues {
       return new ForeignList(
           name,
           "separated by " + SEPARATORS.get(separator),
-          List.of(new ListTable("", header.stream().map(String::strip).toList(), lines)),
+          List.of(
+              new ListTable(
+                  "",
+                  header.stream().map(String::strip).toList(),
+                  lines,
+                  new ListTable.Origin("", "table", 1))),
           refused,
           0,
-          Optional.empty());
+          List.of(),
+          "");
     } catch (IOException | UncheckedIOException e) {
       String reason =
           e instanceof UncheckedIOException u ? u.getCause().getMessage() : e.getMessage();

@@ -14,8 +14,7 @@ import polydex.intake.Steps;
 /** What {@code gsettings list-recursively} prints: schema, key and value on each line. */
 final class SettingsDump {
   static final List<String> HEADER = List.of("application", "action", "gesture");
-  static final ColumnRoles ROLES =
-      new ColumnRoles(Map.of(Role.APPLICATION, 0, Role.ACTION, 1, Role.GESTURE, 2), Map.of());
+  static final ColumnRoles ROLES = ColumnRoles.of(Map.of(Role.APPLICATION, 0, Role.ACTION, 1), 2);
 
   private SettingsDump() {}
 
@@ -82,8 +81,8 @@ final class SettingsDump {
     if (lines.isEmpty()) {
       throw new FileProblem(name + " has settings in it, but no gestures. Nothing was taken.");
     }
-    return new ForeignList(
-        name, form, List.of(new ListTable("", HEADER, lines)), refused, left, Optional.of(ROLES));
+    ListTable table = new ListTable("", HEADER, lines, ListTable.Origin.ONLY, Optional.of(ROLES));
+    return new ForeignList(name, form, List.of(table), refused, left, List.of(), "");
   }
 
   /** The gestures of a value, where it has some and nothing else. */

@@ -1,6 +1,8 @@
 package polydex.files.lists;
 
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.Charset;
@@ -9,6 +11,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.zip.GZIPInputStream;
 import polydex.files.FileProblem;
 
 /**
@@ -34,13 +37,35 @@ record Text(String content, String encoding) {
         throw new FileProblem(
             file + " is larger than 64 MiB. Split it into smaller files. Nothing was taken.");
       }
-      return decode(file, Files.readAllBytes(file));
+      try (InputStream in = Files.newInputStream(file)) {
+        return of(file.getFileName().toString(), in);
+      }
     } catch (IOException e) {
       throw new FileProblem("%s can't be read: %s.".formatted(file, e.getMessage()), e);
     }
   }
 
-  private static Text decode(Path file, byte[] bytes) throws FileProblem {
+  /** A text as it comes, unpacked where it is compressed. */
+  static Text of(String name, InputStream in) throws FileProblem {
+    try {
+      byte[] bytes = in.readNBytes((int) LARGEST_BYTES + 1);
+      boolean packed = bytes.length > 2 && (bytes[0] & 0xff) == 0x1f && (bytes[1] & 0xff) == 0x8b;
+      if (packed) {
+        try (InputStream unpacked = new GZIPInputStream(new ByteArrayInputStream(bytes))) {
+          bytes = unpacked.readNBytes((int) LARGEST_BYTES + 1);
+        }
+      }
+      if (bytes.length > LARGEST_BYTES) {
+        throw new FileProblem(
+            name + " is larger than 64 MiB. Split it into smaller files. Nothing was taken.");
+      }
+      return decode(name, bytes);
+    } catch (IOException e) {
+      throw new FileProblem("%s can't be read: %s.".formatted(name, e.getMessage()), e);
+    }
+  }
+
+  private static Text decode(String name, byte[] bytes) throws FileProblem {
     for (Charset marked :
         new Charset[] {
           StandardCharsets.UTF_8, StandardCharsets.UTF_16LE, StandardCharsets.UTF_16BE
@@ -48,9 +73,7 @@ record Text(String content, String encoding) {
       byte[] mark = "\uFEFF".getBytes(marked);
       if (bytes.length >= mark.length && Arrays.equals(Arrays.copyOf(bytes, mark.length), mark)) {
         return checked(
-            file.getFileName().toString(),
-            strict(Arrays.copyOfRange(bytes, mark.length, bytes.length), marked),
-            marked);
+            name, strict(Arrays.copyOfRange(bytes, mark.length, bytes.length), marked), marked);
       }
     }
     // The lenient decoder is several times as fast, and leaves a mark where it had to be lenient.
@@ -61,9 +84,9 @@ record Text(String content, String encoding) {
       }
     } catch (FileProblem _) {
       Charset western = Charset.forName("windows-1252");
-      return checked(file.getFileName().toString(), new String(bytes, western), western);
+      return checked(name, new String(bytes, western), western);
     }
-    return checked(file.getFileName().toString(), utf8, StandardCharsets.UTF_8);
+    return checked(name, utf8, StandardCharsets.UTF_8);
   }
 
   private static String strict(byte[] bytes, Charset charset) throws FileProblem {

@@ -1,0 +1,80 @@
+package polydex.intake;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import polydex.intake.ColumnRoles.Target;
+import polydex.intake.IntakeRequest.RequestedRow;
+
+/**
+ * What becomes of a table of a list: taken with columns that were found or said, or left with the
+ * reason, so that every table is accounted for.
+ *
+ * @param table as it is read, with its first line as data where that is no names
+ * @param roles what its columns are
+ * @param taken whether its lines are brought in
+ * @param named whether its columns were named rather than found out by what they hold
+ * @param why a sentence
+ */
+public record TableFate(
+    ListTable table, ColumnRoles roles, boolean taken, boolean named, String why) {
+
+  /** What becomes of a table whose columns are known or said. */
+  public static TableFate said(ListTable table, ColumnRoles roles, boolean target) {
+    List<String> missing = roles.missing(target);
+    return new TableFate(
+        table,
+        roles,
+        missing.isEmpty(),
+        true,
+        missing.isEmpty() ? "Columns: " + roles.written() + "." : lacks(missing));
+  }
+
+  /**
+   * What becomes of a table whose columns have to be found out.
+   *
+   * @param environments the titles of environments that are known
+   * @param target whether it is said of which environment its lines are
+   */
+  public static TableFate found(ListTable table, Collection<String> environments, boolean target) {
+    ColumnGuess guess = ColumnGuess.of(table, environments);
+    ListTable read = guess.headerIsData() ? table.withHeaderAsLine() : table;
+    List<String> missing = guess.roles().missing(target);
+    String how =
+        "Columns: "
+            + guess.roles().written()
+            + (guess.named() ? "." : ", by what they hold.")
+            + (guess.headerIsData() ? " The first line is data, no names." : "");
+    return new TableFate(
+        read,
+        guess.roles(),
+        missing.isEmpty(),
+        guess.named(),
+        missing.isEmpty() ? how : lacks(missing));
+  }
+
+  private static String lacks(List<String> missing) {
+    if (missing.contains("“gesture”")) {
+      return "No column of it reads as gestures.";
+    }
+    return missing.contains("“action”")
+        ? "It has gestures, but no column with words for what they do."
+        : "No column says of which platform or application it is.";
+  }
+
+  /** The other way round, because the user says so: left, or taken with the likeliest columns. */
+  public TableFate switched() {
+    if (taken) {
+      return new TableFate(table, roles, false, named, "Left, as you said.");
+    }
+    ColumnRoles likeliest = ColumnGuess.forced(table);
+    return new TableFate(
+        table, likeliest, true, false, "Taken, as you said; columns: " + likeliest.written() + ".");
+  }
+
+  /** Its lines as rows of bindings. */
+  public List<RequestedRow> rows(Optional<Target> target) {
+    return taken ? roles.rows(table, target) : new ArrayList<>();
+  }
+}

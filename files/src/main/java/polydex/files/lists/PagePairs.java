@@ -1,0 +1,145 @@
+package polydex.files.lists;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
+import polydex.files.lists.ForeignList.Overlooked;
+import polydex.intake.ListTable;
+import polydex.intake.Steps;
+
+/**
+ * The lists of a page in which keys and what they do stand together: terms with what they mean, and
+ * bullets with both in one line.
+ */
+final class PagePairs {
+  private static final List<String> HEADER = List.of("", "");
+  private static final int LONGEST_BULLET = 400;
+
+  private PagePairs() {}
+
+  static void of(
+      Document page,
+      PageTitles titles,
+      PageCell texts,
+      List<ListTable> found,
+      List<Overlooked> overlooked) {
+    for (Element list : page.select("dl, variablelist, terms")) {
+      List<ListTable.Line> lines = new ArrayList<>();
+      if (list.normalName().equals("dl")) {
+        definitions(list, texts, lines);
+      } else {
+        entries(list, texts, lines);
+      }
+      if (!lines.isEmpty()) {
+        found.add(table(titles.near(list), lines));
+      }
+    }
+    int plain = 0;
+    for (Element list : page.select("ul, ol, itemizedlist, orderedlist, list, steps, simplelist")) {
+      List<ListTable.Line> lines = bullets(list, texts);
+      long keys = lines.stream().filter(l -> PairLine.isGesture(l.cells().getFirst())).count();
+      if (lines.size() > 1 && keys * 2 > list.children().size()) {
+        found.add(table(titles.near(list), lines));
+      } else if (list.selectFirst("kbd, key, keycap") != null) {
+        overlooked.add(
+            new Overlooked(
+                "",
+                Math.max(1, list.sourceRange().start().lineNumber()),
+                Pages.shown("list", titles.near(list)),
+                "Its items tell of keys in running text."));
+      } else {
+        plain++;
+      }
+    }
+    if (plain > 0) {
+      overlooked.add(
+          new Overlooked(
+              "", 0, plain == 1 ? "1 list" : "%,d lists".formatted(plain), "No keys in them."));
+    }
+    int running = page.select("p kbd, p keycombo, p keyseq, para keycombo, para keycap").size();
+    if (running > 0) {
+      overlooked.add(
+          new Overlooked(
+              "",
+              0,
+              "%,d keys in running text".formatted(running),
+              "Only tables and lists are read."));
+    }
+  }
+
+  private static ListTable table(String title, List<ListTable.Line> lines) {
+    return new ListTable(title, HEADER, lines, new ListTable.Origin("", "list", 0));
+  }
+
+  /** Several terms in a row are ways to the same. */
+  private static void definitions(Element list, PageCell texts, List<ListTable.Line> lines) {
+    List<String> terms = new ArrayList<>();
+    int line = 1;
+    boolean told = true;
+    List<Element> all = new ArrayList<>();
+    for (Element child : list.children()) {
+      if (child.normalName().equals("div")) {
+        all.addAll(child.children());
+      } else {
+        all.add(child);
+      }
+    }
+    for (Element child : all) {
+      Steps.take(1);
+      if (child.normalName().equals("dt")) {
+        if (told) {
+          terms.clear();
+          line = Math.max(1, child.sourceRange().start().lineNumber());
+        }
+        terms.add(texts.text(child));
+        told = false;
+      } else if (child.normalName().equals("dd") && !terms.isEmpty()) {
+        lines.add(
+            new ListTable.Line(line, "", List.of(String.join("\n", terms), texts.text(child))));
+        told = true;
+        terms.clear();
+      }
+    }
+  }
+
+  private static void entries(Element list, PageCell texts, List<ListTable.Line> lines) {
+    for (Element entry : list.select("> varlistentry, > item")) {
+      List<String> terms = new ArrayList<>();
+      for (Element term : entry.select("> term, > title")) {
+        terms.add(texts.text(term));
+      }
+      StringBuilder said = new StringBuilder();
+      for (Element child : entry.children()) {
+        if (!child.normalName().equals("term") && !child.normalName().equals("title")) {
+          said.append(texts.text(child)).append('\n');
+        }
+      }
+      if (!terms.isEmpty() && !said.toString().isBlank()) {
+        lines.add(
+            new ListTable.Line(
+                Math.max(1, entry.sourceRange().start().lineNumber()),
+                "",
+                List.of(String.join("\n", terms), said.toString().strip())));
+      }
+    }
+  }
+
+  private static List<ListTable.Line> bullets(Element list, PageCell texts) {
+    List<ListTable.Line> lines = new ArrayList<>();
+    for (Element item : list.children()) {
+      if (item.selectFirst("ul, ol, itemizedlist, orderedlist, list, table") != null) {
+        continue;
+      }
+      String text = texts.text(item).replace('\n', ' ');
+      Optional<List<String>> pair =
+          text.length() > LONGEST_BULLET ? Optional.empty() : PairLine.of(text);
+      pair.ifPresent(
+          p ->
+              lines.add(
+                  new ListTable.Line(Math.max(1, item.sourceRange().start().lineNumber()), "", p)));
+    }
+    return lines;
+  }
+}

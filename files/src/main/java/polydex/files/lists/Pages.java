@@ -1,0 +1,185 @@
+package polydex.files.lists;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
+import org.jsoup.parser.Parser;
+import org.jsoup.select.NodeFilter;
+import polydex.files.FileProblem;
+import polydex.files.lists.ForeignList.Overlooked;
+import polydex.intake.ListTable;
+import polydex.intake.Steps;
+
+/**
+ * The tables and lists of a page of HTML, DocBook or Mallard: merged cells spread out, keys put
+ * together as the markup says, footnotes put where they are pointed from, and what is hidden left
+ * out. Scripts are not run and nothing is fetched.
+ */
+final class Pages {
+  /** Deeper than any page that a person has made. */
+  private static final int DEEPEST = 200;
+
+  private static final int HEAD = 3000;
+
+  private final PageTitles titles;
+  private final PageCell texts;
+  private final List<ListTable> found = new ArrayList<>();
+  private final List<Overlooked> overlooked = new ArrayList<>();
+
+  private Pages(Document page) {
+    titles = new PageTitles(page);
+    texts = new PageCell(new PageNotes(page), new PageKeys(page));
+  }
+
+  static ForeignList read(String name, String text) throws FileProblem {
+    Steps.take(text.length());
+    boolean markup = isDocumentMarkup(text);
+    Parser parser = (markup ? Parser.xmlParser() : Parser.htmlParser()).setTrackPosition(true);
+    Document page = Jsoup.parse(text, "", parser);
+    refuseWhereDeep(name, page);
+    int hidden = PageHidden.remove(page);
+    Pages pages = new Pages(page);
+    pages.tables(name, page);
+    PagePairs.of(page, pages.titles, pages.texts, pages.found, pages.overlooked);
+    if (hidden > 0) {
+      pages.overlooked.add(
+          new Overlooked(
+              "", 0, hidden + (hidden == 1 ? " table" : " tables"), "The page hides it."));
+    }
+    if (pages.found.isEmpty()) {
+      throw new FileProblem(
+          name
+              + " has no table with two columns or more in it, and no list of keys."
+              + " Nothing was taken.");
+    }
+    return new ForeignList(
+        name,
+        "%s of %s".formatted(counted(pages.found), markup ? "a document" : "a page"),
+        pages.found,
+        List.of(),
+        0,
+        pages.overlooked,
+        title(page));
+  }
+
+  private static String counted(List<ListTable> found) {
+    long tables = found.stream().filter(t -> t.origin().kind().equals("table")).count();
+    long lists = found.size() - tables;
+    List<String> said = new ArrayList<>();
+    if (tables > 0) {
+      said.add(tables == 1 ? "one table" : "%,d tables".formatted(tables));
+    }
+    if (lists > 0) {
+      said.add(lists == 1 ? "one list" : "%,d lists".formatted(lists));
+    }
+    return String.join(" and ", said);
+  }
+
+  /** Whether a text is DocBook or Mallard, whose elements close as XML says. */
+  static boolean isDocumentMarkup(String text) {
+    String head = text.substring(0, Math.min(HEAD, text.length())).toLowerCase(Locale.ROOT);
+    return head.contains("docbook")
+        || head.contains("projectmallard")
+        || head.contains("<refentry")
+        || head.contains("<sect1")
+        || (head.contains("<chapter") && !head.contains("<html"))
+        || (head.contains("<article") && !head.contains("<html") && head.contains("<?xml"));
+  }
+
+  private static String title(Document page) {
+    for (String where : List.of("h1", "head > title", "page > title", "title")) {
+      Element title = page.selectFirst(where);
+      if (title != null && !title.text().isBlank()) {
+        return title.text().strip();
+      }
+    }
+    return "";
+  }
+
+  private static void refuseWhereDeep(String name, Document page) throws FileProblem {
+    boolean[] deep = new boolean[1];
+    page.filter(
+        (_, depth) -> {
+          deep[0] |= depth > DEEPEST;
+          return deep[0] ? NodeFilter.FilterResult.STOP : NodeFilter.FilterResult.CONTINUE;
+        });
+    if (deep[0]) {
+      throw new FileProblem(
+          "%s has elements in each other more than %d deep. Nothing was taken."
+              .formatted(name, DEEPEST));
+    }
+  }
+
+  private void tables(String name, Document page) throws FileProblem {
+    int rows = 0;
+    for (Element table : page.select("table, informaltable")) {
+      if (table.selectFirst("table table, informaltable informaltable") != null) {
+        continue; // a table that lays out others
+      }
+      int before = found.size();
+      table(table);
+      if (found.size() > before) {
+        rows += found.getLast().rows().size();
+        ListReader.checkRows(name, rows);
+      }
+    }
+  }
+
+  private void table(Element table) {
+    List<PageGrid.Row> grid = PageGrid.of(table);
+    int line = Math.max(1, table.sourceRange().start().lineNumber());
+    int width = grid.stream().mapToInt(r -> r.cells().size()).max().orElse(0);
+    if (grid.isEmpty()) {
+      return;
+    }
+    if (width < 2) {
+      overlooked.add(
+          new Overlooked("", line, shown("table", titles.of(table)), "It has one column only."));
+      return;
+    }
+    List<ListTable.Line> lines = new ArrayList<>();
+    List<String> header = List.of();
+    int headerLine = 0;
+    String section = "";
+    if (grid.size() == 1) {
+      header = padded(List.of(), width);
+    }
+    for (PageGrid.Row row : grid) {
+      List<Element> cells = row.cells();
+      boolean whole = cells.stream().distinct().count() == 1;
+      if (whole) {
+        section = header.isEmpty() ? section : texts.text(cells.getFirst());
+      } else if (header.isEmpty()) {
+        header = padded(cells.stream().map(texts::text).toList(), width);
+        headerLine = row.line();
+      } else {
+        lines.add(
+            new ListTable.Line(
+                row.line(), section, padded(cells.stream().map(texts::text).toList(), width)));
+      }
+    }
+    if (lines.isEmpty()) {
+      overlooked.add(
+          new Overlooked("", line, shown("table", titles.of(table)), "It has no lines."));
+      return;
+    }
+    found.add(
+        new ListTable(
+            titles.of(table), header, lines, new ListTable.Origin("", "table", headerLine)));
+  }
+
+  static String shown(String kind, String title) {
+    return title.isBlank() ? kind : kind + " “" + title.strip() + "”";
+  }
+
+  private static List<String> padded(List<String> cells, int width) {
+    List<String> all = new ArrayList<>(cells);
+    while (all.size() < width) {
+      all.add("");
+    }
+    return all;
+  }
+}
