@@ -35,6 +35,7 @@ final class CellReader {
   /** The longest cell, in characters. */
   private static final int LONGEST = 4000;
 
+  private static final Set<String> JOINING = Set.of("and", "or", "the", "and the", "or the");
   private static final int MOST_PARTS = 64;
   private static final int MOST_SPREAD = 16;
   private static final Pattern COMMA = Pattern.compile("(?<=\\S),\\s+(?=\\S)");
@@ -42,6 +43,7 @@ final class CellReader {
       Pattern.compile(
           "(?:^|(?<=[\\s,;/|]))(\\p{L}[\\p{L}\\p{N}./&-]{0,24}(?: \\p{L}[\\p{L}\\p{N}./&-]{0,16})?):\\s+(?=\\S)");
   private static final Pattern SEPARATOR_END = Pattern.compile("[\\s,;/|]+$");
+  private static final Pattern AND = Pattern.compile("\\s+and\\s+|\\s+&\\s+");
   private static final Pattern PLUS = Pattern.compile("(?<=[^+\\s])\\s*\\+\\s*(?=\\S)");
 
   private final GestureReader reader;
@@ -172,7 +174,11 @@ final class CellReader {
   private Result single(String text, Gesture whole) {
     boolean bare = !Dialect.isFull(whole) && whole.steps().size() == 1;
     boolean tap = bare && whole.steps().getFirst() instanceof Step.Tap;
-    if (bare && !tap && !dialect.is(ReadingChoice.SINGLES, "key")) {
+    boolean digit = bare && Character.isDigit(text.strip().codePointAt(0));
+    boolean known =
+        dialect.is(ReadingChoice.SINGLES, "key")
+            || (!digit && dialect.is(ReadingChoice.SINGLES, "letters"));
+    if (bare && !tap && !known) {
       return new Unclear(
           ReadingChoice.SINGLES,
           "“%s” by itself is a key in some lists only.".formatted(text.strip()));
@@ -245,6 +251,9 @@ final class CellReader {
   private List<String> rejoined(List<String> parts) {
     List<String> all = new ArrayList<>();
     for (String part : parts) {
+      if (JOINING.contains(part.strip().toLowerCase(Locale.ROOT))) {
+        continue; // a line with nothing but "and" in it
+      }
       boolean bare = !all.isEmpty() && isModifier(all.getLast());
       if (bare && part.strip().length() > 1 && startsWithModifier(part)) {
         all.set(all.size() - 1, all.getLast().strip() + "/" + part.strip());
@@ -435,9 +444,7 @@ final class CellReader {
     Optional<Gesture> whole = own || pair ? Optional.empty() : whole(CellScanner.unmarked(marked));
     boolean either = own || pair || whole.isEmpty();
     if (!either && all) {
-      boolean opens = read.getFirst().get().steps().getFirst() instanceof Step.Tap;
-      boolean apart = read.stream().allMatch(g -> Dialect.isFull(g.get()));
-      either = !opens && apart && (cell.either || isEither(CellScanner.unmarked(marked), plain));
+      either = isEither(CellScanner.unmarked(marked), plain, read, cell.either);
     }
     if (!either) {
       cell.rules.add(CellRule.SEQUENCE);
@@ -456,11 +463,22 @@ final class CellReader {
     return true;
   }
 
-  private boolean isEither(String text, List<String> parts) {
-    if (dialect.is(ReadingChoice.COMMAS, "either")) {
+  /**
+   * Whether commas part alternatives. A tap, or a stroke with modifiers and bare keys behind it, is
+   * the beginning of a sequence wherever the list does not say otherwise.
+   */
+  private boolean isEither(
+      String text, List<String> parts, List<Optional<Gesture>> read, boolean listed) {
+    Gesture first = read.getFirst().orElseThrow();
+    boolean opens =
+        first.steps().getFirst() instanceof Step.Tap
+            || (first.modifierPresses() > 0
+                && read.stream().skip(1).noneMatch(g -> Dialect.isFull(g.orElseThrow())));
+    boolean either = listed || dialect.is(ReadingChoice.COMMAS, "either");
+    if (either && !opens) {
       return true;
     }
-    if (dialect.is(ReadingChoice.COMMAS, "sequence")) {
+    if (dialect.is(ReadingChoice.COMMAS, "sequence") || (opens && !either)) {
       return false;
     }
     throw new Asked(
@@ -478,7 +496,7 @@ final class CellReader {
   private void slashed(String text, String system, String note, Cell cell) {
     List<String> parts = CellScanner.slashed(text);
     if (parts.size() < 2 || parts.size() > MOST_SPREAD) {
-      refuse(text, cell);
+      joinedByAnd(text, system, note, cell);
       return;
     }
     Optional<List<String>> spread = spread(text);
@@ -511,6 +529,25 @@ final class CellReader {
         cell.rules.add(CellRule.SYSTEMS);
       }
       add(gesture, where, note, one, cell);
+    }
+  }
+
+  /** "Left and Right", where both are gestures; or a gesture with the full stop of a sentence. */
+  private void joinedByAnd(String text, String system, String note, Cell cell) {
+    List<String> parts = List.of(AND.split(text, MOST_SPREAD));
+    if (parts.size() > 1 && parts.stream().allMatch(p -> whole(p).isPresent())) {
+      cell.rules.add(CellRule.EITHER);
+      parts.forEach(p -> add(whole(p).orElseThrow(), system, note, p, cell));
+      return;
+    }
+    Optional<Gesture> stopped =
+        text.length() > 2 && text.endsWith(".")
+            ? whole(text.substring(0, text.length() - 1))
+            : Optional.empty();
+    if (stopped.isPresent()) {
+      add(stopped.get(), system, note, text, cell);
+    } else {
+      refuse(text, cell);
     }
   }
 
@@ -636,7 +673,15 @@ final class CellReader {
         parts.addAll(List.of(COMMA.split(part, MOST_PARTS)));
       }
       boolean marked = parts.size() == 2 && parts.stream().allMatch(p -> CellScanner.mark(p) >= 0);
-      if (marked && reader.isPair(parts.stream().map(CellScanner::unmarked).toList())) {
+      boolean apart =
+          marked
+              && !bracketed
+                  .said()
+                  .get(CellScanner.mark(parts.getFirst()))
+                  .strip()
+                  .equalsIgnoreCase(
+                      bracketed.said().get(CellScanner.mark(parts.getLast())).strip());
+      if (apart && reader.isPair(parts.stream().map(CellScanner::unmarked).toList())) {
         parts.forEach(
             p ->
                 found.add(

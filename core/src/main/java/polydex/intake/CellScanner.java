@@ -113,13 +113,22 @@ final class CellScanner {
       return afterSpace
           && close - open - 1 >= SHORTEST_REMARK
           && !isJoined(cell, close + 1)
-          && (rest.isEmpty() || !rest.toString().strip().endsWith("+"));
+          && lastSign(rest) != '+';
     }
-    boolean behindSomething = false;
-    for (int i = rest.length() - 1; i >= 0 && !behindSomething; i--) {
-      behindSomething = !isSpace(rest.charAt(i));
+    boolean behindSomething = lastSign(rest) != ' ';
+    boolean apart = afterSpace && "+-".indexOf(lastSign(rest)) < 0;
+    return behindSomething
+        && (hasTwoSigns(cell, open + 1, close)
+            || (apart && close == open + 2 && Character.isLetterOrDigit(cell.charAt(open + 1))));
+  }
+
+  /** The last character that is no space; a space where there is none. */
+  private static char lastSign(StringBuilder text) {
+    int at = text.length();
+    while (at > 0 && isSpace(text.charAt(at - 1))) {
+      at--;
     }
-    return behindSomething && hasTwoSigns(cell, open + 1, close);
+    return at == 0 ? ' ' : text.charAt(at - 1);
   }
 
   /** Whether a plus sign follows, so that the bracket is about a key. */

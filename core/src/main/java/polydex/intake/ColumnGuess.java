@@ -2,6 +2,7 @@ package polydex.intake;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -23,8 +24,9 @@ import polydex.keys.KeyLanguage;
  * @param roles what was found
  * @param headerIsData whether the first line is no names of columns
  * @param named whether a name said which column has the gestures
+ * @param left columns, counted from 1, in which there are gestures and which are left
  */
-record ColumnGuess(ColumnRoles roles, boolean headerIsData, boolean named) {
+record ColumnGuess(ColumnRoles roles, boolean headerIsData, boolean named, List<Integer> left) {
   private static final int SAMPLE = 200;
   private static final Map<Role, Set<String>> WORDS =
       Map.of(
@@ -143,7 +145,14 @@ record ColumnGuess(ColumnRoles roles, boolean headerIsData, boolean named) {
           Set.of("note", "notes", "remark", "remarks", "comment", "comments", "details"));
 
   /** A column, as far as its first cells tell. */
-  private record Column(int filled, int strong, int weak, int nothing, double words) {
+  private record Column(
+      int rows, int filled, int different, int strong, int weak, int nothing, double words) {
+    /** How much it tells of what is done: words in most lines, and not the same in all. */
+    double says() {
+      boolean same = filled > 5 && different < 3;
+      return (same ? 0.1 : 1) * Math.min(words, 6) * filled / rows;
+    }
+
     int read() {
       return strong + weak;
     }
@@ -151,6 +160,11 @@ record ColumnGuess(ColumnRoles roles, boolean headerIsData, boolean named) {
     /** Most of what it holds are gestures that are nothing else. */
     boolean isGestures() {
       return strong > 0 && 2 * strong >= filled - nothing && 10 * read() >= 6 * (filled - nothing);
+    }
+
+    /** Short things, nearly all of which can be keys, and one at least that can be nothing else. */
+    boolean mayAllBeKeys() {
+      return strong > 0 && 10 * read() >= 7 * (filled - nothing) && words < 3;
     }
 
     /** It may hold gestures, if its name says so. */
@@ -196,7 +210,15 @@ record ColumnGuess(ColumnRoles roles, boolean headerIsData, boolean named) {
     roles.values().removeIf(taken::contains);
     others(headerIsData ? List.of() : table.header(), columns, taken, roles);
     boolean told = !named.isEmpty() || !ofEnvironments.isEmpty() || exactly != null;
-    return new ColumnGuess(new ColumnRoles(roles, gestures), headerIsData, told && !headerIsData);
+    List<Integer> left = new ArrayList<>();
+    for (int c = 0; c < width; c++) {
+      Column column = columns.get(c);
+      if (!taken.contains(c) && column.strong() > 2 && 5 * column.strong() > column.filled()) {
+        left.add(c + 1);
+      }
+    }
+    return new ColumnGuess(
+        new ColumnRoles(roles, gestures), headerIsData, told && !headerIsData, left);
   }
 
   /** The likeliest columns of a table that does not look like one of gestures. */
@@ -238,12 +260,14 @@ record ColumnGuess(ColumnRoles roles, boolean headerIsData, boolean named) {
     int weak = 0;
     int nothing = 0;
     int words = 0;
+    Set<String> different = new HashSet<>();
     for (ListTable.Line line : sample) {
       String cell = line.cells().get(index);
       if (cell.isBlank()) {
         continue;
       }
       filled++;
+      different.add(cell.strip());
       words += (int) cell.strip().chars().filter(c -> c == ' ').count() + 1;
       switch (Likeness.of(cell, reader)) {
         case STRONG -> strong++;
@@ -252,7 +276,14 @@ record ColumnGuess(ColumnRoles roles, boolean headerIsData, boolean named) {
         case NONE -> {}
       }
     }
-    return new Column(filled, strong, weak, nothing, filled == 0 ? 0 : (double) words / filled);
+    return new Column(
+        sample.size(),
+        filled,
+        different.size(),
+        strong,
+        weak,
+        nothing,
+        filled == 0 ? 0 : (double) words / filled);
   }
 
   private static Map<Role, Integer> exact(List<String> header) {
@@ -298,7 +329,9 @@ record ColumnGuess(ColumnRoles roles, boolean headerIsData, boolean named) {
       List<String> header, List<Column> columns, List<Integer> named, Map<Role, Integer> roles) {
     Set<Integer> found = new HashSet<>();
     for (int c = 0; c < columns.size(); c++) {
-      boolean reads = columns.get(c).isGestures() && !isOther(roles, c);
+      boolean reads =
+          (columns.get(c).isGestures() || (columns.get(c).mayAllBeKeys() && hasWords(columns, c)))
+              && !isOther(roles, c);
       if (reads
           || (named.contains(c) && (named.size() == 1 || !means(header.get(c), Role.ACTION)))) {
         found.add(c);
@@ -321,6 +354,11 @@ record ColumnGuess(ColumnRoles roles, boolean headerIsData, boolean named) {
     return sorted.stream()
         .map(c -> new GestureColumn(c, "", systems ? header.get(c).strip() : ""))
         .toList();
+  }
+
+  private static boolean hasWords(List<Column> columns, int but) {
+    return IntStream.range(0, columns.size())
+        .anyMatch(c -> c != but && columns.get(c).words() >= 2.5);
   }
 
   private static boolean isBareGesture(String name) {
@@ -347,16 +385,32 @@ record ColumnGuess(ColumnRoles roles, boolean headerIsData, boolean named) {
                 ::contains);
   }
 
-  /** The first line is data where it holds a gesture just where the others do. */
+  /**
+   * The first line is data where it holds a gesture just where the others do: one that can be
+   * nothing else, or something that may be one where neither the file nor its words say that it is
+   * names.
+   */
   private static boolean headerIsData(
       ListTable table, List<GestureColumn> gestures, CellReader reader) {
-    return table.origin().headerLine() > 0
-        && gestures.stream()
+    if (table.origin().headerLine() == 0) {
+      return false;
+    }
+    boolean worded =
+        table.header().stream()
             .anyMatch(
-                g ->
-                    g.environment().isEmpty()
-                        && !isBareGesture(table.header().get(g.index()))
-                        && Likeness.of(table.header().get(g.index()), reader) == Likeness.STRONG);
+                h -> Words.of(h).size() < 4 && WORDS.keySet().stream().anyMatch(r -> means(h, r)));
+    for (GestureColumn g : gestures) {
+      String header = table.header().get(g.index());
+      if (!g.environment().isEmpty() || (worded && isBareGesture(header) && !header.isBlank())) {
+        continue;
+      }
+      Likeness like = Likeness.of(header, reader);
+      boolean may = like == Likeness.WEAK || like == Likeness.NOTHING;
+      if (like == Likeness.STRONG || (may && !worded && !table.origin().marked())) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /** What is done, and the rest: by name, and what is done else by having the most words. */
@@ -382,10 +436,8 @@ record ColumnGuess(ColumnRoles roles, boolean headerIsData, boolean named) {
       free.stream()
           .filter(c -> columns.get(c).filled() > 0)
           .max(
-              (a, b) ->
-                  columns.get(a).words() != columns.get(b).words()
-                      ? Double.compare(columns.get(a).words(), columns.get(b).words())
-                      : Integer.compare(b, a))
+              Comparator.<Integer>comparingDouble(c -> columns.get(c).says())
+                  .thenComparing(Comparator.reverseOrder()))
           .ifPresent(c -> roles.put(Role.ACTION, c));
     }
   }

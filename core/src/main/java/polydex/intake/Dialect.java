@@ -171,23 +171,29 @@ public record Dialect(
    * elsewhere they are numbers, marks and what not.
    */
   private static void singles(Set<String> cells, boolean named, Map<ReadingChoice, String> found) {
-    int single = 0;
+    int digits = 0;
+    int letters = 0;
     int signs = 0;
     int dashes = 0;
     for (String cell : cells) {
       if (DASHES.contains(cell)) {
         dashes++;
       } else if (cell.codePointCount(0, cell.length()) == 1) {
-        single++;
-        signs += Character.isLetterOrDigit(cell.codePointAt(0)) ? 0 : 1;
+        int c = cell.codePointAt(0);
+        digits += Character.isDigit(c) ? 1 : 0;
+        letters += Character.isDigit(c) ? 0 : 1;
+        signs += Character.isLetterOrDigit(c) ? 0 : 1;
       }
     }
-    boolean many = single >= 3 && single * 8 >= cells.size();
-    if (single > 0) {
-      found.put(ReadingChoice.SINGLES, many || named ? "key" : "nothing");
+    int all = digits + letters;
+    boolean many = all >= 3 && all * 8 >= cells.size();
+    if (all > 0) {
+      found.put(
+          ReadingChoice.SINGLES,
+          (many && digits != 1) || named ? "key" : letters > 1 ? "letters" : "nothing");
     }
     if (dashes > 0) {
-      found.put(ReadingChoice.DASHES, many && signs >= 2 ? "key" : "nothing");
+      found.put(ReadingChoice.DASHES, signs >= 2 && (many || named) ? "key" : "nothing");
     }
   }
 
@@ -199,16 +205,20 @@ public record Dialect(
   private static Optional<String> steps(Set<String> cells, GestureReader reader) {
     Map<String, Set<String>> goesOn = new HashMap<>();
     Set<String> alone = new HashSet<>();
+    int listed = 0;
     for (String cell : cells) {
-      String[] parts = cell.split(",\\s+|\n|" + ListTable.IN_ARRAY, -1);
+      String[] parts = cell.split(",\\s+|" + ListTable.IN_ARRAY, -1);
       if (parts.length == 1) {
         alone.add(fold(cell));
+      } else if (parts.length > 3) {
+        // Nobody binds four strokes one after the other.
+        listed += List.of(parts).stream().allMatch(p -> reads(p, reader)) ? 1 : 0;
       } else if (parts.length == 2 && isStroke(parts[0], reader) && isStroke(parts[1], reader)) {
         goesOn.computeIfAbsent(fold(parts[0]), _ -> new HashSet<>()).add(fold(parts[1]));
       }
     }
     int sequences = 0;
-    int either = 0;
+    int either = listed;
     for (Map.Entry<String, Set<String>> first : goesOn.entrySet()) {
       if (alone.contains(first.getKey()) || first.getValue().stream().anyMatch(alone::contains)) {
         either++;
@@ -228,6 +238,14 @@ public record Dialect(
 
   private static String fold(String text) {
     return text.strip().toLowerCase(Locale.ROOT);
+  }
+
+  private static boolean reads(String text, GestureReader reader) {
+    try {
+      return !text.isBlank() && !reader.read(text).gesture().steps().isEmpty();
+    } catch (GestureSyntaxException _) {
+      return false;
+    }
   }
 
   private static boolean isStroke(String text, GestureReader reader) {

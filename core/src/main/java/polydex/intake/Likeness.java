@@ -59,9 +59,9 @@ enum Likeness {
       case GestureCell.Unclear _ -> WEAK;
       case GestureCell.Unreadable _ -> NONE;
       case GestureCell.Read(GestureCell cell) ->
-          !cell.unread().isEmpty()
-              ? WEAK
-              : cell.gestures().stream().anyMatch(Likeness::isStrong) ? STRONG : WEAK;
+          cell.gestures().stream().filter(Likeness::isStrong).count() > cell.unread().size()
+              ? STRONG
+              : WEAK;
     };
   }
 

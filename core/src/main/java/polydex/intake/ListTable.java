@@ -32,10 +32,16 @@ public record ListTable(
    * @param kind what it is, as it is called in sentences: "table", "list"
    * @param headerLine the line of the names of its columns, which may be data after all; 0 where
    *     there is no such line
+   * @param marked whether the file itself says that those are names
    */
-  public record Origin(String file, String kind, int headerLine) {
+  public record Origin(String file, String kind, int headerLine, boolean marked) {
     /** The only one. */
     public static final Origin ONLY = new Origin("", "table", 0);
+
+    /** One that does not say whether its first line is names. */
+    public Origin(String file, String kind, int headerLine) {
+      this(file, kind, headerLine, false);
+    }
   }
 
   /** A table whose columns have to be found out. */
@@ -46,7 +52,11 @@ public record ListTable(
   /** The same in one of several files. */
   public ListTable in(String file) {
     return new ListTable(
-        title, header, rows, new Origin(file, origin.kind(), origin.headerLine()), roles);
+        title,
+        header,
+        rows,
+        new Origin(file, origin.kind(), origin.headerLine(), origin.marked()),
+        roles);
   }
 
   /** The same with its first line as data, since it is no names of columns. */

@@ -21,7 +21,7 @@ public enum ReadingChoice {
   /** {@code -}. */
   DASHES("A dash by itself", List.of("nothing", "key")),
   /** {@code 2}. */
-  SINGLES("A character by itself", List.of("key", "nothing"));
+  SINGLES("A character by itself", List.of("key", "letters", "nothing"));
 
   private final String title;
   private final List<String> options;

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import polydex.intake.ColumnRoles.Target;
 import polydex.intake.IntakeRequest.RequestedRow;
 
@@ -45,7 +46,10 @@ public record TableFate(
         "Columns: "
             + guess.roles().written()
             + (guess.named() ? "." : ", by what they hold.")
-            + (guess.headerIsData() ? " The first line is data, no names." : "");
+            + (guess.headerIsData() ? " The first line is data, no names." : "")
+            + guess.left().stream()
+                .map(c -> " Column %d has gestures, too, and is left.".formatted(c))
+                .collect(Collectors.joining());
     return new TableFate(
         read,
         guess.roles(),

@@ -190,12 +190,33 @@ final class SpokenForm {
         at = behind;
         return new Step.Stroke(held, there.get());
       }
-    } else if (bracket
-        && said instanceof Name(Presses(KeyRef named), _, _, _)
-        && named.equals(key)) {
+    } else if (bracket && names(said, key)) {
       at = behind;
     }
     return step;
+  }
+
+  private static boolean names(Token said, KeyRef key) {
+    return switch (said) {
+      case Name(Presses(KeyRef named), _, _, _) -> named.equals(key);
+      case Literal(int c, _, _) -> key instanceof KeyRef.Typed(int typed) && typed == c;
+      default -> false;
+    };
+  }
+
+  /** {@code Home+Shift}: a modifier that is named behind its key is held all the same. */
+  private Step heldBehind(Step step) {
+    Step all = step;
+    while (all instanceof Step.Stroke(Held held, KeyRef key)
+        && at + 1 < tokens.size()
+        && isLiteral(at, '+')
+        && tokens.get(at + 1) instanceof Name(Holds(Modifiers more), _, _, _)
+        && (at + 2 >= tokens.size() || isSeparator(at + 2) || isLiteral(at + 2, '+'))
+        && !held.modifiers().and(more).equals(held.modifiers())) {
+      all = new Step.Stroke(held.and(Held.of(more)), key);
+      at += 2;
+    }
+    return all;
   }
 
   private Step tap(Modifiers held, int timesBefore) {
@@ -299,7 +320,7 @@ final class SpokenForm {
         };
     if (step.isPresent()) {
       at++;
-      return Optional.of(glossed(range(step.get())));
+      return Optional.of(heldBehind(glossed(range(step.get()))));
     }
     return step;
   }
@@ -341,6 +362,12 @@ final class SpokenForm {
         return range;
       }
       at = before;
+    }
+    if (isLiteral(at, '\'')
+        && isLiteral(at + 2, '\'')
+        && tokens.get(at + 1) instanceof Literal(int c, _, _)) {
+      at += 3;
+      return Optional.of(new Step.Stroke(Held.of(held), new KeyRef.Typed(c)));
     }
     if (!held.isEmpty()
         && isLiteral(at, '(')

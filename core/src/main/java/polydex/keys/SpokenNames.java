@@ -152,7 +152,7 @@ final class SpokenNames {
     for (Key key : Key.values()) {
       key.keyName().ifPresent(n -> named.put(n.toLowerCase(Locale.ROOT), key));
     }
-    named.put("return;enter", Key.Enter);
+    named.put("return;enter;ret;cr", Key.Enter);
     named.put("escape;esc", Key.Escape);
     named.put("del;delete;forward delete;fwd delete", Key.Delete);
     named.put("ins", Key.Insert);

@@ -30,7 +30,7 @@ final class PageCell {
     StringBuilder out = new StringBuilder();
     List<String> pointedAt = new ArrayList<>();
     write(cell, out, pointedAt);
-    StringBuilder text = new StringBuilder(Spaces.joined(out).strip());
+    StringBuilder text = new StringBuilder(PageHidden.spread(Spaces.joined(out).strip()));
     for (String note : pointedAt) {
       text.append(" (").append(note.replace('(', ' ').replace(')', ' ').strip()).append(")");
     }

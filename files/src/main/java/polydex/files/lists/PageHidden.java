@@ -1,7 +1,9 @@
 package polydex.files.lists;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
@@ -27,6 +29,17 @@ final class PageHidden {
   private static final Set<String> NEVER =
       Set.of("script", "style", "template", "comment", "remark");
 
+  private static final int MOST_VARIANTS = 6;
+
+  /** What stands about variants, and between them: characters for nobody's use. */
+  private static final char FIRST = '\ue0f0';
+
+  private static final char NEXT = '\ue0f1';
+  private static final char LAST = '\ue0f2';
+  private static final Pattern VARIANTS =
+      Pattern.compile(FIRST + "([^" + LAST + "]{0,400})" + LAST);
+  private static final int MOST_WORDS = 5;
+
   /** What a style sheet hides: a class or an id, perhaps of one kind of element only. */
   private record Hides(String element, String sign, String name) {}
 
@@ -42,6 +55,7 @@ final class PageHidden {
     for (Element style : page.select("style")) {
       hidden.sheet(style.data());
     }
+    hidden.switches(page);
     page.traverse(
         new NodeVisitor() {
           private int within;
@@ -64,6 +78,75 @@ final class PageHidden {
         });
     hidden.gone.forEach(Node::remove);
     return hidden.tables;
+  }
+
+  /**
+   * Where every one of several words in a line is hidden, a script of the page shows one of them:
+   * they are variants side by side, the page's own default first.
+   */
+  private void switches(Document page) {
+    Set<Element> parents = new LinkedHashSet<>();
+    for (Element e : page.select("span[hidden], em[hidden], kbd[hidden], b[hidden]")) {
+      if (e.parent() != null) {
+        parents.add(e.parent());
+      }
+    }
+    for (Element parent : parents) {
+      List<Element> variants = List.copyOf(parent.children());
+      Steps.take(variants.size());
+      if (variants.size() < 2
+          || variants.size() > MOST_VARIANTS
+          || !parent.ownText().isBlank()
+          || !variants.stream().allMatch(this::isHidden)) {
+        continue;
+      }
+      List<String> texts =
+          variants.stream()
+              .sorted(Comparator.comparing(v -> !isDefault(v)))
+              .map(v -> v.text().strip())
+              .filter(t -> !t.isEmpty())
+              .distinct()
+              .toList();
+      parent.text(FIRST + String.join(String.valueOf(NEXT), texts) + LAST);
+    }
+  }
+
+  /**
+   * A text with the variants in it one after the other: keys on a line each, with all that is about
+   * them; in a sentence with strokes between.
+   */
+  static String spread(String text) {
+    if (text.indexOf(FIRST) < 0) {
+      return text;
+    }
+    int most = 0;
+    Matcher variants = VARIANTS.matcher(text);
+    while (variants.find()) {
+      most = Math.max(most, variants.group(1).split(String.valueOf(NEXT)).length);
+    }
+    String around = VARIANTS.matcher(text).replaceAll("x");
+    if (around.strip().split("\\s+").length > MOST_WORDS || around.indexOf('\n') >= 0) {
+      return VARIANTS
+          .matcher(text)
+          .replaceAll(r -> Matcher.quoteReplacement(r.group(1).replace(NEXT, '/')));
+    }
+    Set<String> lines = new LinkedHashSet<>();
+    for (int i = 0; i < most; i++) {
+      int at = i;
+      lines.add(
+          VARIANTS
+              .matcher(text)
+              .replaceAll(
+                  r -> {
+                    String[] all = r.group(1).split(String.valueOf(NEXT));
+                    return Matcher.quoteReplacement(all[Math.min(at, all.length - 1)]);
+                  }));
+    }
+    return String.join("\n", lines);
+  }
+
+  private static boolean isDefault(Element e) {
+    return e.id().startsWith("default") || e.className().startsWith("default");
   }
 
   private void sheet(String text) {

@@ -81,12 +81,13 @@ final class Pages {
   /** Whether a text is DocBook or Mallard, whose elements close as XML says. */
   static boolean isDocumentMarkup(String text) {
     String head = text.substring(0, Math.min(HEAD, text.length())).toLowerCase(Locale.ROOT);
-    return head.contains("docbook")
-        || head.contains("projectmallard")
-        || head.contains("<refentry")
-        || head.contains("<sect1")
-        || (head.contains("<chapter") && !head.contains("<html"))
-        || (head.contains("<article") && !head.contains("<html") && head.contains("<?xml"));
+    return !head.contains("<html")
+        && (head.contains("docbook")
+            || head.contains("projectmallard")
+            || head.contains("<refentry")
+            || head.contains("<sect1")
+            || head.contains("<chapter")
+            || (head.contains("<article") && head.contains("<?xml")));
   }
 
   private static String title(Document page) {
@@ -143,6 +144,7 @@ final class Pages {
     List<ListTable.Line> lines = new ArrayList<>();
     List<String> header = List.of();
     int headerLine = 0;
+    boolean marked = false;
     String section = "";
     if (grid.size() == 1) {
       header = padded(List.of(), width);
@@ -155,6 +157,7 @@ final class Pages {
       } else if (header.isEmpty()) {
         header = padded(cells.stream().map(texts::text).toList(), width);
         headerLine = row.line();
+        marked = cells.stream().allMatch(Pages::isName);
       } else {
         lines.add(
             new ListTable.Line(
@@ -168,7 +171,14 @@ final class Pages {
     }
     found.add(
         new ListTable(
-            titles.of(table), header, lines, new ListTable.Origin("", "table", headerLine)));
+            titles.of(table),
+            header,
+            lines,
+            new ListTable.Origin("", "table", headerLine, marked)));
+  }
+
+  private static boolean isName(Element cell) {
+    return cell.normalName().equals("th") || cell.closest("thead") != null;
   }
 
   static String shown(String kind, String title) {

@@ -81,6 +81,9 @@ final class RoffLists {
     boolean format = false;
     List<ListTable.Line> cells = new ArrayList<>();
     for (int i = 0; i < all.size(); i++) {
+      if (all.get(i).startsWith(".\\\"") || all.get(i).startsWith("'\\\"")) {
+        continue;
+      }
       Matcher macro = MACRO.matcher(all.get(i));
       String name = macro.matches() ? macro.group(1) : "";
       String rest = name.isEmpty() ? all.get(i) : macro.group(2);
@@ -235,6 +238,7 @@ final class RoffLists {
         .replace("\\(bs", "\\")
         .replace("\\(en", "–")
         .replace("\\(em", "—")
+        .replace("\\(ga", "`")
         .replace("\\[aq]", "'")
         .replace("\\[ha]", "^")
         .replace("\\[ti]", "~")
@@ -249,7 +253,7 @@ final class RoffLists {
         .replace("\\'", "'")
         .replace("\\`", "`")
         .replace("\\e", "\\")
-        .replace("\\\\", "\\")
+        .replaceAll("\\\\{2,}", "\\\\")
         .strip();
   }
 }

@@ -25,7 +25,7 @@ final class XmlAttributes {
   private static final int WIDEST = 40;
   private static final int DEEPEST = 200;
   private static final int LONGEST_INSIDE = 160;
-  private static final String INSIDE = "what";
+  private static final String INSIDE = "inside";
 
   private final Map<String, List<Element>> groups = new LinkedHashMap<>();
 
@@ -53,8 +53,13 @@ final class XmlAttributes {
     }
     List<ListTable> found = new ArrayList<>();
     int without = 0;
+    int pointers = 0;
     int rows = 0;
     for (Map.Entry<String, List<Element>> group : attributes.groups.entrySet()) {
+      if (group.getKey().startsWith("mouse") || group.getValue().getFirst().hasAttr("button")) {
+        pointers += group.getValue().size();
+        continue; // "Left" is a button there
+      }
       ListTable table = table(group.getKey(), group.getValue());
       boolean gestures =
           table.rows().stream()
@@ -72,24 +77,30 @@ final class XmlAttributes {
       throw new FileProblem(
           name + " is XML, and no attribute in it is a gesture. Nothing was taken.");
     }
-    return new ForeignList(
-        name,
-        "settings in XML",
-        found,
-        List.of(),
-        0,
-        without == 0
-            ? List.of()
-            : List.of(
-                new Overlooked(
-                    "", 0, "%,d kinds of elements".formatted(without), "No gestures in them.")),
-        "");
+    List<Overlooked> overlooked = new ArrayList<>();
+    if (without > 0) {
+      overlooked.add(
+          new Overlooked(
+              "", 0, "%,d kinds of elements".formatted(without), "No gestures in them."));
+    }
+    if (pointers > 0) {
+      overlooked.add(
+          new Overlooked(
+              "",
+              0,
+              "%,d bindings of the pointer".formatted(pointers),
+              "They name buttons, no keys."));
+    }
+    return new ForeignList(name, "settings in XML", found, List.of(), 0, overlooked, "");
   }
 
   private void add(Element e) {
     Steps.take(1);
     Element parent = e.parent();
-    String within = parent == null ? "" : parent.normalName() + " " + parent.attr("name");
+    Element around = parent == null ? null : parent.parent();
+    String within =
+        (around == null || around.attr("name").isEmpty() ? "" : around.attr("name") + "/")
+            + (parent == null ? "" : parent.normalName() + " " + parent.attr("name"));
     groups.computeIfAbsent(e.normalName() + " in " + within, _ -> new ArrayList<>()).add(e);
   }
 
