@@ -4,16 +4,20 @@ import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
-import java.util.List;
-import java.util.Locale;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import polydex.files.FileProblem;
@@ -28,21 +32,23 @@ import polydex.files.store.Store;
 import polydex.intake.BindingIntake;
 import polydex.intake.ColumnRoles.Target;
 import polydex.intake.IntakePlan;
+import polydex.intake.IntakeRequest.Ways;
+import polydex.intake.ReadingChoice;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
 
 @Command(
     name = "import",
     description = {
-      "Bring in a list of bindings: separated values, tables of a saved page or of Markdown, arrays"
-          + " in JSON, settings schemas, dumps and key files, or lines of key = value; or a keymap,"
-          + " board or layout in this program's own formats.",
+      "Bring in a list of bindings: separated values, tables and lists of a page, a document, a"
+          + " manual, Markdown or a wiki, JSON, YAML, settings of many kinds, lines of text; or a"
+          + " folder or archive of them; or a keymap, board or layout in this program's own formats.",
       "A new file is made where there is none. With --demo or --dry-run nothing is written."
     },
     exitCodeListHeading = "%nExit codes:%n",
     exitCodeList = {
-      "0:every line was taken or known",
-      "1:some lines were refused, the others taken",
+      "0:every line was understood",
+      "1:some lines were refused or can mean two things, the others taken",
       "2:wrong command line",
       "3:a file can't be used; nothing was taken"
     },
@@ -78,6 +84,40 @@ final class ImportCommand implements Callable<Integer> {
   private @Nullable String columns;
 
   @Option(
+      names = "--system",
+      split = ",",
+      paramLabel = "NAME",
+      description =
+          "Of several systems side by side take these, as the list names them; the first if left"
+              + " out.")
+  private @Nullable Set<String> systems;
+
+  @Option(
+      names = "--read",
+      split = ",",
+      paramLabel = "CHOICE=OPTION",
+      description = {
+        "How to read what can mean two things: commas=sequence|either, arrays=either|sequence,",
+        "slashes=shared|apart, letters=ignored|shift, dashes=nothing|key,",
+        "singles=key|letters|nothing. Found out from the list if left out."
+      })
+  private @Nullable Map<String, String> read;
+
+  @Option(
+      names = "--take",
+      split = ",",
+      paramLabel = "N",
+      description = "Take these tables of the list, whatever they look like.")
+  private @Nullable Set<Integer> take;
+
+  @Option(
+      names = "--leave",
+      split = ",",
+      paramLabel = "N",
+      description = "Leave these tables of the list.")
+  private @Nullable Set<Integer> leave;
+
+  @Option(
       names = "--match",
       paramLabel = "SCORE",
       defaultValue = "2",
@@ -91,25 +131,6 @@ final class ImportCommand implements Callable<Integer> {
 
   @Parameters(paramLabel = "LIST", description = "The list.")
   private Path list;
-
-  record Line(int line, String text) {}
-
-  record ChangedLine(int line, String text, String before) {}
-
-  record RefusedLine(int line, String text, String reason) {}
-
-  record Like(String title, String action, String actionTitle, double score) {}
-
-  record Answer(
-      String read,
-      boolean written,
-      List<Line> taken,
-      List<ChangedLine> changed,
-      List<Line> known,
-      List<String> gone,
-      List<RefusedLine> refused,
-      List<Like> resembling,
-      int left) {}
 
   record OwnFile(String read, boolean written) {}
 
@@ -152,91 +173,71 @@ final class ImportCommand implements Callable<Integer> {
     return Main.DONE;
   }
 
-  private int bringIn(ForeignList read, boolean write) throws FileProblem {
-    IntakePlan plan = planned(write, w -> plan(w, read), IntakePlan::change);
+  /** A list with what it would come to. */
+  private record Planned(Intake intake, IntakePlan plan) {}
+
+  private int bringIn(ForeignList list, boolean write) throws FileProblem {
+    Planned planned = planned(write, w -> plan(w, list), p -> p.plan().change());
     PrintWriter out = spec.commandLine().getOut();
-    Answer answer = answer(read, plan, write);
+    ImportAnswer answer = ImportAnswer.of(list, planned.intake(), planned.plan(), write);
     if (json) {
       out.println(ModelJson.writePretty(answer));
     } else {
-      print(out, answer);
+      ImportWords.print(out, answer);
     }
-    return plan.refused().isEmpty() ? Main.DONE : Main.NO;
+    boolean all = planned.plan().refused().isEmpty() && planned.plan().reading().asked().isEmpty();
+    return all ? Main.DONE : Main.NO;
   }
 
-  private IntakePlan plan(Workspace workspace, ForeignList read) throws FileProblem {
+  private Planned plan(Workspace workspace, ForeignList list) throws FileProblem {
     Optional<Target> target =
         Optional.ofNullable(application)
             .map(a -> new Target(a, false))
             .or(() -> Optional.ofNullable(platform).map(p -> new Target(p, true)));
-    Intake intake = Intake.of(workspace, read, Optional.ofNullable(columns), target);
-    return BindingIntake.plan(
-        workspace.with(intake.remembered()), intake.request().sureFrom(match).dropGone(dropGone));
+    Ways ways = new Ways(choices(), systems == null ? Set.of() : systems, true);
+    Intake intake =
+        Intake.of(
+            workspace,
+            list,
+            new Intake.Said(
+                Optional.ofNullable(columns),
+                target,
+                take == null ? Set.of() : take,
+                leave == null ? Set.of() : leave,
+                ways));
+    return new Planned(
+        intake,
+        BindingIntake.plan(
+            workspace.with(intake.remembered()),
+            intake.request().sureFrom(match).dropGone(dropGone)));
   }
 
-  private static Answer answer(ForeignList read, IntakePlan plan, boolean written) {
-    return new Answer(
-        read.form(),
-        written,
-        plan.taken().stream()
-            .map(t -> new Line(t.row().line(), t.row().action() + ": " + t.gesture()))
-            .toList(),
-        plan.changed().stream()
-            .map(
-                c ->
-                    new ChangedLine(
-                        c.row().line(),
-                        c.row().action() + ": " + c.gesture(),
-                        c.before().toString()))
-            .toList(),
-        plan.known().stream()
-            .map(r -> new Line(r.line(), r.action() + ": " + r.gesture()))
-            .toList(),
-        plan.gone().stream()
-            .map(g -> g.environment() + ": " + g.binding().action() + ": " + g.binding().gesture())
-            .toList(),
-        plan.refused().stream().map(r -> new RefusedLine(r.line(), r.text(), r.reason())).toList(),
-        plan.proposals().stream()
-            .map(
-                p ->
-                    new Like(
-                        p.title(),
-                        p.matches().getFirst().action().id().value(),
-                        p.matches().getFirst().action().title(),
-                        Math.round(p.matches().getFirst().score() * 100) / 100.0))
-            .toList(),
-        read.left());
-  }
-
-  private static void print(PrintWriter out, Answer answer) {
-    out.printf(
-        "%s: %d %s, %d changed, %d known already, %d gone, %d refused%n",
-        answer.read(),
-        answer.taken().size(),
-        answer.written() ? "taken" : "would be taken",
-        answer.changed().size(),
-        answer.known().size(),
-        answer.gone().size(),
-        answer.refused().size());
-    if (answer.left() > 0) {
-      out.printf("  left out: %d entries without a gesture%n", answer.left());
+  private Map<ReadingChoice, String> choices() {
+    Map<ReadingChoice, String> said = new EnumMap<>(ReadingChoice.class);
+    if (read != null) {
+      read.forEach(
+          (name, option) -> {
+            ReadingChoice choice =
+                ReadingChoice.named(name.strip())
+                    .filter(c -> c.options().contains(option.strip()))
+                    .orElseThrow(
+                        () ->
+                            new ParameterException(
+                                spec.commandLine(),
+                                "“%s=%s” is none of: %s."
+                                    .formatted(
+                                        name,
+                                        option,
+                                        Arrays.stream(ReadingChoice.values())
+                                            .map(
+                                                c ->
+                                                    c.written()
+                                                        + "="
+                                                        + String.join("|", c.options()))
+                                            .collect(Collectors.joining(", ")))));
+            said.put(choice, option.strip());
+          });
     }
-    answer
-        .changed()
-        .forEach(c -> out.printf("  line %d: %s, was %s%n", c.line(), c.text(), c.before()));
-    answer.gone().forEach(g -> out.printf("  gone: %s%n", g));
-    answer
-        .resembling()
-        .forEach(
-            l ->
-                out.printf(
-                    Locale.ROOT,
-                    "  “%s” resembles “%s” (%.2f); --match takes it for that%n",
-                    l.title(),
-                    l.actionTitle(),
-                    l.score()));
-    answer
-        .refused()
-        .forEach(r -> out.printf("  line %d: %s  %s%n", r.line(), r.text(), r.reason()));
+    return said;
   }
 }

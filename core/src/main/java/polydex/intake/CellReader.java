@@ -44,6 +44,7 @@ final class CellReader {
           "(?:^|(?<=[\\s,;/|]))(\\p{L}[\\p{L}\\p{N}./&-]{0,24}(?: \\p{L}[\\p{L}\\p{N}./&-]{0,16})?):\\s+(?=\\S)");
   private static final Pattern SEPARATOR_END = Pattern.compile("[\\s,;/|]+$");
   private static final Pattern AND = Pattern.compile("\\s+and\\s+|\\s+&\\s+");
+  private static final Pattern LAST_WORD = Pattern.compile("(?s)^.*[\\n,;/+]\\s*(?=\\S)");
   private static final Pattern PLUS = Pattern.compile("(?<=[^+\\s])\\s*\\+\\s*(?=\\S)");
 
   private final GestureReader reader;
@@ -92,6 +93,9 @@ final class CellReader {
     if (text.indexOf(ListTable.IN_ARRAY) >= 0) {
       return array(text);
     }
+    if (text.indexOf(ListTable.BESIDE) >= 0) {
+      return read(besides(text));
+    }
     boolean one =
         !COMMA.matcher(text).find()
             && CellScanner.footnote(text) == text.length()
@@ -120,6 +124,17 @@ final class CellReader {
     return new Read(
         new GestureCell(
             distinct(cell.alternatives), cell.since, cell.until, cell.unread, cell.rules));
+  }
+
+  /** Keys side by side: a modifier goes with what follows, other strokes are put apart. */
+  private String besides(String text) {
+    String[] parts = text.split(String.valueOf(ListTable.BESIDE), -1);
+    StringBuilder all = new StringBuilder(parts[0]);
+    for (int i = 1; i < parts.length; i++) {
+      String before = LAST_WORD.matcher(parts[i - 1]).replaceAll("");
+      all.append(isModifier(before) ? "+" : ", ").append(parts[i]);
+    }
+    return all.toString();
   }
 
   /** The texts of an array: a stroke in pieces, one after the other, or ways to do the same. */

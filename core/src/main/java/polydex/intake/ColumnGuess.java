@@ -28,6 +28,19 @@ import polydex.keys.KeyLanguage;
  */
 record ColumnGuess(ColumnRoles roles, boolean headerIsData, boolean named, List<Integer> left) {
   private static final int SAMPLE = 200;
+
+  /** Names that can mean nothing but gestures, whatever the cells hold. */
+  private static final Set<String> STRICT =
+      Set.of(
+          "gesture",
+          "shortcut",
+          "shortcuts",
+          "keystroke",
+          "keyboard shortcut",
+          "keybinding",
+          "key binding",
+          "hotkey");
+
   private static final Map<Role, Set<String>> WORDS =
       Map.of(
           Role.GESTURE,
@@ -198,7 +211,11 @@ record ColumnGuess(ColumnRoles roles, boolean headerIsData, boolean named, List<
             ? ofEnvironments
             : gestures(table.header(), columns, named, roles);
     Integer exactly = roles.remove(Role.GESTURE);
-    if (gestures.isEmpty() && exactly != null && (width <= 2 || columns.get(exactly).read() > 0)) {
+    if (gestures.isEmpty()
+        && exactly != null
+        && (sample.isEmpty()
+            || columns.get(exactly).read() > 0
+            || STRICT.contains(ColumnRoles.fold(table.header().get(exactly))))) {
       gestures = List.of(new GestureColumn(exactly, "", ""));
     }
     boolean headerIsData = headerIsData(table, gestures, reader);

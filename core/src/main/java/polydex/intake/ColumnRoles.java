@@ -245,7 +245,7 @@ public record ColumnRoles(Map<Role, Integer> roles, List<GestureColumn> gestures
 
   private String cell(ListTable.Line line, Role role) {
     Integer column = roles.get(role);
-    return column == null ? "" : line.cells().get(column).strip();
+    return column == null ? "" : ListTable.words(line.cells().get(column)).strip();
   }
 
   static String fold(String name) {

@@ -16,6 +16,8 @@ import polydex.intake.IntakeRequest.RequestedRow;
  * @param asked lines that can mean two things
  * @param partly lines some of whose alternatives could not be read
  * @param unbound lines that take a binding away
+ * @param lines how many lines there were
+ * @param understood how many of them were read, whether they hold a gesture or none
  */
 public record IntakeReading(
     Dialect dialect,
@@ -25,7 +27,9 @@ public record IntakeReading(
     List<RequestedRow> without,
     List<Asked> asked,
     List<Partly> partly,
-    List<Unbound> unbound) {
+    List<Unbound> unbound,
+    int lines,
+    int understood) {
 
   /**
    * A rule at work.
@@ -58,6 +62,11 @@ public record IntakeReading(
    * @param bindings the ids of what it takes away; empty where nothing of the kind is known
    */
   public record Unbound(RequestedRow row, EnvironmentId environment, List<String> bindings) {}
+
+  /** The share of the lines that was understood, 0 to 1; 1 where there are none. */
+  public double share() {
+    return lines == 0 ? 1 : (double) understood / lines;
+  }
 
   /** Copies the collections. */
   public IntakeReading {

@@ -30,6 +30,8 @@ final class IntakeTally {
   private final List<RequestedRow> without = new ArrayList<>();
   private final List<Asked> asked = new ArrayList<>();
   private final List<Partly> partly = new ArrayList<>();
+  private final int lines;
+  private int understood;
   private int passed;
 
   IntakeTally(IntakeRequest request) {
@@ -40,6 +42,7 @@ final class IntakeTally {
             request.ways().named(),
             request.ways().choices());
     wanted = request.ways().systems();
+    lines = request.rows().size() + request.refused().size();
   }
 
   Dialect dialect() {
@@ -47,11 +50,12 @@ final class IntakeTally {
   }
 
   void without(RequestedRow row) {
+    understood++;
     without.add(row);
   }
 
   void nothing(RequestedRow row) {
-    without.add(row);
+    without(row);
     count(CellRule.NOTHING, row.gesture(), "no gesture");
   }
 
@@ -60,6 +64,7 @@ final class IntakeTally {
   }
 
   void read(RequestedRow row, GestureCell cell) {
+    understood += cell.unread().isEmpty() ? 1 : 0;
     if (!row.system().isEmpty()) {
       systems.merge(row.system(), cell.alternatives().size(), Integer::sum);
     }
@@ -115,6 +120,16 @@ final class IntakeTally {
   }
 
   IntakeReading reading(List<Unbound> unbound) {
-    return new IntakeReading(dialect, rules, systems, passed, without, asked, partly, unbound);
+    return new IntakeReading(
+        dialect,
+        rules,
+        systems,
+        passed,
+        without,
+        asked,
+        partly,
+        unbound,
+        lines,
+        understood + unbound.size());
   }
 }

@@ -25,6 +25,16 @@ public record ListTable(
   /** What stands between the texts of an array in one cell. */
   public static final char IN_ARRAY = '\ue0ff';
 
+  /** What stands between keys that a page puts side by side without saying how they go together. */
+  public static final char BESIDE = '\ue0fe';
+
+  /** A cell that holds no gestures, in plain words. */
+  static String words(String cell) {
+    return cell.indexOf(BESIDE) < 0 && cell.indexOf(IN_ARRAY) < 0
+        ? cell
+        : cell.replace(BESIDE, ' ').replace(String.valueOf(IN_ARRAY), ", ");
+  }
+
   /**
    * Where a table stands.
    *

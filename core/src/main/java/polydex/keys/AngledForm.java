@@ -59,6 +59,9 @@ final class AngledForm {
   private static final Pattern ANGLED = Pattern.compile("<((?:[CSMADTcsmadt]-)*)([^<>\\s]+|<|>)>");
   private static final int LONGEST = 200;
 
+  /** More characters by themselves are words. */
+  private static final int MOST_PLAIN = 4;
+
   private final String text;
 
   AngledForm(String text) {
@@ -91,7 +94,11 @@ final class AngledForm {
       any = true;
       behind = angled.end();
     }
-    return any && text.indexOf("+<", behind) < 0 && !text.startsWith("+", behind);
+    String plain = ANGLED.matcher(text).replaceAll("").replaceAll("\\s", "");
+    return any
+        && plain.length() <= MOST_PLAIN
+        && text.indexOf("+<", behind) < 0
+        && !text.startsWith("+", behind);
   }
 
   Gesture gesture() {

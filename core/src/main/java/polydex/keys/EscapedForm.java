@@ -35,12 +35,12 @@ final class EscapedForm {
       Pattern.compile("\\\\e(?:\\[|O)(?:(\\d)(?:;(\\d))?(~)|(?:1;(\\d))?([A-DFH]))");
   private static final Pattern STEP =
       Pattern.compile(
-          "((?:\\\\[CM]-)*)(\\\\e|\\\\t|\\\\r|\\\\\\\\|\\\\\"|\\\\'|[^\\s\\\\]|\\\\[CM]-)");
+          "((?:\\\\[CM]-)*)(\\\\e|\\\\t|\\\\r|\\\\n|\\\\\\\\|\\\\\"|\\\\'|[^\\s\\\\]|\\\\[CM]-)");
   private static final Pattern CARETS =
       Pattern.compile("\\^[A-Za-z\\[\\]\\\\_@](?: ?(?:\\^[A-Za-z\\[\\]\\\\_@]|[A-Za-z0-9]))*");
   private static final Pattern CARET_STEP = Pattern.compile("(\\^?)(\\S)");
   private static final Map<String, Key> NAMED =
-      Map.of("\\e", Key.Escape, "\\t", Key.Tab, "\\r", Key.Enter);
+      Map.of("\\e", Key.Escape, "\\t", Key.Tab, "\\r", Key.Enter, "\\n", Key.Enter);
   private static final int LONGEST = 200;
 
   private final String text;
@@ -53,6 +53,7 @@ final class EscapedForm {
     return text.length() <= LONGEST
         && (text.startsWith("\\C-")
             || text.startsWith("\\M-")
+            || text.matches("\\\\c[a-z]|\\\\[tnr]")
             || (text.startsWith("\\e") && text.length() > 2)
             || CARETS.matcher(text).matches());
   }
@@ -66,6 +67,10 @@ final class EscapedForm {
         steps.add(new Step.Stroke(held, new KeyRef.Typed(step.group(2).codePointAt(0))));
       }
       return made(steps);
+    }
+    if (text.startsWith("\\c")) {
+      return Gesture.of(
+          new Step.Stroke(Held.of(Modifier.CTRL), new KeyRef.Typed(text.codePointAt(2))));
     }
     int at = 0;
     Matcher sequence = SEQUENCE.matcher(text);

@@ -169,9 +169,9 @@ final class BindLines {
 
   private void bound(int number, String line, String rest, String next) {
     String text = rest.strip();
-    if (text.startsWith(":")) {
+    if (rest.startsWith(":")) {
       text = text.substring(1).replaceFirst(":", " ");
-    } else if (text.startsWith("=")) {
+    } else if (text.startsWith("=") && text.split(",", 3).length == 3) {
       byCommas(number, line, text.substring(1));
       return;
     }
@@ -191,7 +191,9 @@ final class BindLines {
         }
       }
     }
-    tokens.removeIf(t -> t.equals("="));
+    if (tokens.size() > 2 && tokens.subList(1, tokens.size()).contains("=")) {
+      tokens.subList(1, tokens.size()).removeIf(t -> t.equals("="));
+    }
     int at = gestureAt(tokens);
     if (at < 0) {
       refused.add(new Refused(number, line, "No gesture is in the first words of this line."));

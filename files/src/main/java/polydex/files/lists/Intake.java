@@ -43,18 +43,29 @@ public record Intake(
    *
    * @param columns what the columns are, as {@link ColumnRoles#parse} reads it
    * @param target the environment of lines that name none
-   * @param switched which tables, counted from 0, are left instead of taken or the other way round
+   * @param take which tables, counted from 1, are taken whatever they look like
+   * @param leave which tables, counted from 1, are left
    * @param ways how cells are to be read
    */
   public record Said(
-      Optional<String> columns, Optional<Target> target, Set<Integer> switched, Ways ways) {
+      Optional<String> columns,
+      Optional<Target> target,
+      Set<Integer> take,
+      Set<Integer> leave,
+      Ways ways) {
     /** Nothing at all. */
     public static final Said NOTHING =
-        new Said(Optional.empty(), Optional.empty(), Set.of(), Ways.FOUND_OUT);
+        new Said(Optional.empty(), Optional.empty(), Set.of(), Set.of(), Ways.FOUND_OUT);
 
-    /** Copies the set. */
+    /** Copies the sets. */
     public Said {
-      switched = Set.copyOf(switched);
+      take = Set.copyOf(take);
+      leave = Set.copyOf(leave);
+    }
+
+    private TableFate of(int number, TableFate found) {
+      boolean other = found.taken() ? leave.contains(number) : take.contains(number);
+      return other ? found.switched() : found;
     }
   }
 
@@ -68,7 +79,7 @@ public record Intake(
   public static Intake of(
       Workspace workspace, ForeignList list, Optional<String> said, Optional<Target> target)
       throws FileProblem {
-    return of(workspace, list, new Said(said, target, Set.of(), Ways.FOUND_OUT));
+    return of(workspace, list, new Said(said, target, Set.of(), Set.of(), Ways.FOUND_OUT));
   }
 
   /**
@@ -85,7 +96,7 @@ public record Intake(
     List<TableFate> fates = new ArrayList<>();
     for (ListTable table : list.tables()) {
       TableFate fate = fate(list, table, said, remembered, environments, target.isPresent());
-      fates.add(said.switched().contains(fates.size()) ? fate.switched() : fate);
+      fates.add(said.of(fates.size() + 1, fate));
     }
     boolean named = false;
     List<RequestedRow> rows = null;
@@ -106,7 +117,7 @@ public record Intake(
         rows.addAll(more);
       }
     }
-    if (rows == null && said.switched().isEmpty()) {
+    if (rows == null && said.leave().isEmpty()) {
       throw new FileProblem(problem(list.name(), fates));
     }
     List<RequestedRow> all = rows == null ? List.of() : rows;

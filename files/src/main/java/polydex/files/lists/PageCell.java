@@ -8,18 +8,17 @@ import java.util.Optional;
 import org.jsoup.nodes.Element;
 import org.jsoup.nodes.Node;
 import org.jsoup.nodes.TextNode;
+import polydex.intake.ListTable;
 
 /** What stands in the cells of a page: keys put together, lines apart, notes behind. */
 final class PageCell {
   private final PageNotes notes;
-  private final PageKeys keys;
 
   /** A cell that stands in several places is read once. */
   private final Map<Element, String> read = new HashMap<>();
 
-  PageCell(PageNotes notes, PageKeys keys) {
+  PageCell(PageNotes notes) {
     this.notes = notes;
-    this.keys = keys;
   }
 
   String text(Element cell) {
@@ -106,7 +105,7 @@ final class PageCell {
       while (!out.isEmpty() && Character.isWhitespace(out.charAt(out.length() - 1))) {
         out.setLength(out.length() - 1);
       }
-      out.append(PageKeys.isCombo(before.get()) ? ", " : keys.between(PageKeys.name(before.get())));
+      out.append(PageKeys.isCombo(before.get()) ? ", " : String.valueOf(ListTable.BESIDE));
     }
   }
 }

@@ -1,21 +1,12 @@
 package polydex.files.lists;
 
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.jsoup.nodes.Node;
 import org.jsoup.nodes.TextNode;
-import polydex.intake.Steps;
-import polydex.keys.Gesture;
-import polydex.keys.GestureReader;
-import polydex.keys.GestureSyntaxException;
-import polydex.keys.KeyLanguage;
-import polydex.keys.Step;
 
 /**
  * Which elements of a page are keys, and how those that stand side by side go together. Markup for
@@ -39,20 +30,7 @@ final class PageKeys {
           "escape", "Esc",
           "backspace", "Backspace");
 
-  private final GestureReader reader;
-
-  PageKeys(Document page) {
-    List<String> texts = new ArrayList<>();
-    for (Element e : page.select("kbd, key, keycap, td, entry, dt")) {
-      if (texts.size() < 2000) {
-        String text = e.text();
-        if (text.length() < 60) {
-          texts.add(text);
-        }
-      }
-    }
-    reader = GestureReader.PLAIN.in(KeyLanguage.of(texts));
-  }
+  private PageKeys() {}
 
   static boolean isKey(Element e) {
     return ELEMENTS.contains(e.normalName()) || isKeyByClass(e);
@@ -81,21 +59,6 @@ final class PageKeys {
     return !text.isEmpty() || function.isEmpty()
         ? text
         : FUNCTIONS.getOrDefault(function, function);
-  }
-
-  /** What goes between a key that was just written and one with nothing but space between. */
-  String between(String before) {
-    return isModifier(before) ? "+" : ", ";
-  }
-
-  private boolean isModifier(String text) {
-    Steps.take(text.length());
-    try {
-      Gesture gesture = reader.read(text).gesture();
-      return gesture.steps().size() == 1 && gesture.steps().getFirst() instanceof Step.Tap;
-    } catch (GestureSyntaxException _) {
-      return false;
-    }
   }
 
   /** The key that stands before this one with nothing but space between. */

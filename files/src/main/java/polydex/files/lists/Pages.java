@@ -31,7 +31,7 @@ final class Pages {
 
   private Pages(Document page) {
     titles = new PageTitles(page);
-    texts = new PageCell(new PageNotes(page), new PageKeys(page));
+    texts = new PageCell(new PageNotes(page));
   }
 
   static ForeignList read(String name, String text) throws FileProblem {

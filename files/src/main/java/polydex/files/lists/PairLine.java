@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import polydex.intake.GestureCell;
+import polydex.intake.ListTable;
 import polydex.intake.Steps;
 import polydex.keys.Gesture;
 import polydex.keys.GestureReader;
@@ -60,7 +61,8 @@ final class PairLine {
   }
 
   private static String words(String text) {
-    return text.replaceAll("^[-\u2013\u2014:=\\s]+|[-\u2013\u2014:=\\s]+$", "");
+    return text.replace(ListTable.BESIDE, ' ')
+        .replaceAll("^[-\u2013\u2014:=\\s]+|[-\u2013\u2014:=\\s]+$", "");
   }
 
   private static boolean isWords(String text) {

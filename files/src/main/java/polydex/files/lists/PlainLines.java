@@ -22,7 +22,7 @@ final class PlainLines {
   private PlainLines() {}
 
   static ForeignList read(String name, String text) throws FileProblem {
-    List<String> lines = text.lines().map(PlainLines::plain).toList();
+    List<String> lines = withoutComments(text.lines().map(PlainLines::plain).toList());
     ListReader.checkRows(name, lines.size());
     List<ListTable.Line> pairs = pairs(lines);
     List<ListTable.Line> words = firstWords(lines);
@@ -58,6 +58,14 @@ final class PlainLines {
             ? STRUCK.matcher(line).replaceAll("")
             : line;
     return seen.length() <= LONGEST ? seen : "";
+  }
+
+  /** Where many lines begin so they are comments, not keys. */
+  private static List<String> withoutComments(List<String> lines) {
+    long marked = lines.stream().filter(l -> l.startsWith("#")).count();
+    return marked * 4 > lines.size() || lines.stream().anyMatch(l -> l.startsWith("##"))
+        ? lines.stream().map(l -> l.startsWith("#") ? "" : l).toList()
+        : lines;
   }
 
   /** Pairs in one line, or a gesture with words below that stand further in. */

@@ -103,9 +103,8 @@ class SeparatedValuesTest {
       quoteCharacter = '`',
       delimiter = ';',
       value = {
-        "application,action\\nEditor,Save; gesture",
-        "action,gesture\\nSave,F2; platform",
-        "nothing here\\nbut this; first line names no column",
+        "application,action\\nEditor,Save; No column of it reads as gestures",
+        "nothing here\\nbut this; no line with a gesture",
         "application,action,gesture\\n; no lines below",
         "application,action,gesture\\n\"Editor,Save,F2; not well-formed",
         "  \\n ; empty",
@@ -130,7 +129,8 @@ class SeparatedValuesTest {
     Files.write(folder.resolve("noise.csv"), noise);
     assertThatThrownBy(() -> BindingTable.read(folder.resolve("noise.csv")))
         .isInstanceOf(FileProblem.class);
-    assertThatThrownBy(() -> BindingTable.read(folder)).hasMessageContaining("There is no file");
+    assertThatThrownBy(() -> BindingTable.read(folder.resolve("none.csv")))
+        .hasMessageContaining("There is no file");
     BindingTable long1 = read("application,action,gesture\n" + "x".repeat(1_000_000) + ",Save\n");
     assertThat(long1.refused()).singleElement().satisfies(r -> assertThat(r.text()).hasSize(80));
   }
