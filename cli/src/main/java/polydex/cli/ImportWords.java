@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 import polydex.cli.ImportAnswer.Table;
+import polydex.intake.ReadingChoice;
 
 /** What {@code import} prints: what was taken, how it was read, and everything that was not. */
 final class ImportWords {
@@ -67,7 +68,7 @@ final class ImportWords {
                     r.reading()));
     if (answer.systems().size() > 1) {
       out.printf(
-          "  systems: %s; %d gestures of others were left; --system says which%n",
+          "  systems: %s; of others were left: %d; --system says which%n",
           answer.systems().entrySet().stream()
               .map(e -> e.getKey() + " (" + e.getValue() + ")")
               .collect(Collectors.joining(", ")),
@@ -120,8 +121,8 @@ final class ImportWords {
         .forEach(
             a ->
                 out.printf(
-                    "  %s: %s Say --read %s=...%n",
-                    place(a.file(), a.line()), a.why(), a.choice()));
+                    "  %s: %s Say --read %s%n",
+                    place(a.file(), a.line()), a.why(), options(a.choice())));
     answer
         .partly()
         .forEach(
@@ -132,7 +133,7 @@ final class ImportWords {
                     p.text().replace('\n', ' '),
                     String.join("”, “", p.unread())));
     if (!answer.withoutGesture().isEmpty()) {
-      out.printf("  %d lines have no gesture%n", answer.withoutGesture().size());
+      out.printf("  lines without a gesture: %d%n", answer.withoutGesture().size());
     }
     answer
         .resembling()
@@ -148,6 +149,12 @@ final class ImportWords {
         .refused()
         .forEach(
             r -> out.printf("  %s: %s  %s%n", place(r.file(), r.line()), r.text(), r.reason()));
+  }
+
+  private static String options(String choice) {
+    return ReadingChoice.named(choice).orElseThrow().options().stream()
+        .map(o -> choice + "=" + o)
+        .collect(Collectors.joining(" or "));
   }
 
   private static String place(String file, int line) {

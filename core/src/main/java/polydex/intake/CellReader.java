@@ -33,7 +33,7 @@ import polydex.keys.Step;
  */
 final class CellReader {
   /** The longest cell, in characters. */
-  private static final int LONGEST = 4000;
+  private static final int LONGEST = 2000;
 
   private static final Set<String> JOINING = Set.of("and", "or", "the", "and the", "or the");
   private static final int MOST_PARTS = 64;
@@ -85,7 +85,7 @@ final class CellReader {
 
   Result read(String text) {
     if (text.length() > LONGEST) {
-      return new Unreadable("A cell of gestures has at most 4000 characters.");
+      return new Unreadable("A cell of gestures has at most 2000 characters.");
     }
     if (dialect.isNothing(text)) {
       return new Nothing();
@@ -128,7 +128,7 @@ final class CellReader {
 
   /** Keys side by side: a modifier goes with what follows, other strokes are put apart. */
   private String besides(String text) {
-    String[] parts = text.split(String.valueOf(ListTable.BESIDE), -1);
+    String[] parts = text.split(String.valueOf(ListTable.BESIDE), MOST_PARTS);
     StringBuilder all = new StringBuilder(parts[0]);
     for (int i = 1; i < parts.length; i++) {
       String before = LAST_WORD.matcher(parts[i - 1]).replaceAll("");
@@ -374,7 +374,9 @@ final class CellReader {
   private void one(String marked, String system, Cell cell) {
     Steps.take(marked.length());
     String[] commas = COMMA.split(marked, MOST_PARTS);
-    if (commas.length > 1 && readCommas(marked, commas, system, cell)) {
+    if (commas.length > 1
+        && commas.length < MOST_PARTS
+        && readCommas(marked, commas, system, cell)) {
       return;
     }
     String text = CellScanner.unmarked(marked).strip();

@@ -23,7 +23,7 @@ public enum CellRule {
   /** {@code ["Ctrl", "S"]} or {@code ["G", "I"]}. */
   ARRAY("with several texts in one array"),
   /** {@code none}. */
-  NOTHING("that say that there is no gesture");
+  NOTHING("without a gesture, in so many words");
 
   private final String words;
 

@@ -190,11 +190,13 @@ record ColumnGuess(ColumnRoles roles, boolean headerIsData, boolean named, List<
    * The guess for a table.
    *
    * @param environments the titles of environments that are known
+   * @param readers of gestures as they are written there
    */
-  static ColumnGuess of(ListTable table, Collection<String> environments) {
+  static ColumnGuess of(
+      ListTable table, Collection<String> environments, List<GestureReader> readers) {
     List<ListTable.Line> sample = table.rows().subList(0, Math.min(SAMPLE, table.rows().size()));
     int width = table.header().size();
-    CellReader reader = reader(sample);
+    List<CellReader> reader = readers(sample, readers);
     List<Column> columns =
         IntStream.range(0, width).mapToObj(c -> column(sample, c, reader)).toList();
     Map<Role, Integer> roles = exact(table.header());
@@ -241,7 +243,7 @@ record ColumnGuess(ColumnRoles roles, boolean headerIsData, boolean named, List<
   /** The likeliest columns of a table that does not look like one of gestures. */
   static ColumnRoles forced(ListTable table) {
     List<ListTable.Line> sample = table.rows().subList(0, Math.min(SAMPLE, table.rows().size()));
-    CellReader reader = reader(sample);
+    List<CellReader> reader = readers(sample, List.of(GestureReader.PLAIN));
     int best = 0;
     int most = -1;
     for (int c = 0; c < table.header().size(); c++) {
@@ -256,7 +258,8 @@ record ColumnGuess(ColumnRoles roles, boolean headerIsData, boolean named, List<
     return ColumnRoles.of(roles, best);
   }
 
-  private static CellReader reader(List<ListTable.Line> sample) {
+  private static List<CellReader> readers(
+      List<ListTable.Line> sample, List<GestureReader> readers) {
     List<String> cells =
         sample.stream().flatMap(l -> l.cells().stream()).filter(c -> c.length() < 80).toList();
     Dialect dialect =
@@ -268,10 +271,10 @@ record ColumnGuess(ColumnRoles roles, boolean headerIsData, boolean named, List<
                 ReadingChoice.SLASHES, "shared"),
             Set.of(),
             true);
-    return new CellReader(GestureReader.PLAIN, dialect);
+    return readers.stream().map(r -> new CellReader(r, dialect)).toList();
   }
 
-  private static Column column(List<ListTable.Line> sample, int index, CellReader reader) {
+  private static Column column(List<ListTable.Line> sample, int index, List<CellReader> reader) {
     int filled = 0;
     int strong = 0;
     int weak = 0;
@@ -408,7 +411,7 @@ record ColumnGuess(ColumnRoles roles, boolean headerIsData, boolean named, List<
    * names.
    */
   private static boolean headerIsData(
-      ListTable table, List<GestureColumn> gestures, CellReader reader) {
+      ListTable table, List<GestureColumn> gestures, List<CellReader> reader) {
     if (table.origin().headerLine() == 0) {
       return false;
     }

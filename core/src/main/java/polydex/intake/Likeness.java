@@ -1,5 +1,6 @@
 package polydex.intake;
 
+import java.util.List;
 import java.util.Set;
 import polydex.keys.Gesture;
 import polydex.keys.KeyRef;
@@ -50,10 +51,22 @@ enum Likeness {
           "AudioVolumeMute",
           "LaunchApp2");
 
-  static Likeness of(String text, CellReader reader) {
-    if (text.length() > LONGEST) {
-      return NONE;
+  /** How much it looks like one to whom it looks most so. */
+  static Likeness of(String text, List<CellReader> readers) {
+    Likeness best = NONE;
+    for (CellReader reader : readers) {
+      Likeness like = text.length() > LONGEST ? NONE : of(text, reader);
+      if (like.compareTo(best) < 0) {
+        best = like;
+      }
+      if (best == STRONG) {
+        break;
+      }
     }
+    return best;
+  }
+
+  private static Likeness of(String text, CellReader reader) {
     return switch (reader.read(text)) {
       case GestureCell.Nothing _ -> NOTHING;
       case GestureCell.Unclear _ -> WEAK;

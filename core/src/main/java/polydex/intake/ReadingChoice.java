@@ -41,6 +41,25 @@ public enum ReadingChoice {
     return options;
   }
 
+  /** What an option does, as the end of a sentence: "reads one after the other". */
+  public String does(String option) {
+    return switch (this) {
+      case COMMAS, ARRAYS ->
+          option.equals("sequence") ? "reads one after the other" : "reads either of them";
+      case SLASHES ->
+          option.equals("shared") ? "holds them for both" : "holds them for the first only";
+      case LETTERS ->
+          option.equals("shift") ? "takes a capital for Shift" : "takes capitals for the plain key";
+      case DASHES -> option.equals("key") ? "takes it for a key" : "takes it for no gesture";
+      case SINGLES ->
+          switch (option) {
+            case "key" -> "takes it for a key";
+            case "letters" -> "takes letters for keys and digits for none";
+            default -> "takes it for no key";
+          };
+    };
+  }
+
   /** As it is written where it is said: {@code commas}. */
   public String written() {
     return name().toLowerCase(Locale.ROOT);

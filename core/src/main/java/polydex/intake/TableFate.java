@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import polydex.intake.ColumnRoles.Target;
 import polydex.intake.IntakeRequest.RequestedRow;
+import polydex.keys.GestureReader;
 
 /**
  * What becomes of a table of a list: taken with columns that were found or said, or left with the
@@ -37,9 +38,14 @@ public record TableFate(
    *
    * @param environments the titles of environments that are known
    * @param target whether it is said of which environment its lines are
+   * @param readers of gestures as they are written in those environments
    */
-  public static TableFate found(ListTable table, Collection<String> environments, boolean target) {
-    ColumnGuess guess = ColumnGuess.of(table, environments);
+  public static TableFate found(
+      ListTable table,
+      Collection<String> environments,
+      boolean target,
+      List<GestureReader> readers) {
+    ColumnGuess guess = ColumnGuess.of(table, environments, readers);
     ListTable read = guess.headerIsData() ? table.withHeaderAsLine() : table;
     List<String> missing = guess.roles().missing(target);
     String how =

@@ -18,8 +18,11 @@ import polydex.catalog.TitleMatcher.Match;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
+import polydex.files.lists.ForeignList;
+import polydex.files.lists.Intake;
 import polydex.intake.IntakePlan;
 import polydex.intake.IntakePlan.Proposal;
+import polydex.intake.ReadingChoice;
 import polydex.keys.Gesture;
 
 /** The lines of a preview: what would become of each line of a list, what needs eyes first. */
@@ -27,12 +30,20 @@ final class IntakeLines {
 
   /** What becomes of a line. */
   enum Fate {
+    ASKED("which?", "notch"),
     REFUSED("refused", "notch"),
+    PARTLY("partly", "notch"),
+    LEFT("left", "dot", "dot-open"),
+    READ("read as", "dot", "dot-learning"),
     GONE("gone", "dot", "dot-open"),
     RESEMBLES("same?", "dot", "dot-learning"),
+    OFF("off", "dot", "dot-switching"),
     CHANGED("changed", "dot", "dot-switching"),
     TAKEN("take", "dot", "dot-replaced"),
-    KNOWN("known", "dot");
+    KNOWN("known", "dot"),
+    WITHOUT("no key", "dot"),
+    TABLE("table", "dot"),
+    UNSEEN("not read", "dot", "dot-open");
 
     private final String word;
     private final List<String> mark;
@@ -43,11 +54,27 @@ final class IntakeLines {
     }
   }
 
+  /** What Enter does on a line. */
+  sealed interface Act {}
+
+  /** A table is taken, or left. */
+  record Turn(int table, boolean take) implements Act {}
+
+  /** What can mean two things is read the other way. */
+  record Choose(ReadingChoice choice, String option) implements Act {}
+
+  /** Of several systems this one is wanted. */
+  record Want(String system) implements Act {}
+
+  /** Nothing. */
+  record Stay() implements Act {}
+
   /**
    * A line.
    *
    * @param number in the file, counted from 1; 0 for what is not in it
    * @param likely the known action that a title resembles
+   * @param act what Enter does
    */
   record Line(
       int number,
@@ -55,11 +82,20 @@ final class IntakeLines {
       String text,
       Optional<Gesture> gesture,
       String why,
-      Optional<Match> likely) {}
+      Optional<Match> likely,
+      Act act) {}
 
   private IntakeLines() {}
 
-  static List<Line> of(IntakePlan plan, boolean dropGone) {
+  /** What is told of a whole list, its tables and how it was read; then of its lines. */
+  static List<Line> of(ForeignList list, Intake intake, IntakePlan plan, boolean dropGone) {
+    List<Line> all = of(plan, dropGone);
+    all.addAll(IntakeReport.lines(list, intake, plan.reading()));
+    all.sort(Comparator.comparing(Line::fate).thenComparingInt(Line::number));
+    return all;
+  }
+
+  private static List<Line> of(IntakePlan plan, boolean dropGone) {
     Map<String, Match> likely = new HashMap<>();
     for (Proposal proposal : plan.proposals()) {
       likely.put(proposal.title(), proposal.matches().getFirst());
@@ -67,7 +103,14 @@ final class IntakeLines {
     List<Line> all = new ArrayList<>();
     plan.refused()
         .forEach(
-            r -> all.add(line(r.line(), Fate.REFUSED, r.text(), Optional.empty(), r.reason())));
+            r ->
+                all.add(
+                    line(
+                        r.line(),
+                        Fate.REFUSED,
+                        r.text(),
+                        Optional.empty(),
+                        in(r.file()) + r.reason())));
     plan.gone()
         .forEach(
             g ->
@@ -103,8 +146,9 @@ final class IntakeLines {
                               m ->
                                   "New, or “%s”? %.0f %% alike."
                                       .formatted(m.action().title(), m.score() * 100))
-                          .orElse(t.row().environment()),
-                      match));
+                          .orElse(in(t.row().file()) + t.row().environment()),
+                      match,
+                      new Stay()));
             });
     plan.known()
         .forEach(
@@ -116,19 +160,23 @@ final class IntakeLines {
                         r.action() + ": " + r.gesture(),
                         Optional.empty(),
                         "Is there already.")));
-    all.sort(Comparator.comparing(Line::fate).thenComparingInt(Line::number));
     return all;
   }
 
-  private static Line line(
-      int number, Fate fate, String text, Optional<Gesture> gesture, String why) {
-    return new Line(number, fate, text, gesture, why, Optional.empty());
+  /** The file of a line, where there are several. */
+  static String in(String file) {
+    return file.isEmpty() ? "" : file + ": ";
+  }
+
+  static Line line(int number, Fate fate, String text, Optional<Gesture> gesture, String why) {
+    return new Line(number, fate, text, gesture, why, Optional.empty(), new Stay());
   }
 
   /** With little room what becomes of a line stands above what it says. */
   static void row(HBox box, Line line, boolean narrow) {
-    Label why = Texts.styled(line.why(), line.fate() == Fate.REFUSED ? "words" : "quiet");
-    why.setWrapText(line.fate() == Fate.REFUSED);
+    boolean tells = line.fate().compareTo(Fate.READ) <= 0 || line.fate() == Fate.UNSEEN;
+    Label why = Texts.styled(line.why(), tells ? "words" : "quiet");
+    why.setWrapText(tells);
     HBox.setHgrow(why, Priority.ALWAYS);
     if (narrow) {
       FlowPane says = new FlowPane(10, 4, Texts.styled(line.text(), "row-title"));

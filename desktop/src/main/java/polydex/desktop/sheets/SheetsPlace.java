@@ -2,11 +2,14 @@ package polydex.desktop.sheets;
 
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
+import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -21,6 +24,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
 import polydex.boards.Layout;
 import polydex.catalog.ActionId;
@@ -42,6 +46,8 @@ import polydex.files.xkb.XkbLayouts;
 import polydex.intake.BindingIntake;
 import polydex.intake.ColumnRoles.Target;
 import polydex.intake.IntakePlan;
+import polydex.intake.IntakeRequest.Ways;
+import polydex.intake.ReadingChoice;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
 
@@ -53,10 +59,13 @@ public final class SheetsPlace implements Place {
       application,context,action,gesture
       Cue editor,text,Duplicate the line,Ctrl+Shift+D
 
-      Lists as they are found are read too: tables of saved pages and of Markdown, arrays in JSON, \
-      settings and their schemas, lines of key = value, the clipboard; and keymaps, boards and \
-      layouts in this program's own formats. Nothing is taken before you have seen what it would be.\
+      Lists as they are found are read too: tables and lists of saved pages, documents and manuals, \
+      Markdown, wikis, JSON, YAML, settings of many kinds, lines of text, the clipboard, a whole folder \
+      or archive; and keymaps, boards and layouts in this program's own formats. Nothing is taken \
+      before you have seen what it would be.\
       """;
+
+  private static final List<String> LISTS = List.of("<table", "<dl", "<li", "<kbd");
 
   /** What was read: a list, or a file in one of our own formats. */
   private sealed interface Material {}
@@ -67,7 +76,10 @@ public final class SheetsPlace implements Place {
 
   /** What would be done. */
   private record Preview(
-      Material material, Optional<IntakePlan> plan, Change.Edit edit, String words) {}
+      Material material, Optional<Planned> planned, Change.Edit edit, String words) {}
+
+  /** A list, how it was put together, and what it would do. */
+  private record Planned(ForeignList list, Intake intake, IntakePlan plan) {}
 
   private final Desk desk;
   private final Keeping keeping;
@@ -85,6 +97,10 @@ public final class SheetsPlace implements Place {
   private final Map<String, ActionId> meant = new HashMap<>();
   private Optional<Material> material = Optional.empty();
   private Optional<Preview> preview = Optional.empty();
+  private final Map<ReadingChoice, String> choices = new EnumMap<>(ReadingChoice.class);
+  private final Set<String> systems = new HashSet<>();
+  private final Set<Integer> taken = new HashSet<>();
+  private final Set<Integer> leave = new HashSet<>();
   private boolean dropGone;
 
   /** The place. */
@@ -159,6 +175,7 @@ public final class SheetsPlace implements Place {
   public List<KeyCommand> commands() {
     return List.of(
         KeyCommand.of("Ctrl+O", "Choose a file", this::choose),
+        KeyCommand.quiet("Ctrl+Shift+O", "Choose a folder", this::chooseFolder),
         KeyCommand.of("Ctrl+Shift+V", "From the clipboard", this::paste),
         KeyCommand.of("Ctrl+Enter", "Bring in", this::bringIn),
         KeyCommand.of("Ctrl+G", "Drop what is gone", this::toggleGone),
@@ -186,13 +203,41 @@ public final class SheetsPlace implements Place {
         .getExtensionFilters()
         .addAll(
             new FileChooser.ExtensionFilter(
-                "Lists", "*.csv", "*.tsv", "*.txt", "*.html", "*.htm", "*.md", "*.json", "*.xml",
-                "*.ini", "*.conf", "*.dconf"),
+                "Lists",
+                "*.csv",
+                "*.tsv",
+                "*.txt",
+                "*.html",
+                "*.htm",
+                "*.md",
+                "*.json",
+                "*.xml",
+                "*.ini",
+                "*.conf",
+                "*.dconf",
+                "*.page",
+                "*.docbook",
+                "*.yaml",
+                "*.yml",
+                "*.tex",
+                "*.gz",
+                "*.zip"),
             new FileChooser.ExtensionFilter("All files", "*"));
     Optional.ofNullable(chooser.showOpenDialog(root.getScene().getWindow()))
         .ifPresent(
             file -> {
               path.setText(file.toString());
+              read();
+            });
+  }
+
+  private void chooseFolder() {
+    DirectoryChooser chooser = new DirectoryChooser();
+    chooser.setTitle("A folder of lists");
+    Optional.ofNullable(chooser.showDialog(root.getScene().getWindow()))
+        .ifPresent(
+            folder -> {
+              path.setText(folder.toString());
               read();
             });
   }
@@ -232,7 +277,9 @@ public final class SheetsPlace implements Place {
     Clipboard clipboard = Clipboard.getSystemClipboard();
     String html = clipboard.hasHtml() ? clipboard.getHtml() : "";
     String text =
-        html.contains("<table") ? html : Optional.ofNullable(clipboard.getString()).orElse("");
+        LISTS.stream().anyMatch(html::contains)
+            ? html
+            : Optional.ofNullable(clipboard.getString()).orElse("");
     if (text.isBlank()) {
       refuse("The clipboard holds no text. Copy a table or a list first.");
       return;
@@ -256,6 +303,10 @@ public final class SheetsPlace implements Place {
   /** Reads beside the window; the newest request wins. */
   private void read(String what, Reading reading) {
     meant.clear();
+    choices.clear();
+    systems.clear();
+    taken.clear();
+    leave.clear();
     material = Optional.empty();
     summary.setText("Reading " + what + " ... Esc stops it.");
     Lists.waiting(lines, "Reading …");
@@ -283,15 +334,16 @@ public final class SheetsPlace implements Place {
             .map(t -> new Target(t, false));
     Map<String, ActionId> titles = Map.copyOf(meant);
     boolean drop = dropGone;
-    reading.ask(
-        _ -> preview(workspace, from.read(), said, of, titles, drop), this::show, this::refuse);
+    Intake.Said all =
+        new Intake.Said(
+            said, of, taken, leave, new Ways(Map.copyOf(choices), Set.copyOf(systems), true));
+    reading.ask(_ -> preview(workspace, from.read(), all, titles, drop), this::show, this::refuse);
   }
 
   private static Preview preview(
       Workspace workspace,
       Material material,
-      Optional<String> said,
-      Optional<Target> target,
+      Intake.Said said,
       Map<String, ActionId> meant,
       boolean drop)
       throws FileProblem {
@@ -301,37 +353,50 @@ public final class SheetsPlace implements Place {
         yield new Preview(own, Optional.empty(), brought.edit(), brought.what());
       }
       case Listed listed -> {
-        Intake intake = Intake.of(workspace, listed.list(), said, target);
+        Intake intake = Intake.of(workspace, listed.list(), said);
         IntakePlan plan =
             BindingIntake.plan(
                 workspace.with(intake.remembered()),
                 intake.request().meaning(meant).dropGone(drop));
         Change.Edit edit = new Change.Edit(plan.change().title(), workspace, plan.change().after());
-        yield new Preview(listed, Optional.of(plan), edit, words(listed.list(), plan));
+        Planned planned = new Planned(listed.list(), intake, plan);
+        yield new Preview(listed, Optional.of(planned), edit, words(planned));
       }
     };
   }
 
-  private static String words(ForeignList list, IntakePlan plan) {
-    String form = list.form();
+  private static String words(Planned planned) {
+    IntakePlan plan = planned.plan();
+    String form = planned.list().form();
     StringBuilder all =
         new StringBuilder(form.substring(0, 1).toUpperCase(Locale.ROOT)).append(form.substring(1));
-    all.append(": %,d to take".formatted(plan.taken().size()));
-    if (!plan.changed().isEmpty()) {
-      all.append(", %,d changed".formatted(plan.changed().size()));
-    }
-    all.append(", %,d known already".formatted(plan.known().size()));
-    if (!plan.gone().isEmpty()) {
-      all.append(", %,d gone from the list".formatted(plan.gone().size()));
-    }
-    all.append(", %,d refused.".formatted(plan.refused().size()));
-    if (list.left() > 0) {
-      all.append(" %,d entries without a gesture were left out.".formatted(list.left()));
+    int taken = plan.taken().size();
+    all.append(": %,d %s to take".formatted(taken, taken == 1 ? "binding" : "bindings"));
+    count(all, plan.changed().size(), "changed");
+    count(all, plan.known().size(), "known already");
+    count(all, plan.gone().size(), "gone from the list");
+    count(all, plan.reading().asked().size(), "that can mean two things");
+    count(all, plan.refused().size(), "refused");
+    all.append(
+        ". Understood: %.0f %% of %,d lines."
+            .formatted(Math.floor(plan.reading().share() * 100), plan.reading().lines()));
+    planned
+        .intake()
+        .assumed()
+        .ifPresent(a -> all.append(" For “%s”, as the list is called.".formatted(a)));
+    if (planned.list().left() > 0) {
+      all.append(" %,d entries without a gesture were left out.".formatted(planned.list().left()));
     }
     if (!plan.proposals().isEmpty()) {
       all.append(" Enter on a title that resembles a known one says that it is the same.");
     }
     return all.toString();
+  }
+
+  private static void count(StringBuilder all, int count, String what) {
+    if (count > 0) {
+      all.append(", %,d %s".formatted(count, what));
+    }
   }
 
   private void refuse(String reason) {
@@ -347,24 +412,34 @@ public final class SheetsPlace implements Place {
     preview = Optional.of(made);
     summary.setText(made.words());
     int at = lines.getSelectionModel().getSelectedIndex();
-    Lists.found(lines, made.plan().map(p -> IntakeLines.of(p, dropGone)).orElse(List.of()));
+    Lists.found(
+        lines,
+        made.planned()
+            .map(p -> IntakeLines.of(p.list(), p.intake(), p.plan(), dropGone))
+            .orElse(List.of()));
     if (at >= 0 && at < lines.getItems().size()) {
       lines.getSelectionModel().select(at);
     }
     boolean changes = !made.edit().before().catalog().equals(made.edit().after().catalog());
     boolean any =
-        made.plan().map(IntakePlan::changesSomething).orElse(changes || made.plan().isEmpty());
+        made.planned()
+            .map(p -> p.plan().changesSomething())
+            .orElse(changes || made.planned().isEmpty());
     take.setDisable(!any);
     take.setText(any ? made.edit().title() : "Nothing to bring in");
   }
 
-  /** Enter says that a title means the known action that it resembles; again, that it does not. */
+  /** Enter says that a title means the known action that it resembles; or how a list is read. */
   private void onLine(KeyEvent event) {
     Line line = lines.getSelectionModel().getSelectedItem();
     if (event.getCode() != KeyCode.ENTER || event.isControlDown() || line == null) {
       return;
     }
-    if (line.fate() == Fate.RESEMBLES && line.likely().isPresent()) {
+    if (!(line.act() instanceof IntakeLines.Stay)) {
+      event.consume();
+      act(line.act());
+      again();
+    } else if (line.fate() == Fate.RESEMBLES && line.likely().isPresent()) {
       event.consume();
       meant.put(line.text(), line.likely().get().action().id());
       again();
@@ -372,6 +447,21 @@ public final class SheetsPlace implements Place {
       event.consume();
       meant.remove(line.text());
       again();
+    }
+  }
+
+  private void act(IntakeLines.Act act) {
+    switch (act) {
+      case IntakeLines.Turn(int table, boolean take) -> {
+        (take ? taken : leave).add(table);
+        (take ? leave : taken).remove(table);
+      }
+      case IntakeLines.Choose(ReadingChoice choice, String option) -> choices.put(choice, option);
+      case IntakeLines.Want(String system) -> {
+        systems.clear();
+        systems.add(system);
+      }
+      case IntakeLines.Stay() -> {}
     }
   }
 

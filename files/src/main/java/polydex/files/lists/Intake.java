@@ -1,7 +1,9 @@
 package polydex.files.lists;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import polydex.catalog.Environment;
@@ -13,6 +15,8 @@ import polydex.intake.IntakeRequest.RequestedRow;
 import polydex.intake.IntakeRequest.Ways;
 import polydex.intake.ListTable;
 import polydex.intake.TableFate;
+import polydex.keys.GestureReader;
+import polydex.keys.Modifier;
 import polydex.workspace.Remembered;
 import polydex.workspace.Workspace;
 
@@ -32,6 +36,7 @@ public record Intake(
     List<TableFate> tables,
     Optional<String> assumed) {
   private static final int LONGEST_TITLE = 60;
+  private static final int MOST_READERS = 8;
 
   /** Copies the list. */
   public Intake {
@@ -94,8 +99,10 @@ public record Intake(
     Optional<String> assumed = said.target().isPresent() ? Optional.empty() : title(list);
     Optional<Target> target = said.target().or(() -> assumed.map(t -> new Target(t, false)));
     List<TableFate> fates = new ArrayList<>();
+    List<GestureReader> readers = readers(workspace);
     for (ListTable table : list.tables()) {
-      TableFate fate = fate(list, table, said, remembered, environments, target.isPresent());
+      TableFate fate =
+          fate(list, table, said, remembered, environments, readers, target.isPresent());
       fates.add(said.of(fates.size() + 1, fate));
     }
     boolean named = false;
@@ -145,6 +152,19 @@ public record Intake(
         .filter(t -> !t.isBlank());
   }
 
+  /** One for each set of own words for modifiers; platforms with the same words share it. */
+  private static List<GestureReader> readers(Workspace workspace) {
+    Map<Map<Modifier, String>, GestureReader> all = new LinkedHashMap<>();
+    all.put(Map.of(), GestureReader.PLAIN);
+    for (Environment environment : workspace.catalog().environments()) {
+      environment
+          .platform()
+          .filter(_ -> all.size() < MOST_READERS)
+          .ifPresent(p -> all.putIfAbsent(p.modifierNames(), environment.reader()));
+    }
+    return List.copyOf(all.values());
+  }
+
   private static String problem(String name, List<TableFate> fates) {
     if (fates.size() == 1) {
       TableFate only = fates.getFirst();
@@ -163,6 +183,7 @@ public record Intake(
       Said said,
       Remembered remembered,
       List<String> environments,
+      List<GestureReader> readers,
       boolean target)
       throws FileProblem {
     Optional<String> wanted =
@@ -174,14 +195,14 @@ public record Intake(
     if (wanted.isEmpty()) {
       return table.roles().isPresent()
           ? TableFate.said(table, table.roles().get(), target)
-          : TableFate.found(table, environments, target);
+          : TableFate.found(table, environments, target, readers);
     }
     try {
       return TableFate.said(table, ColumnRoles.parse(wanted.get(), table.header()), target);
     } catch (IllegalArgumentException e) {
       if (list.tables().size() > 1) {
         // What was said is of another table: this one is found out by itself.
-        return TableFate.found(table, environments, target);
+        return TableFate.found(table, environments, target, readers);
       }
       throw new FileProblem(list.name() + ": " + e.getMessage(), e);
     }

@@ -1,0 +1,168 @@
+package polydex.desktop.sheets;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import polydex.desktop.sheets.IntakeLines.Act;
+import polydex.desktop.sheets.IntakeLines.Choose;
+import polydex.desktop.sheets.IntakeLines.Fate;
+import polydex.desktop.sheets.IntakeLines.Line;
+import polydex.desktop.sheets.IntakeLines.Stay;
+import polydex.desktop.sheets.IntakeLines.Turn;
+import polydex.desktop.sheets.IntakeLines.Want;
+import polydex.files.lists.ForeignList;
+import polydex.files.lists.Intake;
+import polydex.intake.CellRule;
+import polydex.intake.IntakeReading;
+import polydex.intake.IntakeRequest.RequestedRow;
+import polydex.intake.ReadingChoice;
+import polydex.intake.TableFate;
+
+/**
+ * What a preview says of a list as a whole: what can mean two things, how it was read, what was
+ * not.
+ */
+final class IntakeReport {
+  private IntakeReport() {}
+
+  static List<Line> lines(ForeignList list, Intake intake, IntakeReading reading) {
+    List<Line> all = new ArrayList<>();
+    reading
+        .asked()
+        .forEach(
+            a ->
+                all.add(
+                    line(
+                        a.row(),
+                        Fate.ASKED,
+                        a.why() + said(a.choice(), a.choice().options().getFirst()),
+                        new Choose(a.choice(), a.choice().options().getFirst()))));
+    reading
+        .partly()
+        .forEach(
+            p ->
+                all.add(
+                    line(
+                        p.row(),
+                        Fate.PARTLY,
+                        "No gesture in “%s”; the rest is taken."
+                            .formatted(String.join("”, “", p.unread())),
+                        new Stay())));
+    reading
+        .unbound()
+        .forEach(
+            u ->
+                all.add(
+                    line(
+                        u.row(),
+                        Fate.OFF,
+                        u.bindings().isEmpty() ? "Nothing of it is known here." : "Switched off.",
+                        new Stay())));
+    reading.without().forEach(r -> all.add(line(r, Fate.WITHOUT, "No gesture.", new Stay())));
+    rules(reading, all);
+    choices(reading, all);
+    tables(intake, all);
+    for (ForeignList.Overlooked o : list.overlooked()) {
+      all.add(
+          new Line(
+              o.line(),
+              Fate.UNSEEN,
+              o.what(),
+              Optional.empty(),
+              IntakeLines.in(o.file()) + o.why(),
+              Optional.empty(),
+              new Stay()));
+    }
+    return all;
+  }
+
+  private static Line line(RequestedRow row, Fate fate, String why, Act act) {
+    String text = row.action() + ": " + row.gesture().replace('\n', ' ');
+    return new Line(
+        row.line(),
+        fate,
+        text,
+        Optional.empty(),
+        IntakeLines.in(row.file()) + why,
+        Optional.empty(),
+        act);
+  }
+
+  private static void rules(IntakeReading reading, List<Line> all) {
+    reading.rules().entrySet().stream()
+        .sorted(Map.Entry.comparingByKey())
+        .filter(e -> e.getKey() != CellRule.NOTHING)
+        .forEach(
+            e ->
+                all.add(
+                    told(
+                        "%,d %s"
+                            .formatted(
+                                e.getValue().count(), e.getValue().count() == 1 ? "cell" : "cells"),
+                        "%s, such as “%s”: %s."
+                            .formatted(
+                                capital(e.getKey().words()),
+                                e.getValue().text(),
+                                e.getValue().reading()),
+                        new Stay())));
+    List<String> systems = List.copyOf(reading.systems().keySet());
+    if (systems.size() > 1) {
+      systems.forEach(
+          s ->
+              all.add(
+                  told(
+                      "Gestures for “%s”: %,d".formatted(s, reading.systems().get(s)),
+                      "Of several systems the first is taken. Enter takes this one.",
+                      new Want(s))));
+    }
+  }
+
+  private static void choices(IntakeReading reading, List<Line> all) {
+    for (ReadingChoice choice : reading.dialect().chosen()) {
+      boolean arrays = reading.rules().containsKey(CellRule.ARRAY);
+      if (choice == ReadingChoice.ARRAYS && !arrays) {
+        continue;
+      }
+      String now = reading.dialect().options().get(choice);
+      int next = (choice.options().indexOf(now) + 1) % choice.options().size();
+      String other = choice.options().get(next);
+      all.add(
+          told(
+              choice.title() + ": " + now, said(choice, other).strip(), new Choose(choice, other)));
+    }
+  }
+
+  private static String said(ReadingChoice choice, String option) {
+    return " Enter " + choice.does(option) + ".";
+  }
+
+  private static String capital(String words) {
+    return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+  }
+
+  private static void tables(Intake intake, List<Line> all) {
+    int number = 0;
+    for (TableFate fate : intake.tables()) {
+      number++;
+      String title =
+          fate.table().title().isBlank() ? "" : " “" + fate.table().title().strip() + "”";
+      all.add(
+          new Line(
+              fate.table().firstLine(),
+              fate.taken() ? Fate.TABLE : Fate.LEFT,
+              "%s%s, %,d lines"
+                  .formatted(fate.table().origin().kind(), title, fate.table().rows().size()),
+              Optional.empty(),
+              IntakeLines.in(fate.table().origin().file())
+                  + fate.why()
+                  + (fate.taken() ? " Enter leaves it." : " Enter takes it."),
+              Optional.empty(),
+              new Turn(number, !fate.taken())));
+    }
+  }
+
+  private static Line told(String text, String why, Act act) {
+    return new Line(0, Fate.READ, text, Optional.empty(), why, Optional.empty(), act);
+  }
+}
