@@ -13,10 +13,12 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import polydex.boards.Layout;
 import polydex.catalog.Action;
-import polydex.catalog.ActionSearch;
+import polydex.catalog.ActionFinder;
+import polydex.catalog.ActionFinder.Answer;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.GestureSearch;
+import polydex.catalog.SameWords;
 import polydex.files.json.ModelJson;
 import polydex.keys.GestureReader;
 import polydex.workspace.Workspace;
@@ -46,7 +48,7 @@ final class FindCommand implements Callable<Integer> {
       description = "Words or their beginnings; or a gesture, perhaps not finished: ctrl+shift+.")
   private List<String> words;
 
-  record Found(String id, String title, String group, List<FoundIn> places) {}
+  record Found(String id, String title, String group, boolean partial, List<FoundIn> places) {}
 
   record FoundIn(String environment, String title, List<String> gestures) {}
 
@@ -54,9 +56,10 @@ final class FindCommand implements Callable<Integer> {
   public Integer call() throws Exception {
     Workspace workspace = source.workspace();
     Catalog catalog = workspace.catalog();
+    Answer answer = answer(workspace);
     List<Found> found =
-        actions(workspace).stream()
-            .map(a -> found(catalog, a))
+        answer.actions().stream()
+            .map(a -> found(catalog, a, answer.partial()))
             .filter(f -> in == null || !f.places().isEmpty())
             .toList();
     PrintWriter out = spec.commandLine().getOut();
@@ -65,13 +68,16 @@ final class FindCommand implements Callable<Integer> {
     } else if (found.isEmpty()) {
       out.println("Nothing found for \u201c" + String.join(" ", words) + "\u201d.");
     } else {
+      if (answer.partial()) {
+        out.println("No action has all of these words. With some of them:");
+      }
       found.forEach(f -> print(out, f));
     }
     return found.isEmpty() ? Main.NO : Main.DONE;
   }
 
   /** By the gesture that is written, if it is one; otherwise by words. */
-  private List<Action> actions(Workspace workspace) {
+  private Answer answer(Workspace workspace) {
     String text = String.join(" ", words);
     Catalog catalog = workspace.catalog();
     Optional<Layout> layout =
@@ -90,14 +96,21 @@ final class FindCommand implements Callable<Integer> {
                     .flatMap(h -> catalog.action(h.owner().binding().action()).stream())
                     .distinct()
                     .toList())
-        .orElseGet(() -> ActionSearch.of(catalog.actions()).find(text));
+        .map(actions -> new Answer(actions, false))
+        .orElseGet(
+            () ->
+                ActionFinder.of(
+                        catalog.actions(),
+                        SameWords.with(workspace.remembered().sameWords().values()))
+                    .find(text, catalog.actions().size()));
   }
 
-  private Found found(Catalog catalog, Action action) {
+  private Found found(Catalog catalog, Action action, boolean partial) {
     return new Found(
         action.id().value(),
         action.title(),
         action.group(),
+        partial,
         catalog.environments().stream()
             .filter(e -> in == null || e.equals(CompareCommand.environment(spec, catalog, in)))
             .map(e -> place(catalog, e, action))

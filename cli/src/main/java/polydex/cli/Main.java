@@ -28,6 +28,7 @@ import polydex.keys.Visible;
     description = "Learn, drill and audit keyboard shortcuts.",
     subcommands = {
       FindCommand.class,
+      WordsCommand.class,
       TraceCommand.class,
       ReachCommand.class,
       PlanCommand.class,

@@ -1,12 +1,13 @@
 package polydex.desktop.state;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import polydex.catalog.Action;
-import polydex.catalog.ActionSearch;
-import polydex.catalog.Catalog;
+import polydex.catalog.ActionFinder;
+import polydex.catalog.SameWords;
 import polydex.catalog.TitleMatcher;
 import polydex.workspace.Workspace;
 
@@ -21,7 +22,7 @@ public final class ActionIndex implements AutoCloseable {
    * @param search by words
    * @param likeness by titles from outside
    */
-  public record Index(ActionSearch search, TitleMatcher likeness) {}
+  public record Index(ActionFinder search, TitleMatcher likeness) {}
 
   private final Session session;
   private final Beside making = new Beside("index");
@@ -32,19 +33,21 @@ public final class ActionIndex implements AutoCloseable {
   public ActionIndex(Session session) {
     this.session = session;
     session.workspace().addListener((_, before, now) -> follow(before, now));
-    make(session.workspace().get().catalog());
+    make(session.workspace().get());
   }
 
   private void follow(Workspace before, Workspace now) {
-    if (!before.catalog().sharesWith(now.catalog())) {
-      make(now.catalog());
+    if (!before.catalog().sharesWith(now.catalog())
+        || !before.remembered().sameWords().equals(now.remembered().sameWords())) {
+      make(now);
     }
   }
 
-  private void make(Catalog catalog) {
-    List<Action> actions = catalog.actions();
+  private void make(Workspace workspace) {
+    List<Action> actions = workspace.catalog().actions();
+    Collection<String> own = workspace.remembered().sameWords().values();
     making.ask(
-        _ -> new Index(ActionSearch.of(actions), new TitleMatcher(actions)),
+        _ -> new Index(ActionFinder.of(actions, SameWords.with(own)), new TitleMatcher(actions)),
         index -> made.set(Optional.of(index)),
         session::problem);
   }
@@ -54,9 +57,16 @@ public final class ActionIndex implements AutoCloseable {
     return made.getReadOnlyProperty();
   }
 
-  /** The actions with these words, the best first; none while there is no index yet. */
+  /** The actions with these words, or with some of them; none while there is no index yet. */
   public List<Action> find(String words, int most) {
-    return made.get().map(i -> i.search().find(words, most)).orElse(List.of());
+    return answer(words, most).actions();
+  }
+
+  /** The same, and whether they have only some of the words. */
+  public ActionFinder.Answer answer(String words, int most) {
+    return made.get()
+        .map(i -> i.search().find(words, most))
+        .orElse(new ActionFinder.Answer(List.of(), false));
   }
 
   @Override

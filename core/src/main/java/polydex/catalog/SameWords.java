@@ -1,0 +1,91 @@
+package polydex.catalog;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.ResourceBundle;
+import java.util.Set;
+
+/**
+ * Words and phrases that mean the same in the names of actions, in groups. A word may stand in
+ * several groups, which are not joined: "hide" is near "close" and near "minimize", which are not
+ * near each other. The groups that ship are the resource {@code same-words.properties}.
+ */
+public final class SameWords {
+  /** The longest phrase, in words. */
+  static final int LONGEST = 3;
+
+  /** What ships. */
+  public static final SameWords SHIPPED =
+      new SameWords(
+          List.of(
+              ResourceBundle.getBundle("polydex.catalog.same-words", Locale.ROOT)
+                  .getString("groups")
+                  .split(";")));
+
+  private final Map<String, Set<List<String>>> near = new HashMap<>();
+  private final int groups;
+
+  private SameWords(Collection<String> lines) {
+    int made = 0;
+    for (String line : lines) {
+      List<List<String>> group = new ArrayList<>();
+      for (String phrase : line.split(",")) {
+        List<String> stems = stems(phrase);
+        if (!stems.isEmpty() && stems.size() <= LONGEST) {
+          group.add(stems);
+        }
+      }
+      for (List<String> one : group) {
+        Set<List<String>> others =
+            near.computeIfAbsent(String.join(" ", one), _ -> new LinkedHashSet<>());
+        group.stream().filter(o -> !o.equals(one)).forEach(others::add);
+      }
+      made += group.size() > 1 ? 1 : 0;
+    }
+    groups = made;
+  }
+
+  /**
+   * What ships with groups of one's own.
+   *
+   * @param lines each a group, with commas between
+   */
+  public static SameWords with(Collection<String> lines) {
+    if (lines.isEmpty()) {
+      return SHIPPED;
+    }
+    List<String> all =
+        new ArrayList<>(
+            List.of(
+                ResourceBundle.getBundle("polydex.catalog.same-words", Locale.ROOT)
+                    .getString("groups")
+                    .split(";")));
+    all.addAll(lines);
+    return new SameWords(all);
+  }
+
+  /** How many groups there are. */
+  public int groups() {
+    return groups;
+  }
+
+  /** The stems of a phrase. */
+  static List<String> stems(String phrase) {
+    return Words.of(phrase).stream().map(Words::stem).toList();
+  }
+
+  /** Whether a phrase, by its stems with spaces between, stands in a group. */
+  boolean knows(String stems) {
+    return near.containsKey(stems);
+  }
+
+  /** What means the same as a phrase, each by its stems. */
+  Set<List<String>> near(String stems) {
+    return near.getOrDefault(stems, Set.of());
+  }
+}
