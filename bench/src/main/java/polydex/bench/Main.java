@@ -14,8 +14,8 @@ public final class Main {
   private Main() {}
 
   /**
-   * Runs the benchmarks that are named (catalog, intake, route, fit, drill, mouse, recall), or all,
-   * and prints a table.
+   * Runs the benchmarks that are named (catalog, intake, lists, route, fit, drill, mouse, recall),
+   * or all, and prints a table.
    */
   public static void main(String[] args) throws Exception {
     Set<String> wanted = Set.of(args);
@@ -28,6 +28,9 @@ public final class Main {
     }
     if (wanted.isEmpty() || wanted.contains("intake")) {
       CatalogBench.intake();
+    }
+    if (wanted.isEmpty() || wanted.contains("lists")) {
+      ListsBench.run();
     }
     if (wanted.isEmpty() || wanted.contains("route")) {
       RouteBench.all();

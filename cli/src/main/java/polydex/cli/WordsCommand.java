@@ -3,20 +3,21 @@ package polydex.cli;
 import java.io.PrintWriter;
 import java.time.Instant;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.concurrent.Callable;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import polydex.catalog.SameWords;
 import polydex.catalog.Words;
+import polydex.files.FileProblem;
 import polydex.files.json.ModelJson;
 import polydex.files.store.Store;
 import polydex.workspace.Change;
@@ -38,8 +39,6 @@ import polydex.workspace.Workspace;
     },
     mixinStandardHelpOptions = true)
 final class WordsCommand implements Callable<Integer> {
-  private static final int LONGEST = 200;
-
   @Mixin private Source source;
   @Spec private CommandSpec spec;
 
@@ -78,42 +77,34 @@ final class WordsCommand implements Callable<Integer> {
   }
 
   private int change(Workspace workspace) throws Exception {
-    String first = fold(remove == null ? words.getFirst() : remove);
-    if (remove != null && !workspace.remembered().sameWords().containsKey(first)) {
-      spec.commandLine().getErr().printf("No group of your own begins with “%s”.%n", first);
-      return Main.NO;
+    if (remove != null) {
+      String first = String.join(" ", Words.of(remove));
+      if (!workspace.remembered().sameWords().containsKey(first)) {
+        spec.commandLine().getErr().printf("No group of your own begins with “%s”.%n", first);
+        return Main.NO;
+      }
+      save(first, "", "No words that mean the same");
+      spec.commandLine().getOut().println("Taken away: " + first);
+      return Main.DONE;
     }
-    String group =
-        remove == null
-            ? words.stream().map(WordsCommand::fold).collect(Collectors.joining(", "))
-            : "";
-    if (remove == null
-        && (words.size() < 2 || group.length() > LONGEST || Words.of(group).size() < 2)) {
-      spec.commandLine()
-          .getErr()
-          .println("Name two words or more, of at most 200 characters together.");
-      return spec.exitCodeOnInvalidInput();
+    Optional<SameWords.Group> group = SameWords.Group.parse(String.join(",", words));
+    if (group.isEmpty()) {
+      throw new ParameterException(
+          spec.commandLine(), "Name two words or more, of at most 200 characters together.");
     }
+    save(group.get().first(), group.get().group(), "Words that mean the same");
+    spec.commandLine().getOut().println("These mean the same: " + group.get().group());
+    return Main.DONE;
+  }
+
+  private void save(String first, String group, String title) throws FileProblem {
     if (source.file().isPresent()) {
       try (Store store = Store.open(source.file().get())) {
         Workspace before = store.workspace();
         Workspace after = before.with(before.remembered().withSameWords(first, group));
         Source.copy(store, spec.commandLine().getErr());
-        store.save(
-            new Change.Edit(
-                remove == null ? "Words that mean the same" : "No words that mean the same",
-                before,
-                after),
-            Instant.now());
+        store.save(new Change.Edit(title, before, after), Instant.now());
       }
     }
-    spec.commandLine()
-        .getOut()
-        .println(remove == null ? "These mean the same: " + group : "Taken away: " + first);
-    return Main.DONE;
-  }
-
-  private static String fold(String word) {
-    return word.strip().toLowerCase(Locale.ROOT).replaceAll("[,;\\s]+", " ");
   }
 }

@@ -1,12 +1,14 @@
 package polydex.catalog;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.ResourceBundle;
 import java.util.Set;
 
@@ -67,6 +69,30 @@ public final class SameWords {
                     .split(";")));
     all.addAll(lines);
     return new SameWords(all);
+  }
+
+  /**
+   * A group of one's own.
+   *
+   * @param first its first word or phrase, by which it is known
+   * @param group all of them, with commas between
+   */
+  public record Group(String first, String group) {
+    private static final int LONGEST = 200;
+
+    /** Reads words or phrases with commas between; none where there are not two at least. */
+    public static Optional<Group> parse(String text) {
+      List<String> all =
+          Arrays.stream(text.split("[,;]"))
+              .map(w -> String.join(" ", Words.of(w)))
+              .filter(w -> !w.isEmpty())
+              .distinct()
+              .toList();
+      String group = String.join(", ", all);
+      return all.size() < 2 || group.length() > LONGEST
+          ? Optional.empty()
+          : Optional.of(new Group(all.getFirst(), group));
+    }
   }
 
   /** How many groups there are. */

@@ -111,12 +111,21 @@ public final class BindingIntake {
       }
       Here here = here(row);
       CellBook.Entry entry = here.cells.of(row.gesture());
-      switch (entry.result()) {
-        case GestureCell.Read(GestureCell cell) -> take(row, here, entry, cell);
-        case GestureCell.Nothing _ -> tally.nothing(row);
-        case GestureCell.Unclear(ReadingChoice choice, String why) -> tally.ask(row, choice, why);
-        case GestureCell.Unreadable(String why) -> refuse(row, why);
+      // Nearly all are read, and a long list has no time for a switch over types.
+      if (entry.result() instanceof GestureCell.Read(GestureCell cell)) {
+        take(row, here, entry, cell);
+      } else {
+        leave(row, entry.result());
       }
+    }
+  }
+
+  private void leave(RequestedRow row, GestureCell.Result result) {
+    switch (result) {
+      case GestureCell.Read _ -> throw new IllegalStateException("read after all");
+      case GestureCell.Nothing _ -> tally.nothing(row);
+      case GestureCell.Unclear(ReadingChoice choice, String why) -> tally.ask(row, choice, why);
+      case GestureCell.Unreadable(String why) -> refuse(row, why);
     }
   }
 
@@ -195,12 +204,11 @@ public final class BindingIntake {
     if (wasThere) {
       listedBefore.computeIfAbsent(here.environment.id(), _ -> new HashSet<>()).add(key);
       known.add(row);
-    } else if (here.added.containsKey(key)) {
-      known.add(row);
     } else {
       Binding binding = binding(key, action, context, row, cell, alternative);
-      here.added.put(key, binding);
-      if (earlier.isEmpty()) {
+      if (here.added.putIfAbsent(key, binding) != null) {
+        known.add(row);
+      } else if (earlier.isEmpty()) {
         taken.add(new Taken(row, binding.gesture()));
       } else {
         fresh.add(new NewRow(row, here.environment.id(), binding));

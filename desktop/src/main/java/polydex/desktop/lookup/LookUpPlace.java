@@ -19,11 +19,13 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import polydex.catalog.Action;
+import polydex.catalog.ActionFinder;
 import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.EnvironmentId;
 import polydex.catalog.GestureSearch.Hit;
+import polydex.catalog.SameWords;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
@@ -53,6 +55,7 @@ public final class LookUpPlace implements Place {
   private final Button keyboard = new Button("Keyboard");
   private final Button compare = new Button("Compare");
   private final Label found = Texts.quiet("");
+  private boolean partial;
   private final ListeningView listening;
   private final KeyboardPanel keys;
   private final CompareView comparing;
@@ -127,6 +130,7 @@ public final class LookUpPlace implements Place {
       all.add(KeyCommand.of("F2", "Change it", () -> edit(false)));
       all.add(KeyCommand.quiet("Delete", "Remove it", this::remove));
       all.add(KeyCommand.quiet("F8", "Switch it off or on", this::switchOff));
+      all.add(KeyCommand.quiet("F7", "Words that mean the same", this::sameWords));
       all.add(KeyCommand.of("Ctrl+R", "Its route", this::followOne));
       all.add(KeyCommand.of("Ctrl+D", "Drill this", this::markOne));
       all.add(KeyCommand.quiet("Ctrl+Shift+D", "Drill all that was found", this::markAll));
@@ -188,6 +192,7 @@ public final class LookUpPlace implements Place {
     }
     Optional<List<Hit>> hits =
         desk.analyst().found().get().flatMap(a -> a.gestures().find(words, reader()));
+    partial = false;
     List<Found> all = hits.isPresent() ? byGesture(hits.get()) : byWords(words);
     nothing.setText(
         filter.isWaiting() || desk.index().made().get().isEmpty()
@@ -207,6 +212,12 @@ public final class LookUpPlace implements Place {
   }
 
   private String counted(int count) {
+    return partial && count > 0
+        ? "None has all of these words; with some: " + plain(count)
+        : plain(count);
+  }
+
+  private static String plain(int count) {
     return count >= MOST_SHOWN
         ? "the best %,d".formatted(MOST_SHOWN)
         : count == 1 ? "1 action" : "%,d actions".formatted(count);
@@ -222,12 +233,39 @@ public final class LookUpPlace implements Place {
         .orElse(GestureReader.PLAIN);
   }
 
+  /** Words of one's own that are to find the same; they are one change, which can be undone. */
+  private void sameWords() {
+    desk.dialogs()
+        .ask(
+            "Words that mean the same when you look for actions",
+            "Words or phrases with commas between: lamp, luminaire",
+            text -> {
+              Optional<SameWords.Group> group = SameWords.Group.parse(text);
+              Workspace before = desk.session().workspace().get();
+              if (group.isEmpty()) {
+                desk.session().problem("Give two words or more, with commas between.");
+              } else {
+                desk.session()
+                    .apply(
+                        new Change.Edit(
+                            "Take “%s” for the same".formatted(group.get().group()),
+                            before,
+                            before.with(
+                                before
+                                    .remembered()
+                                    .withSameWords(group.get().first(), group.get().group()))));
+              }
+            });
+  }
+
   private List<Found> byWords(String words) {
     Catalog catalog = desk.session().workspace().get().catalog();
-    List<Action> all =
+    ActionFinder.Answer answer =
         words.isBlank()
-            ? catalog.actions()
-            : desk.index().find(words, filter.isOpen() ? MOST_SHOWN : Integer.MAX_VALUE);
+            ? new ActionFinder.Answer(catalog.actions(), false)
+            : desk.index().answer(words, filter.isOpen() ? MOST_SHOWN : Integer.MAX_VALUE);
+    partial = answer.partial();
+    List<Action> all = answer.actions();
     return narrowed(all.stream().map(a -> new Found(a, Optional.empty())).toList());
   }
 

@@ -20,9 +20,13 @@ import polydex.keys.Step;
  * is none.
  */
 final class PairLine {
-  private static final Pattern DIVIDER =
-      Pattern.compile(
-          "\\s+[-\u2013\u2014=|~]+>?\\s+|:\\s+|\\s+:(?=\\S)|\\s+[\u2192\u21d2]\\s+|\\t+|\\s{2,}|(?<=[`*\\]>])\\s+|\\s+(?=[`*\\[<(])|\\s*\\.{3,}\\s*");
+  /** What people put between the two, and where no more is than a space beside marks. */
+  private static final List<Pattern> DIVIDERS =
+      List.of(
+          Pattern.compile(
+              "\\s+[-\u2013\u2014=|~]+>?\\s+|:\\s+|\\s+:(?=\\S)|\\s+[\u2192\u21d2]\\s+|\\t+|\\s{2,}|\\s*\\.{3,}\\s*"),
+          Pattern.compile("(?<=[`*\\]>])\\s+|\\s+(?=[`*\\[<(])"));
+
   private static final int MOST = 24;
   private static final Pattern BRACKETS = Pattern.compile("^\\((.*)\\)$");
 
@@ -31,7 +35,16 @@ final class PairLine {
   /** The gesture, then what it does; none where it can't be told apart. */
   static Optional<List<String>> of(String line) {
     Steps.take(line.length());
-    Matcher divider = DIVIDER.matcher(line);
+    for (Pattern divider : DIVIDERS) {
+      Optional<List<String>> pair = of(line, divider.matcher(line));
+      if (pair.isPresent()) {
+        return pair;
+      }
+    }
+    return Optional.empty();
+  }
+
+  private static Optional<List<String>> of(String line, Matcher divider) {
     List<int[]> places = new ArrayList<>();
     while (divider.find() && places.size() < MOST) {
       if (divider.start() > 0 && divider.end() < line.length()) {
