@@ -213,12 +213,15 @@ final class CellReader {
 
   private Optional<Gesture> whole(String text) {
     Steps.take(text.length());
+    boolean spaced = dialect.spaced() && text.indexOf('+') < 0 && text.strip().indexOf(' ') > 0;
+    Optional<Gesture> stroke = spaced ? spaced(text) : Optional.empty();
+    if (stroke.isPresent()) {
+      return stroke;
+    }
     try {
       return Optional.of(reader.read(text).gesture());
     } catch (GestureSyntaxException _) {
-      return dialect.spaced() && text.indexOf('+') < 0 && text.indexOf(' ') > 0
-          ? spaced(text)
-          : Optional.empty();
+      return Optional.empty();
     }
   }
 

@@ -87,6 +87,17 @@ public record Dialect(
           Set.of(),
           false);
 
+  /** Reads whatever can be read in some way. */
+  static final Dialect LENIENT =
+      new Dialect(
+          KeyLanguage.ENGLISH,
+          Map.of(
+              ReadingChoice.SINGLES, "key",
+              ReadingChoice.COMMAS, "either",
+              ReadingChoice.SLASHES, "shared"),
+          Set.of(),
+          false);
+
   /** Copies both. */
   public Dialect {
     options = Map.copyOf(options);

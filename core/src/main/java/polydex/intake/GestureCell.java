@@ -87,6 +87,14 @@ public record GestureCell(
         alternatives.stream().map(Alternative::note).filter(n -> !n.isEmpty()).distinct().toList());
   }
 
+  /** What a cell may say, where the list as a whole is not known yet; empty where nothing. */
+  public static List<Gesture> likely(String cell) {
+    return new CellReader(GestureReader.PLAIN, Dialect.LENIENT).read(cell)
+            instanceof Read(GestureCell read)
+        ? read.gestures()
+        : List.of();
+  }
+
   /**
    * Reads a cell that stands alone. O(n) in its length.
    *

@@ -22,14 +22,18 @@ import polydex.keys.GestureReader;
 public record TableFate(
     ListTable table, ColumnRoles roles, boolean taken, boolean named, String why) {
 
-  /** What becomes of a table whose columns are known or said. */
-  public static TableFate said(ListTable table, ColumnRoles roles, boolean target) {
+  /**
+   * What becomes of a table whose columns are known or said.
+   *
+   * @param named whether that says that every value of them is a gesture
+   */
+  public static TableFate said(ListTable table, ColumnRoles roles, boolean target, boolean named) {
     List<String> missing = roles.missing(target);
     return new TableFate(
         table,
         roles,
         missing.isEmpty(),
-        true,
+        named,
         missing.isEmpty() ? "Columns: " + roles.written() + "." : lacks(missing));
   }
 

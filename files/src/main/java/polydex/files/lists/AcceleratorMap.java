@@ -60,7 +60,7 @@ final class AcceleratorMap {
                 "",
                 List.of("action", "gesture"),
                 lines,
-                ListTable.Origin.ONLY,
+                new ListTable.Origin("", "lines", 0, true),
                 Optional.of(ColumnRoles.of(Map.of(Role.ACTION, 0), 1)))),
         List.of(),
         left,

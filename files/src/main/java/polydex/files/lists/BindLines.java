@@ -120,7 +120,7 @@ final class BindLines {
                 "",
                 HEADER,
                 reader.lines,
-                new ListTable.Origin("", "lines", 0),
+                new ListTable.Origin("", "lines", 0, true),
                 Optional.of(ROLES))),
         reader.refused,
         0,

@@ -169,9 +169,16 @@ public record Intake(
     if (fates.size() == 1) {
       TableFate only = fates.getFirst();
       String header = String.join(", ", only.table().header().stream().map(String::strip).toList());
-      return "%s: %s It has the columns: %s. Say what they are as in action=1, gesture=2. Nothing was taken."
+      String hint =
+          only.why().startsWith("No column says")
+              ? "Name the application that its lines are of."
+              : "Say what the columns are, as in action=1, gesture=2.";
+      return "%s: %s It has the columns: %s. %s Nothing was taken."
           .formatted(
-              name, only.why(), header.length() <= 80 ? header : header.substring(0, 77) + "...");
+              name,
+              only.why(),
+              header.length() <= 80 ? header : header.substring(0, 77) + "...",
+              hint);
     }
     return "%s has %,d tables and lists, none of them with a column of gestures and words for what they do. Nothing was taken."
         .formatted(name, fates.size());
@@ -194,11 +201,11 @@ public record Intake(
                         remembered.columns().get(ColumnRoles.signature(table.header()))));
     if (wanted.isEmpty()) {
       return table.roles().isPresent()
-          ? TableFate.said(table, table.roles().get(), target)
+          ? TableFate.said(table, table.roles().get(), target, table.origin().marked())
           : TableFate.found(table, environments, target, readers);
     }
     try {
-      return TableFate.said(table, ColumnRoles.parse(wanted.get(), table.header()), target);
+      return TableFate.said(table, ColumnRoles.parse(wanted.get(), table.header()), target, true);
     } catch (IllegalArgumentException e) {
       if (list.tables().size() > 1) {
         // What was said is of another table: this one is found out by itself.

@@ -74,7 +74,7 @@ enum ListForm {
     if (isDumped(start.lines().findFirst().orElse(""))) {
       return SETTINGS_DUMP;
     }
-    if (isKeyValue(meant)) {
+    if (isKeyValue(meant) && mostHaveValues(start)) {
       return KEY_VALUES;
     }
     if (isYaml(start)) {
@@ -195,6 +195,21 @@ enum ListForm {
   /** A schema, perhaps with a path, a key and a value. */
   private static boolean isDumped(String line) {
     return SettingsDump.Entry.of(line).filter(e -> e.schema().indexOf('.') > 0).isPresent();
+  }
+
+  /** Whether at least half of the first lines that say something have an equals sign. */
+  private static boolean mostHaveValues(String text) {
+    int meant = 0;
+    int values = 0;
+    for (Iterator<String> lines = text.lines().iterator(); lines.hasNext() && meant < 60; ) {
+      String line = lines.next().strip();
+      Steps.take(line.length() + 1);
+      if (!line.isEmpty() && "#;![".indexOf(line.charAt(0)) < 0) {
+        meant++;
+        values += isKeyValue(line) ? 1 : 0;
+      }
+    }
+    return values * 2 >= meant;
   }
 
   private static boolean isKeyValue(String line) {

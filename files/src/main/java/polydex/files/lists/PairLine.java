@@ -9,8 +9,6 @@ import polydex.intake.GestureCell;
 import polydex.intake.ListTable;
 import polydex.intake.Steps;
 import polydex.keys.Gesture;
-import polydex.keys.GestureReader;
-import polydex.keys.GestureSyntaxException;
 import polydex.keys.KeyRef;
 import polydex.keys.Step;
 
@@ -20,12 +18,17 @@ import polydex.keys.Step;
  * is none.
  */
 final class PairLine {
-  /** What people put between the two, and where no more is than a space beside marks. */
+  /**
+   * What people put between the two, the surest first; at last no more than a space beside marks.
+   */
   private static final List<Pattern> DIVIDERS =
       List.of(
+          Pattern.compile("\\t+|\\s{2,}"),
           Pattern.compile(
-              "\\s+[-\u2013\u2014=|~]+>?\\s+|:\\s+|\\s+:(?=\\S)|\\s+[\u2192\u21d2]\\s+|\\t+|\\s{2,}|\\s*\\.{3,}\\s*"),
-          Pattern.compile("(?<=[`*\\]>])\\s+|\\s+(?=[`*\\[<(])"));
+              "\\s+[-\u2013\u2014=|~]+>?\\s+|:\\s+|\\s+:(?=\\S)|\\s+[\u2192\u21d2]\\s+|\\s*\\.{3,}\\s*"),
+          Pattern.compile("(?<=[`*\\]>])\\s+|\\s+(?=[`*\\[<(])"),
+          // A stroke with modifiers, then words with a capital letter.
+          Pattern.compile("(?<=[+-]\\S{1,12})\\s(?=\\p{Lu}\\p{Ll}+ )"));
 
   private static final int MOST = 24;
   private static final Pattern BRACKETS = Pattern.compile("^\\((.*)\\)$");
@@ -87,12 +90,7 @@ final class PairLine {
     if (text.isBlank() || text.length() > 120) {
       return false;
     }
-    try {
-      return GestureCell.read(text, GestureReader.PLAIN).gestures().stream()
-          .anyMatch(PairLine::isPlain);
-    } catch (GestureSyntaxException _) {
-      return false;
-    }
+    return GestureCell.likely(text).stream().anyMatch(PairLine::isPlain);
   }
 
   private static boolean isPlain(Gesture gesture) {
