@@ -51,7 +51,10 @@ final class WordsCommand implements Callable<Integer> {
       description = "Take away the group that begins with this word.")
   private @Nullable String remove;
 
-  @Parameters(paramLabel = "WORD", description = "Two words or more that mean the same.")
+  @Parameters(
+      arity = "0..*",
+      paramLabel = "WORD",
+      description = "Two words or more that mean the same.")
   private List<String> words = List.of();
 
   record Answer(int shipped, Map<String, String> own) {}

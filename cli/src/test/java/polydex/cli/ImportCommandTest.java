@@ -43,9 +43,9 @@ class ImportCommandTest {
     assertThat(demo.out()).contains("1 would be taken");
     Path file = folder.resolve("mine.polydex");
     run("import", list, "--file", file.toString());
-    String more = list("application,action,gesture\nCue editor,Raise the lights,F11\n");
+    String more = list("application,action,gesture\nCue editor,Zorch the lights,F11\n");
     run("import", more, "--dry-run", "--file", file.toString());
-    assertThat(run("find", "raise", "--file", file.toString()).code()).isEqualTo(Main.NO);
+    assertThat(run("find", "zorch", "--file", file.toString()).code()).isEqualTo(Main.NO);
   }
 
   @Test
@@ -132,5 +132,79 @@ class ImportCommandTest {
     Path mine = Files.writeString(folder.resolve("mine.json"), layout.out());
     assertThat(run("import", mine.toString(), "--file", file).out()).contains("48 keys");
     assertThat(run("layout", "mine", "--file", file).out()).contains("dead ´");
+  }
+
+  /**
+   * A page that hides, asks, leaves and has several systems: everything is said, and can be said
+   * otherwise.
+   */
+  @Test
+  void aPageIsAccountedForAndReadOtherwiseWhereThatIsSaid() throws Exception {
+    Path page =
+        Files.writeString(
+            folder.resolve("lamps.html"),
+            """
+            <html><head><title>Lamp room</title></head><body><h1>Lamp room</h1>
+            <table><tr><th>Shortcut keys</th><th>Effect</th></tr>
+            <tr><td><span hidden>Command</span><span>Ctrl</span>+F2</td><td>Next lamp</td></tr>
+            <tr><td>Ctrl/Cmd+L</td><td>Lamp list</td></tr>
+            <tr><td>Ctrl+K, Ctrl+S</td><td>Lamp settings</td></tr>
+            <tr><td>F9 or the panel</td><td>Dim</td></tr><tr><td>none</td><td>Reset</td></tr></table>
+            <table><tr><th>Option</th><th>Default</th></tr><tr><td>Lamps</td><td>2</td></tr></table>
+            <p>Press <kbd>F1</kbd>.</p></body></html>
+            """);
+    Ran plain = run("import", page.toString(), "--demo");
+    assertThat(plain.code()).isEqualTo(Main.NO);
+    assertThat(plain.out())
+        .contains(
+            "3 would be taken",
+            "1 to be asked",
+            "in 1 of 2 tables",
+            "for “Lamp room”, as the list is called",
+            "such as “Ctrl/Cmd+L”: Ctrl+L, Meta+L",
+            "systems: Ctrl (1), Meta (1)",
+            "left: table 2",
+            "--take 2 takes it",
+            "Say --read commas=sequence or commas=either",
+            "no gesture in “the panel”",
+            "lines without a gesture: 1",
+            "not looked at: 1 keys in running text");
+    JsonNode said =
+        run(
+                "import",
+                page.toString(),
+                "--demo",
+                "--json",
+                "--system",
+                "Meta",
+                "--read",
+                "commas=sequence",
+                "--leave",
+                "2")
+            .json();
+    assertThat(said.get("taken").findValuesAsText("text"))
+        .containsExactly(
+            "Next lamp: Ctrl+F2", "Lamp list: Meta+L", "Lamp settings: Ctrl+K Ctrl+S", "Dim: F9");
+    assertThat(said.has("asked")).isFalse();
+    assertThat(said.get("tables").get(1).get("taken").asBoolean()).isFalse();
+    assertThat(said.get("choices").get("commas").asText()).isEqualTo("sequence");
+    assertThat(said.get("partly").get(0).get("unread").get(0).asText()).isEqualTo("the panel");
+    assertThat(run("import", page.toString(), "--demo", "--read", "commas=perhaps").err())
+        .contains("is none of: commas=sequence|either");
+  }
+
+  @Test
+  void wordsThatMeanTheSameAreKeptInTheFile() throws Exception {
+    String file = folder.resolve("my.polydex").toString();
+    run("import", list("application,action,gesture\nEditor,Lower the portal,F2\n"), "-f", file);
+    assertThat(run("find", "volcano", "-f", file).code()).isEqualTo(Main.NO);
+    assertThat(run("words", "volcano", "portal", "-f", file).out()).contains("volcano, portal");
+    assertThat(run("find", "the", "volcano", "-f", file).out()).contains("Lower the portal");
+    assertThat(run("words", "-f", file, "--json").json().get("own").get("volcano").asText())
+        .isEqualTo("volcano, portal");
+    assertThat(run("words", "--remove", "volcano", "-f", file).code()).isEqualTo(Main.DONE);
+    assertThat(run("words", "--remove", "volcano", "-f", file).code()).isEqualTo(Main.NO);
+    assertThat(run("find", "volcano", "-f", file).code()).isEqualTo(Main.NO);
+    assertThat(run("words", "alone", "-f", file).code()).isEqualTo(2);
   }
 }

@@ -122,7 +122,7 @@ class ProposalsReferenceTest {
         new NextToLearn(WORLD.catalog(), HOOKS, _ -> 1, KeystrokeLevel.USUAL, 12)
             .of(MATERIAL, progress, Learning.NOTHING, DAY, 50);
     assertThat(found.stream().map(Proposal::item))
-        .doesNotContainAnyElementsOf(answered)
+        .noneMatch(answered::contains)
         .hasSize(MATERIAL.prompts().size() - answered.size());
   }
 

@@ -221,13 +221,13 @@ class WindowTest extends InWindow {
     person.keys("Alt+S");
     person.type(list.toString());
     person.keys("Enter");
-    person.untilShown("2 to take, 1 known already, 1 refused");
+    person.untilShown("2 bindings to take, 1 known already, 1 refused");
     person.untilShown("expected a key");
     assertThat(catalog().size()).isEqualTo(before);
     person.keys("Ctrl+Enter");
     person.untilShown("Bring in 2 bindings. Ctrl+Z takes it back.");
     assertThat(catalog().size()).isEqualTo(before + 2);
-    person.untilShown("0 to take, 3 known already, 1 refused");
+    person.untilShown("0 bindings to take, 3 known already, 1 refused");
     assertThat(session.workspace().get().setups()).hasSize(6);
     person.keys("Ctrl+Z");
     person.untilShown("Taken back: Bring in 2 bindings");

@@ -77,7 +77,7 @@ final class WorkspaceTables {
     bodies("setup", before.setups().values(), after.setups().values(), s -> s.id().value());
     writeRemembered("title", titles(before.remembered()), titles(after.remembered()));
     writeRemembered("columns", before.remembered().columns(), after.remembered().columns());
-    writeRemembered("words", before.remembered().sameWords(), after.remembered().sameWords());
+    SameWordRows.write(h, before.remembered().sameWords(), after.remembered().sameWords());
     writeRemembered("list", lists(before.remembered()), lists(after.remembered()));
     writeRemembered("document", documents(before.remembered()), documents(after.remembered()));
     new LearningTable(h).write(before.learning(), after.learning());
@@ -120,11 +120,7 @@ final class WorkspaceTables {
         .getOrDefault("document", Map.of())
         .forEach((environment, text) -> documents.put(new EnvironmentId(environment), text));
     return new Remembered(
-        titles,
-        kinds.getOrDefault("columns", Map.of()),
-        lists,
-        documents,
-        kinds.getOrDefault("words", Map.of()));
+        titles, kinds.getOrDefault("columns", Map.of()), lists, documents, SameWordRows.read(h));
   }
 
   private static Map<String, String> titles(Remembered remembered) {
