@@ -43,7 +43,7 @@ final class CellReader {
       Pattern.compile(
           "(?:^|(?<=[\\s,;/|]))(\\p{L}[\\p{L}\\p{N}./&-]{0,24}(?: \\p{L}[\\p{L}\\p{N}./&-]{0,16})?):\\s+(?=\\S)");
   private static final Pattern SEPARATOR_END = Pattern.compile("[\\s,;/|]+$");
-  private static final Pattern AND = Pattern.compile("\\s+and\\s+|\\s+&\\s+");
+  private static final Pattern AND = Pattern.compile("(?<=\\S)\\s+(?:and|&)\\s+");
   private static final Pattern LAST_WORD = Pattern.compile("(?s)^.*[\\n,;/+]\\s*(?=\\S)");
   private static final Pattern PLUS = Pattern.compile("(?<=[^+\\s])\\s*\\+\\s*(?=\\S)");
 

@@ -22,14 +22,13 @@ import polydex.intake.Steps;
  * the page itself hides; nothing is fetched. O(page).
  */
 final class PageHidden {
-  private static final Pattern RULE = Pattern.compile("([^{}]{1,2000})\\{([^{}]{0,4000})\\}");
   private static final Pattern SELECTOR =
       Pattern.compile("([a-zA-Z][\\w-]*)?([.#])([A-Za-z_][\\w-]*)");
-  private static final Pattern COMMENTS = Pattern.compile("(?s)/\\*.{0,20000}?\\*/");
   private static final Set<String> NEVER =
       Set.of("script", "style", "template", "comment", "remark");
 
   private static final int MOST_VARIANTS = 6;
+  private static final int LONGEST_RULE = 4000;
 
   /** What stands about variants, and between them: characters for nobody's use. */
   private static final char FIRST = '\ue0f0';
@@ -149,23 +148,47 @@ final class PageHidden {
     return e.id().startsWith("default") || e.className().startsWith("default");
   }
 
+  /** Rule by rule, each character looked at a fixed number of times. */
   private void sheet(String text) {
     Steps.take(text.length());
-    Matcher rule = RULE.matcher(COMMENTS.matcher(text).replaceAll(" "));
-    while (rule.find()) {
-      if (hides(rule.group(2))) {
-        for (String selector : rule.group(1).split(",")) {
-          Matcher simple = SELECTOR.matcher(selector.strip());
-          if (simple.matches()) {
-            hides.add(
-                new Hides(
-                    simple.group(1) == null ? "" : simple.group(1).toLowerCase(Locale.ROOT),
-                    simple.group(2),
-                    simple.group(3)));
-          }
+    String plain = withoutComments(text);
+    int from = 0;
+    int open = -1;
+    for (int i = 0; i < plain.length(); i++) {
+      char c = plain.charAt(i);
+      if (c == '{') {
+        open = i;
+      } else if (c == '}') {
+        if (open >= from && i - open < LONGEST_RULE && hides(plain.substring(open, i))) {
+          selectors(plain.substring(Math.max(from, open - LONGEST_RULE), open));
         }
+        from = i + 1;
       }
     }
+  }
+
+  private void selectors(String text) {
+    for (String selector : text.split("[,{]")) {
+      Matcher simple = SELECTOR.matcher(selector.strip());
+      if (simple.matches()) {
+        hides.add(
+            new Hides(
+                simple.group(1) == null ? "" : simple.group(1).toLowerCase(Locale.ROOT),
+                simple.group(2),
+                simple.group(3)));
+      }
+    }
+  }
+
+  private static String withoutComments(String text) {
+    StringBuilder plain = new StringBuilder(text.length());
+    int from = 0;
+    for (int open = text.indexOf("/*"); open >= 0; open = text.indexOf("/*", from)) {
+      int close = text.indexOf("*/", open + 2);
+      plain.append(text, from, open);
+      from = close < 0 ? text.length() : close + 2;
+    }
+    return plain.append(text, from, text.length()).toString();
   }
 
   private static boolean hides(String declarations) {

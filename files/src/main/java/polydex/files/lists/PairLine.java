@@ -25,8 +25,9 @@ final class PairLine {
       List.of(
           Pattern.compile("\\t+|\\s{2,}"),
           Pattern.compile(
-              "\\s+[-\u2013\u2014=|~]+>?\\s+|:\\s+|\\s+:(?=\\S)|\\s+[\u2192\u21d2]\\s+|\\s*\\.{3,}\\s*"),
-          Pattern.compile("(?<=[`*\\]>])\\s+|\\s+(?=[`*\\[<(])"),
+              "(?<=\\S)\\s+[-\u2013\u2014=|~]+>?\\s+|:\\s+|(?<=\\S)\\s+:(?=\\S)"
+                  + "|(?<=\\S)\\s+[\u2192\u21d2]\\s+|(?<=\\S)\\s*\\.{3,}\\s*"),
+          Pattern.compile("(?<=[`*\\]>])\\s+|(?<=\\S)\\s+(?=[`*\\[<(])"),
           // A stroke with modifiers, then words with a capital letter.
           Pattern.compile("(?<=[+-]\\S{1,12})\\s(?=\\p{Lu}\\p{Ll}+ )"));
 

@@ -17,8 +17,11 @@ final class WikiTables {
   private static final Pattern LINK =
       Pattern.compile("\\[\\[(?:[^\\]|]{0,200}\\|)?([^\\]|]{0,200})\\]\\]");
   private static final Pattern TAG = Pattern.compile("</?[a-zA-Z][^<>]{0,200}>");
+
+  /** Nothing in it is tried twice, however the text looks. */
   private static final Pattern ATTRIBUTES =
-      Pattern.compile("^\\s*(?:[a-z-]+\\s*=\\s*(?:\"[^\"]*\"|\\S+)\\s*)+\\|(?!\\|)");
+      Pattern.compile("^\\s*+(?:[a-z-]++\\s*+=\\s*+(?:\"[^\"]*+\"|[^\\s|\"]++)\\s*+)++\\|(?!\\|)");
+
   private static final Pattern MOIN_STYLE = Pattern.compile("^\\s*<[^<>]{1,80}>");
 
   private WikiTables() {}

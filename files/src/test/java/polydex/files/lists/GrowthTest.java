@@ -155,6 +155,23 @@ class GrowthTest {
         t ->
             "<schemalist><schema id=\"a\"><key name=\"k\"><default>['%s']</default></key></schema></schemalist>"
                 .formatted(html(t)));
+    all.put("a style sheet", t -> "<style>" + t + "</style>" + table("Ctrl+A"));
+    all.put("a line of text", t -> "Ctrl+A - Save\n" + oneLine(t) + "\nCtrl+B - Find\n");
+    all.put(
+        "a row of a wiki",
+        t -> "{|\n|-\n| Ctrl+A || Save\n|-\n| a=b " + oneLine(t) + " || b\n|}\n");
+    all.put("a manual", t -> ".TH A 1\n.TP\n.B Ctrl+A\nSave\n.TP\n" + t + "\n.PP\n");
+    all.put("a card", t -> "\\key{a}{C-a}\n".repeat(4) + "\\key{" + oneLine(t) + "}{C-b}\n");
+    all.put("a bound line", t -> "bind C-a save\nbind C-b " + oneLine(t) + "\n");
+    all.put(
+        "a value of YAML",
+        t -> "a: Ctrl+A\nb: \"" + oneLine(t).replace("\\", "").replace("\"", "") + "\"\n");
+    all.put(
+        "an attribute",
+        t ->
+            "<?xml version=\"1.0\"?><a><k key=\"C-a\" do=\""
+                + html(oneLine(t)).replace("\"", "")
+                + "\"/></a>");
     all.put(
         "a value of JSON",
         t ->
