@@ -188,13 +188,13 @@ class LookUpWindowTest extends InWindow {
     person.keys("Ctrl+A");
     person.type(list.toString());
     person.keys("Enter");
-    person.untilShown("2 to take, 0 known already, 0 refused");
+    person.untilShown("2 bindings to take. Understood: 100 % of 2 lines.");
     person.keys("Ctrl+Enter");
     person.untilShown("Bring in 2 bindings");
     Files.writeString(
         list, "application,action,gesture\nProps,Count,Shift+F6\n", StandardCharsets.UTF_8);
     person.keys("Alt+V");
-    person.untilShown("0 to take, 1 changed, 0 known already, 1 gone from the list");
+    person.untilShown("0 bindings to take, 1 changed, 1 gone from the list");
     person.keys("Ctrl+G");
     person.untilShown("Goes from here too.");
     person.keys("Ctrl+Enter");
