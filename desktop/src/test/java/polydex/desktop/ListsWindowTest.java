@@ -60,7 +60,7 @@ class ListsWindowTest extends InWindow {
     person.keys("Ctrl+Enter");
     person.untilShown("Ctrl+Z takes it back");
     person.keys("Ctrl+Z");
-    person.untilShown("3 bindings to take");
+    person.untilShown("4 bindings to take");
   }
 
   @Test
