@@ -22,7 +22,6 @@ import polydex.keys.GestureReader;
 import polydex.keys.GestureSyntaxException;
 import polydex.keys.Held;
 import polydex.keys.KeyRef;
-import polydex.keys.Modifier;
 import polydex.keys.Step;
 
 /**
@@ -106,7 +105,7 @@ final class CellReader {
     }
     Cell cell = new Cell();
     try {
-      parts(text.replace(CellScanner.FIRST_MARK, '\ufffd'), cell);
+      parts(text, cell);
     } catch (Asked e) {
       return e.unclear;
     }
@@ -709,10 +708,5 @@ final class CellReader {
       }
     }
     return found;
-  }
-
-  /** What is for which system, where a gesture is told by its modifier only. */
-  static boolean isCtrlOrMeta(String system) {
-    return system.equals(Modifier.CTRL.written()) || system.equals(Modifier.META.written());
   }
 }

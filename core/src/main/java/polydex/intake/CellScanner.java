@@ -56,7 +56,7 @@ final class CellScanner {
         at = close + 1;
         afterSpace = false;
       } else {
-        rest.append(c);
+        rest.append(isMark(c) ? '\ufffd' : c); // what stands for brackets comes from here only
         afterSpace = isSpace(c);
         at++;
       }

@@ -139,4 +139,14 @@ class GestureCellTest {
             List.of(chord), GestureReader.PLAIN, true, Map.of(ReadingChoice.COMMAS, "either"));
     assertThat(read(said, chord)).isEqualTo("Ctrl+K ~ Ctrl+S");
   }
+
+  /**
+   * Characters for nobody's use stand for what was in brackets; a list may have some of its own.
+   */
+  @ParameterizedTest
+  @ValueSource(strings = {"\ue005 or F2", "\ue000 (x), \ue03f (y)", "(ab) \ue001, Ctrl+S (cd)"})
+  void charactersOfOursInAListHarmNothing(String cell) {
+    assertThat(inList(cell, true)).doesNotContain("@");
+    assertThat(inList(cell.replace("F2", "F3"), false, cell)).isNotEmpty();
+  }
 }

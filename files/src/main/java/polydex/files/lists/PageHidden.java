@@ -123,6 +123,9 @@ final class PageHidden {
     while (variants.find()) {
       most = Math.max(most, variants.group(1).split(String.valueOf(NEXT)).length);
     }
+    if (most == 0) {
+      return text; // the page had such a character of its own
+    }
     String around = VARIANTS.matcher(text).replaceAll("x");
     if (around.strip().split("\\s+").length > MOST_WORDS || around.indexOf('\n') >= 0) {
       return VARIANTS

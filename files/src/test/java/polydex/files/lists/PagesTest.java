@@ -191,4 +191,13 @@ class PagesTest {
         .isInstanceOf(FileProblem.class)
         .hasMessageContaining("No column of it reads as gestures");
   }
+
+  @Test
+  void charactersForNobodysUseInAPageLoseNothing() throws FileProblem {
+    assertThat(
+            read("<table><tr><th>Key</th><th>Effect</th></tr><tr><td>Ctrl+A</td><td>\ue0f0 All</td></tr>"
+                    + "<tr><td>\ue0f0\ue0f1</td><td>None</td></tr></table>")
+                .taken())
+        .containsExactly("\ue0f0 All: Ctrl+A");
+  }
 }
