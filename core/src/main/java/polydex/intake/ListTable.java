@@ -48,6 +48,11 @@ public record ListTable(
     /** The only one. */
     public static final Origin ONLY = new Origin("", "table", 0);
 
+    /** Nothing in the name of a file acts on who shows it. */
+    public Origin {
+      file = Visible.of(file);
+    }
+
     /** One that does not say whether its first line is names. */
     public Origin(String file, String kind, int headerLine) {
       this(file, kind, headerLine, false);

@@ -2,24 +2,20 @@ package polydex.files.fit;
 
 import java.io.IOException;
 import java.io.InputStream;
-import java.nio.file.FileVisitResult;
 import java.nio.file.Files;
 import java.nio.file.LinkOption;
-import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
-import java.nio.file.SimpleFileVisitor;
 import java.nio.file.attribute.BasicFileAttributes;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
-import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.function.IntConsumer;
 import polydex.files.FileProblem;
+import polydex.files.FolderWalk;
 import polydex.fit.Compared.Found;
 import polydex.keys.Gesture;
-import polydex.keys.Visible;
 
 /**
  * Every launcher file below a folder: Shell Links and Desktop Entries. Symbolic links are never
@@ -35,9 +31,6 @@ public record LauncherTree(
     List<Launcher> launchers, List<String> refused, int passedOver, boolean complete) {
   /** So many files are looked at, at most. */
   public static final int MOST_FILES = 50_000;
-
-  /** So many folders one inside another. */
-  public static final int DEEPEST = 40;
 
   /**
    * A launcher file.
@@ -101,91 +94,57 @@ public record LauncherTree(
    */
   public static LauncherTree read(Path top, IntConsumer looked, BooleanSupplier stopped)
       throws FileProblem {
-    if (!Files.exists(top, LinkOption.NOFOLLOW_LINKS)) {
-      throw FileProblem.missing(top);
-    }
-    if (Files.isSymbolicLink(top)) {
-      throw new FileProblem(
-          "%s is a symbolic link, and those are not followed. Name the folder itself."
-              .formatted(top));
-    }
-    Visitor visitor = new Visitor(top, looked, stopped);
-    try {
-      Files.walkFileTree(top, Set.of(), DEEPEST, visitor);
-    } catch (NoSuchFileException e) {
-      throw FileProblem.missing(top);
-    } catch (IOException e) {
-      throw new FileProblem("%s can't be looked into: %s.".formatted(top, e.getMessage()), e);
-    }
-    visitor.launchers.sort(Comparator.comparing(Launcher::path));
-    visitor.refused.sort(Comparator.naturalOrder());
-    return new LauncherTree(
-        visitor.launchers, visitor.refused, visitor.passedOver, visitor.complete);
+    Walk walk = new Walk(top, looked, stopped);
+    walk.walk();
+    walk.launchers.sort(Comparator.comparing(Launcher::path));
+    walk.refused.sort(Comparator.naturalOrder());
+    return new LauncherTree(walk.launchers, walk.refused, walk.passedOver, walk.complete());
   }
 
-  private static final class Visitor extends SimpleFileVisitor<Path> {
+  private static final class Walk extends FolderWalk {
     final List<Launcher> launchers = new ArrayList<>();
     final List<String> refused = new ArrayList<>();
     int passedOver;
-    boolean complete = true;
-    private final Path top;
     private final IntConsumer looked;
     private final BooleanSupplier stopped;
-    private int files;
 
-    Visitor(Path top, IntConsumer looked, BooleanSupplier stopped) {
-      this.top = top;
+    Walk(Path top, IntConsumer looked, BooleanSupplier stopped) {
+      super(top, MOST_FILES);
       this.looked = looked;
       this.stopped = stopped;
     }
 
     @Override
-    public FileVisitResult visitFile(Path file, BasicFileAttributes attributes) {
-      if (++files > MOST_FILES || stopped.getAsBoolean()) {
-        complete = false;
-        return FileVisitResult.TERMINATE;
-      }
+    protected boolean goesOn(int files) {
       looked.accept(files);
-      String name = file.getFileName().toString().toLowerCase(Locale.ROOT);
-      boolean link = name.endsWith(".lnk");
-      if (attributes.isDirectory()) {
-        complete = false; // deeper than is looked
-      } else if (!isLauncher(file)) {
-        passedOver++;
-      } else if (!attributes.isRegularFile()) {
-        refused.add(path(file) + " is a symbolic link or no plain file. It was not opened.");
-      } else {
-        take(file, link);
-      }
-      return FileVisitResult.CONTINUE;
+      return !stopped.getAsBoolean();
     }
 
     @Override
-    public FileVisitResult visitFileFailed(Path file, IOException e) {
-      refused.add("%s can't be read: %s.".formatted(path(file), reason(e)));
-      return FileVisitResult.CONTINUE;
+    protected void file(Path file, String path, BasicFileAttributes attributes) {
+      if (!isLauncher(file)) {
+        passedOver++;
+      } else if (!attributes.isRegularFile()) {
+        refused.add(path + " is a symbolic link or no plain file. It was not opened.");
+      } else {
+        take(file, path);
+      }
     }
 
-    private static String reason(IOException e) {
-      return e.getClass().getSimpleName().startsWith("AccessDenied")
-          ? "this user may not"
-          : Visible.of(String.valueOf(e.getMessage()));
+    @Override
+    protected void failed(String path, String reason) {
+      refused.add("%s can't be read: %s.".formatted(path, reason));
     }
 
-    private String path(Path file) {
-      String path =
-          file.equals(top) ? file.getFileName().toString() : top.relativize(file).toString();
-      return Visible.of(path.replace('\\', '/'));
-    }
-
-    private void take(Path file, boolean link) {
+    private void take(Path file, String path) {
       try {
         byte[] bytes = bytes(file);
-        launchers.addAll(link ? link(file, bytes) : entry(file, bytes));
+        boolean link = path.toLowerCase(Locale.ROOT).endsWith(".lnk");
+        launchers.addAll(link ? link(path, bytes) : entry(path, bytes));
       } catch (FileProblem e) {
         refused.add(e.getMessage());
       } catch (IOException e) {
-        refused.add("%s can't be read: %s.".formatted(path(file), reason(e)));
+        failed(path, reason(e));
       }
     }
 
@@ -196,28 +155,28 @@ public record LauncherTree(
       }
     }
 
-    private List<Launcher> link(Path file, byte[] bytes) throws FileProblem {
-      ShellLink link = ShellLink.read(path(file), bytes);
+    private List<Launcher> link(String path, byte[] bytes) throws FileProblem {
+      ShellLink link = ShellLink.read(path, bytes);
       return List.of(
           new Launcher(
-              path(file),
-              fileName(path(file)),
+              path,
+              fileName(path),
               link.target(),
               link.arguments(),
               link.workingFolder(),
               link.hotKey().stream().toList()));
     }
 
-    private List<Launcher> entry(Path file, byte[] bytes) throws FileProblem {
-      DesktopEntry entry = DesktopEntry.read(path(file), bytes);
+    private List<Launcher> entry(String path, byte[] bytes) throws FileProblem {
+      DesktopEntry entry = DesktopEntry.read(path, bytes);
       List<Launcher> found = new ArrayList<>();
       found.add(
           new Launcher(
-              path(file), entry.name(), entry.starts(), "", entry.workingFolder(), entry.keys()));
+              path, entry.name(), entry.starts(), "", entry.workingFolder(), entry.keys()));
       for (DesktopEntry.Action a : entry.actions()) {
         found.add(
             new Launcher(
-                path(file),
+                path,
                 "%s: %s".formatted(entry.name(), a.name()),
                 a.starts(),
                 "",

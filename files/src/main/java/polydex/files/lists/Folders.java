@@ -4,19 +4,21 @@ import java.io.BufferedInputStream;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
-import java.nio.file.FileVisitOption;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.LinkOption;
 import java.nio.file.Path;
+import java.nio.file.attribute.BasicFileAttributes;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
-import java.util.stream.Stream;
 import java.util.zip.GZIPInputStream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import org.apache.commons.compress.archivers.tar.TarArchiveEntry;
 import org.apache.commons.compress.archivers.tar.TarArchiveInputStream;
 import polydex.files.FileProblem;
+import polydex.files.FolderWalk;
 import polydex.files.lists.ForeignList.Overlooked;
 import polydex.intake.IntakeRequest.Refused;
 import polydex.intake.ListTable;
@@ -29,7 +31,8 @@ import polydex.intake.Steps;
  */
 final class Folders {
   private static final int MOST_FILES = 20_000;
-  private static final int DEEPEST = 40;
+  private static final int TAR_BLOCK = 512;
+  private static final int TAR_MAGIC = 257;
   private static final long LARGEST_TOTAL = 256L << 20;
 
   private final List<ListTable> tables = new ArrayList<>();
@@ -38,66 +41,120 @@ final class Folders {
   private int left;
   private int files;
   private int taken;
+  private int entries;
   private long total;
 
   private Folders() {}
 
-  /** The list of a folder or archive; none where a path is neither. */
-  static Optional<ForeignList> read(Path path) throws FileProblem {
-    Folders folders = new Folders();
-    String name = String.valueOf(path.getFileName());
-    try {
-      if (Files.isDirectory(path)) {
-        folders.folder(path);
-        return Optional.of(folders.made(name, "a folder"));
-      }
-      byte[] head = new byte[4];
-      try (InputStream in = Files.newInputStream(path)) {
-        if (in.readNBytes(head, 0, 4) < 4) {
-          return Optional.empty();
-        }
-      }
-      if (head[0] == 'P' && head[1] == 'K' && head[2] == 3 && head[3] == 4) {
-        folders.zip(path);
-        return Optional.of(folders.made(name, "a ZIP archive"));
-      }
-      if ((head[0] & 0xff) == 0x1f && (head[1] & 0xff) == 0x8b && isTar(path)) {
-        folders.tar(path);
-        return Optional.of(folders.made(name, "a tar archive"));
-      }
-      return Optional.empty();
-    } catch (IOException e) {
-      throw new FileProblem(
-          "%s can't be read: %s. Nothing was taken.".formatted(path, e.getMessage()), e);
+  /** What holds several lists. */
+  private enum Kind {
+    FOLDER("a folder"),
+    ZIP("a ZIP archive"),
+    TAR("a tar archive"),
+    NONE("");
+
+    private final String words;
+
+    Kind(String words) {
+      this.words = words;
     }
   }
 
-  private static boolean isTar(Path path) throws IOException {
-    try (InputStream in =
-        new GZIPInputStream(new BufferedInputStream(Files.newInputStream(path)))) {
-      byte[] block = in.readNBytes(512);
-      return block.length == 512
-          && new String(block, 257, 5, java.nio.charset.StandardCharsets.US_ASCII).equals("ustar");
+  /** Whether a path is a folder or an archive, by its first bytes. */
+  static boolean isOne(Path path) throws FileProblem {
+    return kind(path) != Kind.NONE;
+  }
+
+  private static Kind kind(Path path) throws FileProblem {
+    if (Files.isDirectory(path)) {
+      return Kind.FOLDER;
     }
+    try (InputStream in = new BufferedInputStream(Files.newInputStream(path))) {
+      in.mark(4);
+      byte[] head = in.readNBytes(4);
+      in.reset();
+      if (head.length == 4 && head[0] == 'P' && head[1] == 'K' && head[2] == 3 && head[3] == 4) {
+        return Kind.ZIP;
+      }
+      return Text.isPacked(head) && isTar(in) ? Kind.TAR : Kind.NONE;
+    } catch (IOException e) {
+      throw unreadable(path, e);
+    }
+  }
+
+  private static FileProblem unreadable(Path path, Exception e) {
+    return new FileProblem(
+        "%s can't be read: %s. Nothing was taken.".formatted(path, e.getMessage()), e);
+  }
+
+  private static boolean isTar(InputStream packed) {
+    try (InputStream in = new GZIPInputStream(packed)) {
+      byte[] block = in.readNBytes(TAR_BLOCK);
+      return block.length == TAR_BLOCK
+          && new String(block, TAR_MAGIC, 5, StandardCharsets.US_ASCII).equals("ustar");
+    } catch (IOException _) {
+      return false; // who reads it as a text says what is wrong with it
+    }
+  }
+
+  /**
+   * The list of a folder or archive.
+   *
+   * @throws FileProblem where it can't be read, or holds no list
+   */
+  static ForeignList read(Path path) throws FileProblem {
+    Folders folders = new Folders();
+    Kind kind = kind(path);
+    try {
+      switch (kind) {
+        case FOLDER -> folders.folder(path);
+        case ZIP -> folders.zip(path);
+        case TAR -> folders.tar(path);
+        case NONE -> throw new IllegalArgumentException(path + " is one file.");
+      }
+    } catch (IOException e) {
+      throw unreadable(path, e);
+    }
+    return folders.made(String.valueOf(path.getFileName()), kind.words);
   }
 
   private void folder(Path root) throws IOException, FileProblem {
-    List<Path> all;
-    try (Stream<Path> walk = Files.walk(root, DEEPEST, new FileVisitOption[0])) {
-      all =
-          walk.filter(Files::isRegularFile)
-              .filter(p -> !Files.isSymbolicLink(p))
-              .sorted()
-              .limit(MOST_FILES + 1L)
-              .toList();
+    List<Path> all = new ArrayList<>();
+    FolderWalk walk =
+        new FolderWalk(root, MOST_FILES) {
+          @Override
+          protected boolean goesOn(int seen) {
+            Steps.take(1);
+            return true;
+          }
+
+          @Override
+          protected void file(Path file, String path, BasicFileAttributes attributes) {
+            if (attributes.isRegularFile()) {
+              all.add(file);
+            } else {
+              overlooked.add(new Overlooked(path, 0, "a link", "Links are not followed."));
+            }
+          }
+
+          @Override
+          protected void failed(String path, String reason) {
+            overlooked.add(new Overlooked(path, 0, "a file", "It can't be read: " + reason + "."));
+          }
+        };
+    walk.walk();
+    if (!walk.complete()) {
+      overlooked.add(
+          new Overlooked("", 0, "the rest of the folder", "There is too much in it, or too deep."));
     }
+    all.sort(Comparator.naturalOrder());
     for (Path file : all) {
-      Steps.take(1);
-      String name = root.relativize(file).toString();
-      if (Files.size(file) > Text.LARGEST_BYTES) {
-        overlooked.add(new Overlooked(name, 0, "a file", "It is larger than 64 MiB."));
-      } else {
-        one(name, Files.readAllBytes(file));
+      String path = root.relativize(file).toString();
+      try (InputStream in = Files.newInputStream(file, LinkOption.NOFOLLOW_LINKS)) {
+        one(path, in.readNBytes((int) Text.LARGEST_BYTES + 1));
+      } catch (IOException e) {
+        overlooked.add(
+            new Overlooked(path, 0, "a file", "It can't be read: " + e.getMessage() + "."));
       }
     }
   }
@@ -106,6 +163,7 @@ final class Folders {
     try (ZipInputStream in =
         new ZipInputStream(new BufferedInputStream(Files.newInputStream(path)))) {
       for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
+        counted();
         if (!entry.isDirectory()) {
           entry(entry.getName(), in);
         }
@@ -118,6 +176,7 @@ final class Folders {
         new TarArchiveInputStream(
             new GZIPInputStream(new BufferedInputStream(Files.newInputStream(path))))) {
       for (TarArchiveEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
+        counted();
         if (entry.isFile() && !entry.isLink() && !entry.isSymbolicLink()) {
           entry(entry.getName(), in);
         }
@@ -126,19 +185,28 @@ final class Folders {
   }
 
   private void entry(String name, InputStream in) throws IOException, FileProblem {
-    byte[] bytes = in.readNBytes((int) Text.LARGEST_BYTES + 1);
-    if (bytes.length > Text.LARGEST_BYTES) {
-      throw new FileProblem(name + " unpacks to more than 64 MiB. Nothing was taken.");
+    one(name, in.readNBytes((int) Text.LARGEST_BYTES + 1));
+  }
+
+  /** What has no end ends here: entries that hold nothing count as well. */
+  private void counted() throws FileProblem {
+    Steps.take(1);
+    if (++entries > MOST_FILES) {
+      throw tooMuch();
     }
-    one(name, bytes);
+  }
+
+  private static FileProblem tooMuch() {
+    return new FileProblem(
+        "There are more than %,d files or 256 MiB in it. Take a part of it. Nothing was taken."
+            .formatted(MOST_FILES));
   }
 
   private void one(String name, byte[] bytes) throws FileProblem {
+    files++;
     total += bytes.length;
-    if (++files > MOST_FILES || total > LARGEST_TOTAL) {
-      throw new FileProblem(
-          "There are more than %,d files or 256 MiB in it. Take a part of it. Nothing was taken."
-              .formatted(MOST_FILES));
+    if (total > LARGEST_TOTAL) {
+      throw tooMuch();
     }
     try {
       ForeignList list = ListReader.read(name, Text.of(name, new ByteArrayInputStream(bytes)));

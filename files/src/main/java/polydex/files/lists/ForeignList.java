@@ -3,6 +3,7 @@ package polydex.files.lists;
 import java.util.List;
 import polydex.intake.IntakeRequest.Refused;
 import polydex.intake.ListTable;
+import polydex.keys.Visible;
 
 /**
  * A list of bindings from outside, read but not understood.
@@ -32,7 +33,14 @@ public record ForeignList(
    * @param what it is
    * @param why a sentence
    */
-  public record Overlooked(String file, int line, String what, String why) {}
+  public record Overlooked(String file, int line, String what, String why) {
+    /** Nothing in it acts on who shows it. */
+    public Overlooked {
+      file = Visible.of(file);
+      what = Visible.of(what);
+      why = Visible.of(why);
+    }
+  }
 
   /** Copies the lists. */
   public ForeignList {

@@ -26,9 +26,8 @@ public final class ListReader {
     if (!Files.exists(file)) {
       throw FileProblem.missing(file);
     }
-    Optional<ForeignList> several = Folders.read(file);
-    if (several.isPresent()) {
-      return several.get();
+    if (Folders.isOne(file)) {
+      return Folders.read(file);
     }
     Text text = Text.read(file);
     return read(file.getFileName().toString(), text.content(), text.encoding());
@@ -58,18 +57,13 @@ public final class ListReader {
    * @throws FileProblem where the file can't be read
    */
   public static Optional<String> ownFormat(Path file) throws FileProblem {
-    if (Files.isDirectory(file)) {
+    if (!Files.exists(file)) {
+      throw FileProblem.missing(file);
+    }
+    if (Folders.isOne(file)) {
       return Optional.empty();
     }
-    String text;
-    try {
-      text = Text.read(file).content();
-    } catch (FileProblem e) {
-      if (Files.isRegularFile(file) && Folders.read(file).isPresent()) {
-        return Optional.empty(); // an archive, which is no text
-      }
-      throw e;
-    }
+    String text = Text.read(file).content();
     return Optional.of(text).filter(ModelFiles::isOurs);
   }
 

@@ -49,8 +49,7 @@ record Text(String content, String encoding) {
   static Text of(String name, InputStream in) throws FileProblem {
     try {
       byte[] bytes = in.readNBytes((int) LARGEST_BYTES + 1);
-      boolean packed = bytes.length > 2 && (bytes[0] & 0xff) == 0x1f && (bytes[1] & 0xff) == 0x8b;
-      if (packed) {
+      if (isPacked(bytes)) {
         try (InputStream unpacked = new GZIPInputStream(new ByteArrayInputStream(bytes))) {
           bytes = unpacked.readNBytes((int) LARGEST_BYTES + 1);
         }
@@ -63,6 +62,11 @@ record Text(String content, String encoding) {
     } catch (IOException e) {
       throw new FileProblem("%s can't be read: %s.".formatted(name, e.getMessage()), e);
     }
+  }
+
+  /** Whether bytes begin as gzip does (RFC 1952). */
+  static boolean isPacked(byte[] bytes) {
+    return bytes.length > 2 && (bytes[0] & 0xff) == 0x1f && (bytes[1] & 0xff) == 0x8b;
   }
 
   private static Text decode(String name, byte[] bytes) throws FileProblem {

@@ -8,12 +8,17 @@ import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.Random;
 import java.util.Set;
 import java.util.zip.GZIPOutputStream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.ShrinkingMode;
 import org.apache.commons.compress.archivers.tar.TarArchiveEntry;
 import org.apache.commons.compress.archivers.tar.TarArchiveOutputStream;
 import org.junit.jupiter.api.Test;
@@ -257,5 +262,60 @@ class OtherFormsTest {
     assertThatThrownBy(() -> ListReader.read(folder.resolve("none.zip")))
         .isInstanceOf(FileProblem.class)
         .hasMessageContaining("has 1 files");
+  }
+
+  /** Archives that were cut off or changed are refused or read in part, and end in nothing else. */
+  @Property(tries = 400, shrinking = ShrinkingMode.OFF)
+  void brokenArchivesAreReadOrRefused(@ForAll long seed) throws Exception {
+    Random random = new Random(seed);
+    byte[] bytes =
+        zip(
+            "a.md",
+            "* Ctrl+S - Save\n".repeat(40),
+            "b/\u001b[2J.csv",
+            "action,shortcut\nFind,Ctrl+F\n");
+    if (random.nextBoolean()) {
+      bytes = Arrays.copyOf(bytes, random.nextInt(bytes.length));
+    }
+    for (int i = random.nextInt(4); i > 0 && bytes.length > 4; i--) {
+      bytes[4 + random.nextInt(bytes.length - 4)] = (byte) random.nextInt();
+    }
+    Path file = Files.createTempFile("polydex", ".zip");
+    try {
+      Files.write(file, bytes);
+      ForeignList read = ListReader.read(file);
+      assertThat(read.tables()).allMatch(t -> t.origin().file().indexOf('\u001b') < 0);
+      assertThat(read.overlooked()).allMatch(o -> o.file().indexOf('\u001b') < 0);
+    } catch (FileProblem e) {
+      assertThat(e.getMessage()).isNotBlank();
+    } finally {
+      Files.delete(file);
+    }
+  }
+
+  @Test
+  void whatHasNoEndIsRefusedAndWhatThisUserMayNotReadIsNamed(@TempDir Path folder)
+      throws Exception {
+    ByteArrayOutputStream many = new ByteArrayOutputStream();
+    try (ZipOutputStream zip = new ZipOutputStream(many)) {
+      for (int i = 0; i < 20_001; i++) {
+        zip.putNextEntry(new ZipEntry(i + "/"));
+      }
+    }
+    Path endless = Files.write(folder.resolve("endless.zip"), many.toByteArray());
+    assertThatThrownBy(() -> ListReader.read(endless))
+        .hasMessageContaining("more than 20,000 files");
+    Path inside = Files.createDirectory(folder.resolve("in"));
+    Files.writeString(inside.resolve("a.md"), "* Ctrl+S - Save\n* F5 - Run\n");
+    Files.createSymbolicLink(inside.resolve("b.md"), inside.resolve("a.md"));
+    assertThat(ListReader.read(inside).overlooked())
+        .contains(new Overlooked("b.md", 0, "a link", "Links are not followed."));
+    assertThatThrownBy(
+            () -> ListReader.read(Files.createSymbolicLink(folder.resolve("to"), inside)))
+        .isInstanceOf(FileProblem.class)
+        .hasMessageContaining("symbolic link");
+    assertThat(ListReader.ownFormat(endless)).isEmpty();
+    assertThatThrownBy(() -> ListReader.ownFormat(folder.resolve("nowhere")))
+        .hasMessageContaining("There is no file");
   }
 }
