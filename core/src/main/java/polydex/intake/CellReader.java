@@ -2,13 +2,11 @@ package polydex.intake;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
-import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import polydex.catalog.Version;
 import polydex.intake.GestureCell.Alternative;
@@ -20,8 +18,6 @@ import polydex.intake.GestureCell.Unreadable;
 import polydex.keys.Gesture;
 import polydex.keys.GestureReader;
 import polydex.keys.GestureSyntaxException;
-import polydex.keys.Held;
-import polydex.keys.KeyRef;
 import polydex.keys.Step;
 
 /**
@@ -36,36 +32,22 @@ final class CellReader {
 
   private static final Set<String> JOINING = Set.of("and", "or", "the", "and the", "or the");
   private static final int MOST_PARTS = 64;
-  private static final int MOST_SPREAD = 16;
-  private static final Pattern COMMA = Pattern.compile("(?<=\\S),\\s+(?=\\S)");
-  private static final Pattern LABEL =
-      Pattern.compile(
-          "(?:^|(?<=[\\s,;/|]))(\\p{L}[\\p{L}\\p{N}./&-]{0,24}(?: \\p{L}[\\p{L}\\p{N}./&-]{0,16})?):\\s+(?=\\S)");
-  private static final Pattern SEPARATOR_END = Pattern.compile("[\\s,;/|]+$");
   private static final Pattern AND = Pattern.compile("(?<=\\S)\\s+(?:and|&)\\s+");
   private static final Pattern LAST_WORD = Pattern.compile("(?s)^.*[\\n,;/+]\\s*(?=\\S)");
-  private static final Pattern PLUS = Pattern.compile("(?<=[^+\\s])\\s*\\+\\s*(?=\\S)");
 
-  private final GestureReader reader;
+  private static final int MOST_JOINED = 16;
+
   private final Dialect dialect;
-
-  /** What cannot be told. */
-  private static final class Asked extends RuntimeException {
-    private static final long serialVersionUID = 1L;
-    private final transient Unclear unclear;
-
-    Asked(ReadingChoice choice, String why) {
-      super(why, null, false, false);
-      unclear = new Unclear(choice, why);
-    }
-  }
+  private final OneGesture gesture;
+  private final SideBySide systems;
+  private final Slashes slashes;
 
   /** A cell that is being read. */
   private static final class Cell {
     final List<Alternative> alternatives = new ArrayList<>();
     final List<String> unread = new ArrayList<>();
     final Set<CellRule> rules = EnumSet.noneOf(CellRule.class);
-    final List<String> said = new ArrayList<>();
+    List<String> said = List.of();
     boolean either;
     Optional<Version> since = Optional.empty();
     Optional<Version> until = Optional.empty();
@@ -78,8 +60,10 @@ final class CellReader {
    * @param plain the reader of their environment's gestures
    */
   CellReader(GestureReader plain, Dialect dialect) {
-    this.reader = dialect.reader(plain);
     this.dialect = dialect;
+    gesture = new OneGesture(plain, dialect);
+    systems = new SideBySide(gesture, dialect.systems());
+    slashes = new Slashes(gesture, dialect);
   }
 
   Result read(String text) {
@@ -89,26 +73,27 @@ final class CellReader {
     if (dialect.isNothing(text)) {
       return new Nothing();
     }
-    if (text.indexOf(ListTable.IN_ARRAY) >= 0) {
-      return array(text);
-    }
     if (text.indexOf(ListTable.BESIDE) >= 0) {
       return read(besides(text));
     }
+    try {
+      return text.indexOf(ListTable.IN_ARRAY) >= 0 ? array(text) : plain(text);
+    } catch (Asked e) {
+      return e.unclear();
+    }
+  }
+
+  private Result plain(String text) {
     boolean one =
-        !COMMA.matcher(text).find()
+        CellScanner.commas(text).size() == 1
             && CellScanner.footnote(text) == text.length()
             && CellScanner.alternatives(text, orWords()).size() == 1;
-    Optional<Gesture> whole = one ? whole(text) : Optional.empty();
+    Optional<Gesture> whole = one ? gesture.of(text) : Optional.empty();
     if (whole.isPresent()) {
       return single(text, whole.get());
     }
     Cell cell = new Cell();
-    try {
-      parts(text, cell);
-    } catch (Asked e) {
-      return e.unclear;
-    }
+    parts(text, cell);
     return made(cell);
   }
 
@@ -131,7 +116,7 @@ final class CellReader {
     StringBuilder all = new StringBuilder(parts[0]);
     for (int i = 1; i < parts.length; i++) {
       String before = LAST_WORD.matcher(parts[i - 1]).replaceAll("");
-      all.append(isModifier(before) ? "+" : ", ").append(parts[i]);
+      all.append(gesture.isModifier(before) ? "+" : ", ").append(parts[i]);
     }
     return all.toString();
   }
@@ -149,29 +134,24 @@ final class CellReader {
     if (parts.size() == 1) {
       return read(parts.getFirst());
     }
-    boolean pieces = parts.subList(0, parts.size() - 1).stream().allMatch(this::isModifier);
-    if (pieces && !isModifier(parts.getLast())) {
-      return withRule(read(String.join("+", parts)), CellRule.ARRAY);
+    boolean pieces =
+        parts.subList(0, parts.size() - 1).stream().allMatch(gesture::isModifier)
+            && !gesture.isModifier(parts.getLast());
+    if (pieces) {
+      return withRule(plain(String.join("+", parts)), CellRule.ARRAY);
+    }
+    List<Optional<Gesture>> each = gesture.each(parts);
+    boolean sequence =
+        dialect.is(ReadingChoice.ARRAYS, "sequence") && each.stream().allMatch(Optional::isPresent);
+    if (sequence) {
+      List<Step> steps = each.stream().flatMap(g -> g.orElseThrow().steps().stream()).toList();
+      return steps.size() > Gesture.MOST_STEPS
+          ? new Unreadable("A gesture has at most " + Gesture.MOST_STEPS + " steps.")
+          : withRule(new Read(GestureCell.of(new Gesture(steps))), CellRule.ARRAY);
     }
     Cell cell = new Cell();
-    List<Gesture> read = new ArrayList<>();
-    for (String part : parts) {
-      Optional<Gesture> gesture = whole(part);
-      if (gesture.isPresent()) {
-        read.add(gesture.get());
-        add(gesture.get(), "", "", part, cell);
-      } else {
-        refuse(part, cell);
-      }
-    }
+    parts.forEach(part -> parts(part, cell));
     cell.rules.add(CellRule.ARRAY);
-    if (dialect.is(ReadingChoice.ARRAYS, "sequence") && cell.unread.isEmpty()) {
-      List<Step> steps = read.stream().flatMap(g -> g.steps().stream()).toList();
-      if (steps.size() <= Gesture.MOST_STEPS) {
-        cell.alternatives.clear();
-        add(new Gesture(steps), "", "", text, cell);
-      }
-    }
     return made(cell);
   }
 
@@ -197,40 +177,8 @@ final class CellReader {
           ReadingChoice.SINGLES,
           "“%s” by itself is a key in some lists only.".formatted(text.strip()));
     }
-    if (whole.isFamily() && !text.contains("{")) {
-      GestureCell plain = GestureCell.of(whole);
-      return new Read(
-          new GestureCell(
-              plain.alternatives(),
-              Optional.empty(),
-              Optional.empty(),
-              List.of(),
-              Set.of(CellRule.RANGE)));
-    }
-    return new Read(GestureCell.of(whole));
-  }
-
-  private Optional<Gesture> whole(String text) {
-    Steps.take(text.length());
-    boolean spaced = dialect.spaced() && text.indexOf('+') < 0 && text.strip().indexOf(' ') > 0;
-    Optional<Gesture> stroke = spaced ? spaced(text) : Optional.empty();
-    if (stroke.isPresent()) {
-      return stroke;
-    }
-    try {
-      return Optional.of(reader.read(text).gesture());
-    } catch (GestureSyntaxException _) {
-      return Optional.empty();
-    }
-  }
-
-  /** "Alt 1" in a list that writes "Ctrl 1", too. */
-  private Optional<Gesture> spaced(String text) {
-    try {
-      return Optional.of(reader.read(text.strip().replaceAll("\\s+", "+")).gesture());
-    } catch (GestureSyntaxException _) {
-      return Optional.empty();
-    }
+    Read read = new Read(GestureCell.of(whole));
+    return whole.isFamily() && !text.contains("{") ? withRule(read, CellRule.RANGE) : read;
   }
 
   private static List<Alternative> distinct(List<Alternative> all) {
@@ -241,19 +189,19 @@ final class CellReader {
 
   private void parts(String text, Cell cell) {
     CellScanner.Bracketed bracketed = CellScanner.brackets(text);
-    cell.said.addAll(bracketed.said());
+    cell.said = bracketed.said();
     List<String> parts = rejoined(CellScanner.alternatives(bracketed.rest(), orWords()));
-    List<List<String>> labelled = labelled(parts);
+    List<List<String>> labelled = systems.labelled(parts);
     if (!labelled.isEmpty()) {
       cell.rules.add(CellRule.SYSTEMS);
       labelled.forEach(l -> one(l.get(1), l.getFirst(), cell));
       return;
     }
-    boolean bySystem = areSystems(parts, cell);
+    boolean bySystem = systems.are(parts, cell.said);
     cell.either = parts.size() > 1; // "F5, Ctrl+R, or F9"
     for (String part : parts) {
       if (!part.isBlank() && cell.alternatives.size() < MOST_PARTS) {
-        one(part, bySystem ? ctrlOrMeta(part) : "", cell);
+        one(part, bySystem ? systems.ctrlOrMeta(part) : "", cell);
       }
     }
   }
@@ -271,7 +219,7 @@ final class CellReader {
       if (JOINING.contains(part.strip().toLowerCase(Locale.ROOT))) {
         continue; // a line with nothing but "and" in it
       }
-      boolean bare = !all.isEmpty() && isModifier(all.getLast());
+      boolean bare = !all.isEmpty() && gesture.isModifier(all.getLast());
       if (bare && part.strip().length() > 1 && startsWithModifier(part)) {
         all.set(all.size() - 1, all.getLast().strip() + "/" + part.strip());
       } else {
@@ -281,116 +229,26 @@ final class CellReader {
     return all;
   }
 
-  private boolean isModifier(String text) {
-    return text.length() < 24
-        && whole(text)
-            .filter(
-                g ->
-                    g.steps().size() == 1
-                        && g.steps().getFirst() instanceof Step.Tap(var _, int times)
-                        && times == 1)
-            .isPresent();
-  }
-
   private boolean startsWithModifier(String text) {
-    return isModifier(PLUS.split(text.strip(), 2)[0]);
-  }
-
-  /** "Label: gesture" for every part, with two labels at least; empty where it is not so. */
-  private List<List<String>> labelled(List<String> parts) {
-    List<List<String>> all = new ArrayList<>();
-    for (String part : parts) {
-      Matcher label = LABEL.matcher(part);
-      int from = -1;
-      String name = "";
-      while (label.find()) {
-        if (from < 0 && !part.substring(0, label.start()).isBlank()) {
-          return List.of();
-        }
-        if (from >= 0) {
-          all.add(List.of(name, before(part.substring(from, label.start()))));
-        }
-        name = label.group(1);
-        from = label.end();
-      }
-      if (from < 0) {
-        return List.of();
-      }
-      all.add(List.of(name, before(part.substring(from))));
-    }
-    long names = all.stream().map(List::getFirst).distinct().count();
-    boolean read = all.stream().allMatch(l -> whole(CellScanner.unmarked(l.get(1))).isPresent());
-    return names > 1 && names == all.size() && read ? all : List.of();
-  }
-
-  private static String before(String text) {
-    return SEPARATOR_END.matcher(text).replaceAll("");
-  }
-
-  /**
-   * Whether the parts are one stroke with Ctrl here and Meta there, or have brackets for systems.
-   */
-  private boolean areSystems(List<String> parts, Cell cell) {
-    List<String> said = parts.stream().filter(p -> !p.isBlank()).toList();
-    if (said.size() < 2) {
-      return false;
-    }
-    boolean pairs = isPair(said.stream().map(CellScanner::unmarked).toList());
-    boolean marked =
-        said.stream().allMatch(p -> CellScanner.mark(p) >= 0)
-            && said.stream()
-                .map(p -> cell.said.get(CellScanner.mark(p)).toLowerCase(Locale.ROOT).strip())
-                .allMatch(dialect.systems()::contains);
-    return pairs || marked;
-  }
-
-  /** One gesture with Ctrl in its first part and Meta in its second, or the other way round. */
-  private boolean isPair(List<String> parts) {
-    if (parts.size() != 2) {
-      return false;
-    }
-    Optional<Gesture> one = whole(parts.getFirst());
-    Optional<Gesture> other = whole(parts.getLast());
-    return one.isPresent()
-        && other.isPresent()
-        && !one.equals(other)
-        && neutral(one.get()).equals(neutral(other.get()));
-  }
-
-  /** With Meta for Ctrl, so that only what differs otherwise is left. */
-  private static String neutral(Gesture gesture) {
-    return gesture
-        .toString()
-        .replaceAll("\\b(Ctrl|Meta)\\b", "Primary")
-        .replace("Primary+Primary", "Ctrl+Meta");
-  }
-
-  private String ctrlOrMeta(String part) {
-    return whole(CellScanner.unmarked(part))
-        .map(g -> g.toString().contains("Meta") ? "Meta" : "Ctrl")
-        .orElse("");
+    return gesture.isModifier(Slashes.PLUS.split(text.strip(), 2)[0]);
   }
 
   // ---- one part
 
   private void one(String marked, String system, Cell cell) {
     Steps.take(marked.length());
-    String[] commas = COMMA.split(marked, MOST_PARTS);
-    if (commas.length > 1
-        && commas.length < MOST_PARTS
+    List<String> commas = CellScanner.commas(marked);
+    if (commas.size() > 1
+        && commas.size() < MOST_PARTS
         && readCommas(marked, commas, system, cell)) {
       return;
     }
     String text = CellScanner.unmarked(marked).strip();
     List<String> said = remarks(marked, cell);
     String where = system;
-    if (!said.isEmpty()
-        && !system.isEmpty()
-        && dialect.systems().contains(said.getFirst().toLowerCase(Locale.ROOT).strip())) {
-      where = said.removeFirst();
+    if (!system.isEmpty()) {
       cell.rules.add(CellRule.SYSTEMS);
-    } else if (!system.isEmpty()) {
-      cell.rules.add(CellRule.SYSTEMS);
+      where = !said.isEmpty() && systems.isSystem(said.getFirst()) ? said.removeFirst() : system;
     }
     String note = String.join("; ", said);
     if (!note.isEmpty()) {
@@ -399,16 +257,38 @@ final class CellReader {
     Optional<Gesture> read = footnoted(text, cell);
     if (read.isPresent()) {
       add(read.get(), where, note, text, cell);
-    } else {
+    } else if (Slashes.has(text)) {
       slashed(text, where, note, cell);
+    } else {
+      joinedByAnd(text, where, note, cell);
     }
   }
 
-  private void add(Gesture gesture, String system, String note, String text, Cell cell) {
-    if (gesture.isFamily() && !text.contains("{")) {
+  private void slashed(String text, String system, String note, Cell cell) {
+    Optional<Slashes.Meant> meant = slashes.of(text);
+    if (meant.isEmpty()) {
+      refuse(text, cell);
+      return;
+    }
+    if (meant.get().shared()) {
+      cell.rules.add(CellRule.SHARED);
+    }
+    List<String> texts = meant.get().texts();
+    boolean pair = system.isEmpty() && systems.isPair(texts);
+    if (pair) {
+      cell.rules.add(CellRule.SYSTEMS);
+    }
+    for (String one : texts) {
+      String where = pair ? systems.ctrlOrMeta(one) : system;
+      add(gesture.of(one).orElseThrow(), where, note, one, cell);
+    }
+  }
+
+  private static void add(Gesture read, String system, String note, String text, Cell cell) {
+    if (read.isFamily() && !text.contains("{")) {
       cell.rules.add(CellRule.RANGE);
     }
-    cell.alternatives.add(new Alternative(gesture, system, note));
+    cell.alternatives.add(new Alternative(read, system, note));
   }
 
   private List<String> remarks(String marked, Cell cell) {
@@ -435,32 +315,33 @@ final class CellReader {
   private Optional<Gesture> footnoted(String text, Cell cell) {
     int mark = CellScanner.footnote(text);
     if (mark < text.length()) {
-      Optional<Gesture> without = whole(text.substring(0, mark));
+      Optional<Gesture> without = gesture.of(text.substring(0, mark));
       if (without.isPresent()) {
         cell.rules.add(CellRule.FOOTNOTE);
         return without;
       }
     }
-    return whole(text);
+    return gesture.of(text);
   }
 
   /** Commas that part: alternatives, or one stroke after the other, as the list has it. */
-  private boolean readCommas(String marked, String[] parts, String system, Cell cell) {
+  private boolean readCommas(String marked, List<String> parts, String system, Cell cell) {
     if (isRange(parts)) {
       String range =
-          CellScanner.unmarked(parts[0]) + " to " + CellScanner.unmarked(parts[parts.length - 1]);
-      Optional<Gesture> family = whole(range);
+          CellScanner.unmarked(parts.getFirst()) + " to " + CellScanner.unmarked(parts.getLast());
+      Optional<Gesture> family = gesture.of(range);
       if (family.isPresent()) {
         add(family.get(), system, "", range, cell);
         return true;
       }
     }
-    List<String> plain = List.of(parts).stream().map(CellScanner::unmarked).toList();
-    boolean own = List.of(parts).stream().filter(p -> CellScanner.mark(p) >= 0).count() > 1;
-    boolean pair = isPair(plain);
-    List<Optional<Gesture>> read = plain.stream().map(this::whole).toList();
+    List<String> plain = parts.stream().map(CellScanner::unmarked).toList();
+    boolean own = parts.stream().filter(p -> CellScanner.mark(p) >= 0).count() > 1;
+    boolean pair = systems.isPair(plain);
+    List<Optional<Gesture>> read = gesture.each(plain);
     boolean all = read.stream().allMatch(Optional::isPresent);
-    Optional<Gesture> whole = own || pair ? Optional.empty() : whole(CellScanner.unmarked(marked));
+    Optional<Gesture> whole =
+        own || pair ? Optional.empty() : gesture.of(CellScanner.unmarked(marked));
     boolean either = own || pair || whole.isEmpty();
     if (!either && all) {
       either = isEither(CellScanner.unmarked(marked), plain, read, cell.either);
@@ -475,9 +356,9 @@ final class CellReader {
     if (!pair) {
       cell.rules.add(CellRule.EITHER);
     }
-    boolean bySystem = pair || areSystems(List.of(parts), cell);
+    boolean bySystem = pair || systems.are(parts, cell.said);
     for (String part : parts) {
-      one(part, bySystem ? ctrlOrMeta(part) : system, cell);
+      one(part, bySystem ? systems.ctrlOrMeta(part) : system, cell);
     }
     return true;
   }
@@ -506,62 +387,21 @@ final class CellReader {
             .formatted(text.strip(), parts.getFirst().strip(), parts.getLast().strip()));
   }
 
-  private static boolean isRange(String[] parts) {
-    return parts.length > 2 && parts[parts.length - 2].strip().matches("\\.\\.\\.?|…|etc\\.?");
-  }
-
-  // ---- slashes
-
-  private void slashed(String text, String system, String note, Cell cell) {
-    List<String> parts = CellScanner.slashed(text);
-    if (parts.size() < 2 || parts.size() > MOST_SPREAD) {
-      joinedByAnd(text, system, note, cell);
-      return;
-    }
-    Optional<List<String>> spread = spread(text);
-    List<Optional<Gesture>> apart = parts.stream().map(this::whole).toList();
-    boolean allApart = apart.stream().allMatch(Optional::isPresent);
-    boolean spreads =
-        spread.isPresent() && spread.get().stream().allMatch(t -> whole(t).isPresent());
-    boolean bareBehind =
-        allApart
-            && apart.getFirst().get().modifierPresses() > 0
-            && apart.stream().skip(1).anyMatch(g -> g.get().modifierPresses() == 0);
-    boolean tapFirst = allApart && apart.getFirst().get().steps().getFirst() instanceof Step.Tap;
-    List<String> chosen;
-    if (spreads && (!allApart || tapFirst || isShared(text, parts, apart))) {
-      chosen = spread.get();
-      if (bareBehind && !tapFirst) {
-        cell.rules.add(CellRule.SHARED);
-      }
-    } else if (allApart && !tapFirst) {
-      chosen = parts;
-    } else {
-      refuse(text, cell);
-      return;
-    }
-    boolean pair = isPair(chosen);
-    for (String one : chosen) {
-      Gesture gesture = whole(one).orElseThrow();
-      String where = system.isEmpty() && pair ? ctrlOrMeta(one) : system;
-      if (!where.isEmpty()) {
-        cell.rules.add(CellRule.SYSTEMS);
-      }
-      add(gesture, where, note, one, cell);
-    }
+  private static boolean isRange(List<String> parts) {
+    return parts.size() > 2 && parts.get(parts.size() - 2).strip().matches("\\.\\.\\.?|…|etc\\.?");
   }
 
   /** "Left and Right", where both are gestures; or a gesture with the full stop of a sentence. */
   private void joinedByAnd(String text, String system, String note, Cell cell) {
-    List<String> parts = List.of(AND.split(text, MOST_SPREAD));
-    if (parts.size() > 1 && parts.stream().allMatch(p -> whole(p).isPresent())) {
+    List<String> parts = List.of(AND.split(text, MOST_JOINED));
+    if (parts.size() > 1 && parts.stream().allMatch(p -> gesture.of(p).isPresent())) {
       cell.rules.add(CellRule.EITHER);
-      parts.forEach(p -> add(whole(p).orElseThrow(), system, note, p, cell));
+      parts.forEach(p -> add(gesture.of(p).orElseThrow(), system, note, p, cell));
       return;
     }
     Optional<Gesture> stopped =
         text.length() > 2 && text.endsWith(".")
-            ? whole(text.substring(0, text.length() - 1))
+            ? gesture.of(text.substring(0, text.length() - 1))
             : Optional.empty();
     if (stopped.isPresent()) {
       add(stopped.get(), system, note, text, cell);
@@ -570,143 +410,8 @@ final class CellReader {
     }
   }
 
-  /** Whether the modifiers of the first part hold for the others, which have none of their own. */
-  private boolean isShared(String text, List<String> parts, List<Optional<Gesture>> apart) {
-    boolean bare =
-        apart.stream().skip(1).allMatch(g -> g.orElseThrow().modifierPresses() == 0)
-            && apart.getFirst().orElseThrow().modifierPresses() > 0;
-    if (!bare) {
-      return false;
-    }
-    if (apart.stream().skip(1).noneMatch(g -> Dialect.isFull(g.orElseThrow()))) {
-      return true; // a letter alone is no other way to do what Ctrl and a letter do
-    }
-    String first = lastKey(apart.getFirst().orElseThrow());
-    if (apart.stream().skip(1).allMatch(g -> areCounterparts(first, lastKey(g.orElseThrow())))) {
-      return true;
-    }
-    if (dialect.is(ReadingChoice.SLASHES, "shared")) {
-      return true;
-    }
-    if (dialect.is(ReadingChoice.SLASHES, "apart")) {
-      return false;
-    }
-    throw new Asked(
-        ReadingChoice.SLASHES,
-        "The modifiers of “%s” may or may not hold for “%s”, too."
-            .formatted(text, parts.getLast()));
-  }
-
-  private static String lastKey(Gesture gesture) {
-    return gesture.steps().getLast() instanceof Step.Stroke(Held _, KeyRef key)
-        ? key.toString()
-        : "";
-  }
-
-  /** Keys that people name in pairs, of which nobody means only one with its modifiers. */
-  private static boolean areCounterparts(String one, String other) {
-    for (Set<String> pair :
-        List.of(
-            Set.of("Left", "Right", "Up", "Down"),
-            Set.of("Home", "End"),
-            Set.of("PageUp", "PageDown"),
-            Set.of("Delete", "Backspace", "Insert"),
-            Set.of("NumpadAdd", "NumpadSubtract"))) {
-      if (pair.contains(one) && pair.contains(other)) {
-        return true;
-      }
-    }
-    return one.matches("F\\d+") && other.matches("F\\d+");
-  }
-
-  /** {@code Ctrl/Cmd+Home/End} with each piece between the same plus signs in turn. */
-  private Optional<List<String>> spread(String text) {
-    String[] tokens = PLUS.split(text);
-    List<String> all = new ArrayList<>(List.of(""));
-    int slashes = 0;
-    int width = 1;
-    for (String token : tokens) {
-      String[] pieces = token.length() > 1 ? token.split("\\s*/\\s*") : new String[] {token};
-      if (pieces.length > 1) {
-        boolean modifiers = isModifier(pieces[0]);
-        for (String piece : pieces) {
-          if (piece.isEmpty() || isModifier(piece) != modifiers) {
-            return Optional.empty();
-          }
-        }
-        slashes++;
-        if (slashes > 1 && pieces.length == width) {
-          // Ctrl/Cmd+Alt/Option+S: the pieces go with each other
-          for (int i = 0; i < all.size(); i++) {
-            all.set(i, joined(all.get(i), pieces[i % width]));
-          }
-          continue;
-        }
-        List<String> more = new ArrayList<>();
-        for (String before : all) {
-          for (String piece : pieces) {
-            more.add(joined(before, piece));
-          }
-        }
-        all = more;
-        width = pieces.length;
-        if (all.size() > MOST_SPREAD) {
-          return Optional.empty();
-        }
-      } else {
-        all.replaceAll(before -> joined(before, token));
-      }
-    }
-    return slashes == 0 ? Optional.empty() : Optional.of(all);
-  }
-
-  private static String joined(String before, String token) {
-    return before.isEmpty() ? token.strip() : before + "+" + token.strip();
-  }
-
   private void refuse(String text, Cell cell) {
-    try {
-      reader.read(text);
-    } catch (GestureSyntaxException e) {
-      cell.unread.add(text);
-      cell.refusal = cell.refusal.or(() -> Optional.of(e));
-    }
-  }
-
-  // ---- systems
-
-  /**
-   * What stands in brackets behind alternatives that are one gesture with Ctrl here and Meta there:
-   * those are names of systems, wherever else they stand in the list.
-   */
-  static Set<String> systems(Set<String> cells, Dialect dialect, GestureReader plain) {
-    CellReader reader = new CellReader(plain, dialect);
-    Set<String> found = new HashSet<>();
-    for (String text : cells) {
-      if (text.indexOf('(') < 0 && text.indexOf('[') < 0) {
-        continue;
-      }
-      CellScanner.Bracketed bracketed = CellScanner.brackets(text);
-      List<String> parts = new ArrayList<>();
-      for (String part : CellScanner.alternatives(bracketed.rest(), reader.orWords())) {
-        parts.addAll(List.of(COMMA.split(part, MOST_PARTS)));
-      }
-      boolean marked = parts.size() == 2 && parts.stream().allMatch(p -> CellScanner.mark(p) >= 0);
-      boolean apart =
-          marked
-              && !bracketed
-                  .said()
-                  .get(CellScanner.mark(parts.getFirst()))
-                  .strip()
-                  .equalsIgnoreCase(
-                      bracketed.said().get(CellScanner.mark(parts.getLast())).strip());
-      if (apart && reader.isPair(parts.stream().map(CellScanner::unmarked).toList())) {
-        parts.forEach(
-            p ->
-                found.add(
-                    bracketed.said().get(CellScanner.mark(p)).toLowerCase(Locale.ROOT).strip()));
-      }
-    }
-    return found;
+    cell.unread.add(text);
+    cell.refusal = cell.refusal.or(() -> gesture.refusal(text));
   }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.regex.Pattern;
 
 /**
  * Takes a cell of gestures apart: what stands in brackets, a footnote's mark at the end, and what
@@ -14,6 +15,8 @@ final class CellScanner {
   static final char FIRST_MARK = '\ue000';
 
   private static final int MOST_MARKS = 64;
+  private static final int MOST_COMMAS = 64;
+  private static final Pattern COMMA = Pattern.compile("(?<=\\S),\\s+(?=\\S)");
   private static final String MARKS = "†‡§¹²³";
   private static final int MOST_STARS = 3;
   private static final int MOST_DIGITS = 2;
@@ -287,6 +290,11 @@ final class CellScanner {
 
   private static boolean startsWith(String text, String word, int at) {
     return text.regionMatches(true, at, word, 0, word.length());
+  }
+
+  /** The parts between commas with a space behind them, at most {@value #MOST_COMMAS}. */
+  static List<String> commas(String text) {
+    return List.of(COMMA.split(text, MOST_COMMAS));
   }
 
   /** The parts between strokes, without the spaces about them. */

@@ -262,15 +262,7 @@ record ColumnGuess(ColumnRoles roles, boolean headerIsData, boolean named, List<
       List<ListTable.Line> sample, List<GestureReader> readers) {
     List<String> cells =
         sample.stream().flatMap(l -> l.cells().stream()).filter(c -> c.length() < 80).toList();
-    Dialect dialect =
-        new Dialect(
-            KeyLanguage.of(cells),
-            Map.of(
-                ReadingChoice.SINGLES, "key",
-                ReadingChoice.COMMAS, "either",
-                ReadingChoice.SLASHES, "shared"),
-            Set.of(),
-            true);
+    Dialect dialect = Dialect.lenient(KeyLanguage.of(cells));
     return readers.stream().map(r -> new CellReader(r, dialect)).toList();
   }
 

@@ -12,7 +12,6 @@ import java.util.Set;
 import java.util.regex.Pattern;
 import polydex.keys.Gesture;
 import polydex.keys.GestureReader;
-import polydex.keys.GestureSyntaxException;
 import polydex.keys.Held;
 import polydex.keys.KeyLanguage;
 import polydex.keys.KeyRef;
@@ -87,16 +86,17 @@ public record Dialect(
           Set.of(),
           false);
 
-  /** Reads whatever can be read in some way. */
-  static final Dialect LENIENT =
-      new Dialect(
-          KeyLanguage.ENGLISH,
-          Map.of(
-              ReadingChoice.SINGLES, "key",
-              ReadingChoice.COMMAS, "either",
-              ReadingChoice.SLASHES, "shared"),
-          Set.of(),
-          false);
+  /** Reads whatever can be read in some way, before the list as a whole is known. */
+  static Dialect lenient(KeyLanguage language) {
+    return new Dialect(
+        language,
+        Map.of(
+            ReadingChoice.SINGLES, "key",
+            ReadingChoice.COMMAS, "either",
+            ReadingChoice.SLASHES, "shared"),
+        Set.of(),
+        true);
+  }
 
   /** Copies both. */
   public Dialect {
@@ -145,15 +145,17 @@ public record Dialect(
     Map<ReadingChoice, String> found = new EnumMap<>(ReadingChoice.class);
     letters(sample).ifPresent(o -> found.put(ReadingChoice.LETTERS, o));
     singles(sample, named, found);
-    GestureReader reader = plain.in(language);
-    steps(sample, reader).ifPresent(o -> found.put(ReadingChoice.COMMAS, o));
+    boolean spaced = isSpaced(sample);
+    OneGesture strokes = new OneGesture(plain, new Dialect(language, Map.of(), Set.of(), spaced));
+    steps(sample, strokes).ifPresent(o -> found.put(ReadingChoice.COMMAS, o));
     found.put(
         ReadingChoice.ARRAYS,
         Optional.ofNullable(found.get(ReadingChoice.COMMAS)).orElse("either"));
     found.putAll(said);
-    boolean spaced = isSpaced(sample);
     Dialect plainly = new Dialect(language, found, Set.of(), spaced);
-    return new Dialect(language, found, CellReader.systems(sample, plainly, plain), spaced);
+    Set<String> systems =
+        SideBySide.namedIn(sample, new OneGesture(plain, plainly), language.orWords());
+    return new Dialect(language, found, systems, spaced);
   }
 
   /** Strokes with Ctrl or Shift and a space, which can mean nothing else, and few plus signs. */
@@ -213,7 +215,7 @@ public record Dialect(
    * several ways and never stands alone begins sequences; one that stands alone as well would fire
    * before its sequence, so that both must do the same.
    */
-  private static Optional<String> steps(Set<String> cells, GestureReader reader) {
+  private static Optional<String> steps(Set<String> cells, OneGesture gesture) {
     Map<String, Set<String>> goesOn = new HashMap<>();
     Set<String> alone = new HashSet<>();
     int listed = 0;
@@ -223,8 +225,8 @@ public record Dialect(
         alone.add(fold(cell));
       } else if (parts.length > 3) {
         // Nobody binds four strokes one after the other.
-        listed += List.of(parts).stream().allMatch(p -> reads(p, reader)) ? 1 : 0;
-      } else if (parts.length == 2 && isStroke(parts[0], reader) && isStroke(parts[1], reader)) {
+        listed += List.of(parts).stream().allMatch(p -> gesture.of(p).isPresent()) ? 1 : 0;
+      } else if (parts.length == 2 && isStroke(parts[0], gesture) && isStroke(parts[1], gesture)) {
         goesOn.computeIfAbsent(fold(parts[0]), _ -> new HashSet<>()).add(fold(parts[1]));
       }
     }
@@ -247,24 +249,12 @@ public record Dialect(
         : Optional.of(sequences > either ? "sequence" : "either");
   }
 
+  private static boolean isStroke(String text, OneGesture gesture) {
+    return gesture.of(text).filter(Dialect::isFull).isPresent();
+  }
+
   private static String fold(String text) {
     return text.strip().toLowerCase(Locale.ROOT);
-  }
-
-  private static boolean reads(String text, GestureReader reader) {
-    try {
-      return !text.isBlank() && !reader.read(text).gesture().steps().isEmpty();
-    } catch (GestureSyntaxException _) {
-      return false;
-    }
-  }
-
-  private static boolean isStroke(String text, GestureReader reader) {
-    try {
-      return isFull(reader.read(text).gesture());
-    } catch (GestureSyntaxException _) {
-      return false;
-    }
   }
 
   /** Whether a gesture could stand alone: more than a character by itself or a bare modifier. */
@@ -277,14 +267,6 @@ public record Dialect(
                   case Step.Tap _ -> false;
                   default -> true;
                 });
-  }
-
-  /** The same with other options said. */
-  public Dialect with(Map<ReadingChoice, String> said) {
-    Map<ReadingChoice, String> all = new EnumMap<>(ReadingChoice.class);
-    all.putAll(options);
-    all.putAll(said);
-    return new Dialect(language, all, systems, spaced);
   }
 
   /** What is known of the choices, for who shows them. */

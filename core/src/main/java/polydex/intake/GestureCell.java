@@ -8,6 +8,7 @@ import polydex.catalog.Version;
 import polydex.keys.Gesture;
 import polydex.keys.GestureReader;
 import polydex.keys.GestureSyntaxException;
+import polydex.keys.KeyLanguage;
 
 /**
  * What a cell of gestures says: one gesture or several that do the same, perhaps each on a system
@@ -58,6 +59,9 @@ public record GestureCell(
    */
   public record Unreadable(String why) implements Result {}
 
+  private static final CellReader LIKELY =
+      new CellReader(GestureReader.PLAIN, Dialect.lenient(KeyLanguage.ENGLISH));
+
   /** Copies the collections. */
   public GestureCell {
     alternatives = List.copyOf(alternatives);
@@ -89,10 +93,7 @@ public record GestureCell(
 
   /** What a cell may say, where the list as a whole is not known yet; empty where nothing. */
   public static List<Gesture> likely(String cell) {
-    return new CellReader(GestureReader.PLAIN, Dialect.LENIENT).read(cell)
-            instanceof Read(GestureCell read)
-        ? read.gestures()
-        : List.of();
+    return LIKELY.read(cell) instanceof Read(GestureCell read) ? read.gestures() : List.of();
   }
 
   /**

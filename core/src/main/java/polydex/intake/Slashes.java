@@ -1,0 +1,156 @@
+package polydex.intake;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
+import polydex.keys.Gesture;
+import polydex.keys.Held;
+import polydex.keys.KeyRef;
+import polydex.keys.Step;
+
+/**
+ * What strokes between keys and modifiers mean: {@code Ctrl/Cmd+S} spreads over what follows, the
+ * modifiers of {@code Ctrl+Home/End} hold for both keys, and {@code F5/Ctrl+R} are two gestures.
+ */
+final class Slashes {
+  private static final int MOST_SPREAD = 16;
+  static final Pattern PLUS = Pattern.compile("(?<=[^+\\s])\\s*\\+\\s*(?=\\S)");
+
+  private final OneGesture gesture;
+  private final Dialect dialect;
+
+  Slashes(OneGesture gesture, Dialect dialect) {
+    this.gesture = gesture;
+    this.dialect = dialect;
+  }
+
+  /**
+   * The gestures between slashes, each as it is written in full.
+   *
+   * @param shared whether modifiers were taken to hold for what is behind the slash
+   */
+  record Meant(List<String> texts, boolean shared) {}
+
+  /** Whether a text has slashes that may part something. */
+  static boolean has(String text) {
+    int parts = CellScanner.slashed(text).size();
+    return parts > 1 && parts <= MOST_SPREAD;
+  }
+
+  /**
+   * What a text means.
+   *
+   * @return none where it can't be read
+   * @throws Asked where it can mean two things
+   */
+  Optional<Meant> of(String text) {
+    List<String> parts = CellScanner.slashed(text);
+    List<Optional<Gesture>> read = gesture.each(parts);
+    boolean allApart = read.stream().allMatch(Optional::isPresent);
+    List<Gesture> apart = allApart ? read.stream().map(Optional::get).toList() : List.of();
+    boolean tapFirst = allApart && apart.getFirst().steps().getFirst() instanceof Step.Tap;
+    Optional<List<String>> spread =
+        spread(text).filter(all -> gesture.each(all).stream().allMatch(Optional::isPresent));
+    if (spread.isPresent() && (!allApart || tapFirst || isShared(text, parts, apart))) {
+      return Optional.of(new Meant(spread.get(), allApart && !tapFirst));
+    }
+    return allApart && !tapFirst ? Optional.of(new Meant(parts, false)) : Optional.empty();
+  }
+
+  /** Whether the modifiers of the first part hold for the others, which have none of their own. */
+  private boolean isShared(String text, List<String> parts, List<Gesture> apart) {
+    List<Gesture> behind = apart.subList(1, apart.size());
+    boolean bare =
+        apart.getFirst().modifierPresses() > 0
+            && behind.stream().allMatch(g -> g.modifierPresses() == 0);
+    if (!bare) {
+      return false;
+    }
+    if (behind.stream().noneMatch(Dialect::isFull)) {
+      return true; // a letter alone is no other way to do what Ctrl and a letter do
+    }
+    String first = lastKey(apart.getFirst());
+    if (behind.stream().allMatch(g -> areCounterparts(first, lastKey(g)))) {
+      return true;
+    }
+    if (dialect.is(ReadingChoice.SLASHES, "shared")) {
+      return true;
+    }
+    if (dialect.is(ReadingChoice.SLASHES, "apart")) {
+      return false;
+    }
+    throw new Asked(
+        ReadingChoice.SLASHES,
+        "The modifiers of “%s” may or may not hold for “%s”, too."
+            .formatted(text, parts.getLast()));
+  }
+
+  private static String lastKey(Gesture gesture) {
+    return gesture.steps().getLast() instanceof Step.Stroke(Held _, KeyRef key)
+        ? key.toString()
+        : "";
+  }
+
+  /** Keys that people name in pairs, of which nobody means only one with its modifiers. */
+  private static boolean areCounterparts(String one, String other) {
+    for (Set<String> pair :
+        List.of(
+            Set.of("Left", "Right", "Up", "Down"),
+            Set.of("Home", "End"),
+            Set.of("PageUp", "PageDown"),
+            Set.of("Delete", "Backspace", "Insert"),
+            Set.of("NumpadAdd", "NumpadSubtract"))) {
+      if (pair.contains(one) && pair.contains(other)) {
+        return true;
+      }
+    }
+    return one.matches("F\\d+") && other.matches("F\\d+");
+  }
+
+  /** {@code Ctrl/Cmd+Home/End} with each piece between the same plus signs in turn. */
+  private Optional<List<String>> spread(String text) {
+    String[] tokens = PLUS.split(text);
+    List<String> all = new ArrayList<>(List.of(""));
+    int slashes = 0;
+    int width = 1;
+    for (String token : tokens) {
+      String[] pieces = token.length() > 1 ? token.split("\\s*/\\s*") : new String[] {token};
+      if (pieces.length > 1) {
+        boolean modifiers = gesture.isModifier(pieces[0]);
+        for (String piece : pieces) {
+          if (piece.isEmpty() || gesture.isModifier(piece) != modifiers) {
+            return Optional.empty();
+          }
+        }
+        slashes++;
+        if (slashes > 1 && pieces.length == width) {
+          // Ctrl/Cmd+Alt/Option+S: the pieces go with each other
+          for (int i = 0; i < all.size(); i++) {
+            all.set(i, joined(all.get(i), pieces[i % width]));
+          }
+          continue;
+        }
+        List<String> more = new ArrayList<>();
+        for (String before : all) {
+          for (String piece : pieces) {
+            more.add(joined(before, piece));
+          }
+        }
+        all = more;
+        width = pieces.length;
+        if (all.size() > MOST_SPREAD) {
+          return Optional.empty();
+        }
+      } else {
+        all.replaceAll(before -> joined(before, token));
+      }
+    }
+    return slashes == 0 ? Optional.empty() : Optional.of(all);
+  }
+
+  private static String joined(String before, String token) {
+    return before.isEmpty() ? token.strip() : before + "+" + token.strip();
+  }
+}
