@@ -103,6 +103,10 @@ final class CellReader {
           cell.refusal.map(Throwable::getMessage).orElse("No gesture is written here."));
     }
     if (!cell.unread.isEmpty()) {
+      if (cell.alternatives.stream().noneMatch(a -> Dialect.isFull(a.gesture()))) {
+        // A letter among words that are no gestures is one of those words.
+        return new Unreadable(cell.refusal.map(Throwable::getMessage).orElseThrow());
+      }
       cell.rules.add(CellRule.PARTLY);
     }
     return new Read(
@@ -273,14 +277,14 @@ final class CellReader {
     if (meant.get().shared()) {
       cell.rules.add(CellRule.SHARED);
     }
-    List<String> texts = meant.get().texts();
-    boolean pair = system.isEmpty() && systems.isPair(texts);
+    List<Gesture> read = meant.get().gestures();
+    boolean pair =
+        system.isEmpty() && read.size() == 2 && SideBySide.isPair(read.getFirst(), read.getLast());
     if (pair) {
       cell.rules.add(CellRule.SYSTEMS);
     }
-    for (String one : texts) {
-      String where = pair ? systems.ctrlOrMeta(one) : system;
-      add(gesture.of(one).orElseThrow(), where, note, one, cell);
+    for (Gesture one : read) {
+      add(one, pair ? SideBySide.ctrlOrMeta(one) : system, note, text, cell);
     }
   }
 

@@ -1,5 +1,8 @@
 package polydex.intake;
 
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import polydex.catalog.EnvironmentId;
@@ -9,7 +12,7 @@ import polydex.intake.IntakeRequest.RequestedRow;
  * How a list was read, beside what came of it: so that nobody need trust it blindly.
  *
  * @param dialect how it writes gestures, as a whole
- * @param rules how many cells each rule had to do with, and the first of them
+ * @param rules how many cells each rule had to do with, and the first of them, in their order
  * @param systems the systems that cells name side by side, with how many alternatives each has
  * @param passed how many alternatives were left out because they are of another system
  * @param without lines that say that there is no gesture
@@ -70,7 +73,11 @@ public record IntakeReading(
 
   /** Copies the collections. */
   public IntakeReading {
-    rules = Map.copyOf(rules);
+    rules =
+        rules.isEmpty()
+            ? Map.of()
+            : Collections.unmodifiableMap(new EnumMap<CellRule, Example>(rules));
+    systems = Collections.unmodifiableMap(new LinkedHashMap<>(systems));
     without = List.copyOf(without);
     asked = List.copyOf(asked);
     partly = List.copyOf(partly);

@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import polydex.keys.Gesture;
+import polydex.keys.Modifier;
 
 /**
  * Tells apart gestures of several systems that stand side by side in a cell: by labels before them,
@@ -99,10 +100,12 @@ final class SideBySide {
     }
     Optional<Gesture> one = gesture.of(parts.getFirst());
     Optional<Gesture> other = gesture.of(parts.getLast());
-    return one.isPresent()
-        && other.isPresent()
-        && !one.equals(other)
-        && neutral(one.get()).equals(neutral(other.get()));
+    return one.isPresent() && other.isPresent() && isPair(one.get(), other.get());
+  }
+
+  /** One gesture with Ctrl and the same with Meta. */
+  static boolean isPair(Gesture one, Gesture other) {
+    return !one.equals(other) && neutral(one).equals(neutral(other));
   }
 
   /** With Meta for Ctrl, so that only what differs otherwise is left. */
@@ -114,10 +117,13 @@ final class SideBySide {
   }
 
   String ctrlOrMeta(String part) {
-    return gesture
-        .of(CellScanner.unmarked(part))
-        .map(g -> g.toString().contains("Meta") ? "Meta" : "Ctrl")
-        .orElse("");
+    return gesture.of(CellScanner.unmarked(part)).map(SideBySide::ctrlOrMeta).orElse("");
+  }
+
+  /** The modifier by which a gesture of a pair is told. */
+  static String ctrlOrMeta(Gesture read) {
+    boolean meta = read.toString().contains(Modifier.META.written());
+    return (meta ? Modifier.META : Modifier.CTRL).written();
   }
 
   /**

@@ -27,11 +27,11 @@ final class Slashes {
   }
 
   /**
-   * The gestures between slashes, each as it is written in full.
+   * The gestures between slashes.
    *
    * @param shared whether modifiers were taken to hold for what is behind the slash
    */
-  record Meant(List<String> texts, boolean shared) {}
+  record Meant(List<Gesture> gestures, boolean shared) {}
 
   /** Whether a text has slashes that may part something. */
   static boolean has(String text) {
@@ -47,24 +47,52 @@ final class Slashes {
    */
   Optional<Meant> of(String text) {
     List<String> parts = CellScanner.slashed(text);
-    List<Optional<Gesture>> read = gesture.each(parts);
-    boolean allApart = read.stream().allMatch(Optional::isPresent);
-    List<Gesture> apart = allApart ? read.stream().map(Optional::get).toList() : List.of();
-    boolean tapFirst = allApart && apart.getFirst().steps().getFirst() instanceof Step.Tap;
-    Optional<List<String>> spread =
-        spread(text).filter(all -> gesture.each(all).stream().allMatch(Optional::isPresent));
-    if (spread.isPresent() && (!allApart || tapFirst || isShared(text, parts, apart))) {
-      return Optional.of(new Meant(spread.get(), allApart && !tapFirst));
+    Optional<List<Gesture>> apart = all(parts);
+    boolean tapFirst =
+        apart.filter(all -> all.getFirst().steps().getFirst() instanceof Step.Tap).isPresent();
+    if (apart.isEmpty() || tapFirst) {
+      return spread(text).flatMap(this::all).map(all -> new Meant(all, false));
     }
-    return allApart && !tapFirst ? Optional.of(new Meant(parts, false)) : Optional.empty();
+    return Optional.of(
+        isShared(text, parts, apart.get())
+            ? new Meant(shared(apart.get()), true)
+            : new Meant(apart.get(), false));
+  }
+
+  private Optional<List<Gesture>> all(List<String> texts) {
+    List<Optional<Gesture>> read = gesture.each(texts);
+    return read.stream().allMatch(Optional::isPresent)
+        ? Optional.of(read.stream().map(Optional::get).toList())
+        : Optional.empty();
+  }
+
+  /** The keys of the others in the place of the last key of the first, with what is held there. */
+  private static List<Gesture> shared(List<Gesture> apart) {
+    List<Gesture> all = new ArrayList<>();
+    List<Step> steps = apart.getFirst().steps();
+    for (Gesture one : apart) {
+      if (steps.getLast() instanceof Step.Stroke(Held held, KeyRef _)
+          && one.steps().getLast() instanceof Step.Stroke(Held _, KeyRef key)) {
+        List<Step> changed = new ArrayList<>(steps.subList(0, steps.size() - 1));
+        changed.add(new Step.Stroke(held, key));
+        all.add(new Gesture(changed));
+      }
+    }
+    return all;
   }
 
   /** Whether the modifiers of the first part hold for the others, which have none of their own. */
   private boolean isShared(String text, List<String> parts, List<Gesture> apart) {
     List<Gesture> behind = apart.subList(1, apart.size());
     boolean bare =
-        apart.getFirst().modifierPresses() > 0
-            && behind.stream().allMatch(g -> g.modifierPresses() == 0);
+        apart.getFirst().steps().getLast() instanceof Step.Stroke(Held held, KeyRef _)
+            && !held.isNothing()
+            && behind.stream()
+                .allMatch(
+                    g ->
+                        g.steps().size() == 1
+                            && g.steps().getFirst() instanceof Step.Stroke(Held none, KeyRef _)
+                            && none.isNothing());
     if (!bare) {
       return false;
     }

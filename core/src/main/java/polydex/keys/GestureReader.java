@@ -118,6 +118,11 @@ public final class GestureReader {
         throw new GestureSyntaxException(
             written, offset + i + 1, "text without control characters");
       }
+      if (text.charAt(i) == '\ufffd'
+          || Character.getType(text.charAt(i)) == Character.PRIVATE_USE) {
+        throw new GestureSyntaxException(
+            written, offset + i + 1, "a character that means something outside its font");
+      }
     }
     List<GestureSyntaxException> refusals = new ArrayList<>();
     Optional<Reading> reading = attempt(text, refusals);

@@ -97,6 +97,7 @@ final class TexCards {
     return FONT.matcher(text)
         .replaceAll("")
         .replaceAll("\\\\([{}%#&$_])", "$1")
+        .replace("\\,", "")
         .replace("\\^", "^")
         .replace("\\~", "~")
         .replaceAll("\\\\(?:backslash|bs)\\b", "\\\\\\\\")
