@@ -22,6 +22,7 @@ import polydex.intake.TableFate;
  * @param language whose names its keys have
  * @param choices how what can mean two things was read, by {@link polydex.intake.ReadingChoice}
  * @param systems that stand side by side, with how many gestures each has
+ * @param systemsTaken those of which something is taken, in the order of the alphabet
  * @param otherSystems gestures that were left because they are of another system
  * @param left entries of a form that have no gesture, and are not listed
  */
@@ -45,6 +46,7 @@ record ImportAnswer(
     String language,
     Map<String, String> choices,
     Map<String, Integer> systems,
+    List<String> systemsTaken,
     int otherSystems,
     List<Rule> rules,
     int left) {
@@ -86,10 +88,7 @@ record ImportAnswer(
   static ImportAnswer of(ForeignList list, Intake intake, IntakePlan plan, boolean written) {
     IntakeReading reading = plan.reading();
     Map<String, String> choices = new LinkedHashMap<>();
-    reading
-        .dialect()
-        .chosen()
-        .forEach(c -> choices.put(c.written(), reading.dialect().options().get(c)));
+    reading.chosen().forEach(c -> choices.put(c.written(), reading.dialect().options().get(c)));
     return new ImportAnswer(
         list.form(),
         written,
@@ -157,6 +156,7 @@ record ImportAnswer(
         reading.dialect().language().code(),
         choices,
         reading.systems(),
+        reading.systemsTaken().stream().sorted().toList(),
         reading.passed(),
         reading.rules().entrySet().stream()
             .sorted(Map.Entry.comparingByKey())

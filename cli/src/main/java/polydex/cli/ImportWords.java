@@ -68,9 +68,15 @@ final class ImportWords {
                     r.reading()));
     if (answer.systems().size() > 1) {
       out.printf(
-          "  systems: %s; of others were left: %d; --system says which%n",
+          "  systems: %s; left: %d; --system says which, and several are an application each%n",
           answer.systems().entrySet().stream()
-              .map(e -> e.getKey() + " (" + e.getValue() + ")")
+              .map(
+                  e ->
+                      "%s (%d%s)"
+                          .formatted(
+                              e.getKey(),
+                              e.getValue(),
+                              answer.systemsTaken().contains(e.getKey()) ? ", taken" : ""))
               .collect(Collectors.joining(", ")),
           answer.otherSystems());
     }
@@ -78,11 +84,7 @@ final class ImportWords {
       out.printf("  keys are named as in “%s”%n", answer.language());
     }
     for (Map.Entry<String, String> choice : answer.choices().entrySet()) {
-      if (!choice.getKey().equals("arrays")
-          || answer.rules().stream().anyMatch(r -> r.rule().equals("array"))) {
-        out.printf(
-            "  read with %s=%s; --read says otherwise%n", choice.getKey(), choice.getValue());
-      }
+      out.printf("  read with %s=%s; --read says otherwise%n", choice.getKey(), choice.getValue());
     }
   }
 

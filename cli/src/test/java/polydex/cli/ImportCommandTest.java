@@ -162,7 +162,7 @@ class ImportCommandTest {
             "in 1 of 2 tables",
             "for “Lamp room”, as the list is called",
             "such as “Ctrl/Cmd+L”: Ctrl+L, Meta+L",
-            "systems: Ctrl (1), Meta (1)",
+            "systems: Ctrl (1, taken), Meta (1)",
             "left: table 2",
             "--take 2 takes it",
             "Say --read commas=sequence or commas=either",

@@ -1,6 +1,5 @@
 package polydex.conflict;
 
-import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import polydex.catalog.Binding;
@@ -8,7 +7,6 @@ import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
-import polydex.route.Machine;
 import polydex.route.Situation;
 import polydex.route.Situation.Computer;
 
@@ -24,7 +22,7 @@ public sealed interface KeymapFix extends Fix {
   record SwitchOff(Computer computer, Binding binding) implements KeymapFix {
     @Override
     public Situation applyTo(Situation before) {
-      return before.withMachine(computer, m -> off(m, binding.id()));
+      return before.withMachine(computer, m -> m.switchingOff(Set.of(binding.id())));
     }
 
     @Override
@@ -57,7 +55,8 @@ public sealed interface KeymapFix extends Fix {
       return before.withMachine(
           computer,
           m ->
-              off(m, binding.id()).adding(Binding.of("own:" + binding.id(), binding.action(), to)));
+              m.switchingOff(Set.of(binding.id()))
+                  .adding(Binding.of("own:" + binding.id(), binding.action(), to)));
     }
 
     @Override
@@ -177,11 +176,5 @@ public sealed interface KeymapFix extends Fix {
     public Object subject() {
       return List.of(environment, binding.id());
     }
-  }
-
-  private static Machine off(Machine m, String binding) {
-    Set<String> off = new HashSet<>(m.switchedOff());
-    off.add(binding);
-    return m.withSwitchedOff(off);
   }
 }

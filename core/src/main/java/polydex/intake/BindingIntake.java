@@ -177,16 +177,18 @@ public final class BindingIntake {
 
   private void take(RequestedRow row, Here here, CellBook.Entry entry, GestureCell cell) {
     if (UnbindingRows.isOne(row)) {
-      unbindings.add(row, here.environment, cell.gestures());
+      unbindings.add(
+          row, here.environment, UnbindingRows.context(row, here.contexts), cell.gestures());
       return;
     }
     tally.read(row, cell);
-    Context context = names.context(here.environment, here.contexts, row.context());
     Action action = names.action(row.action());
     for (int i = 0; i < cell.alternatives().size(); i++) {
       GestureCell.Alternative alternative = cell.alternatives().get(i);
-      if (tally.isWanted(row, cell, alternative)) {
-        take(row, here, context, action, entry.written().get(i), cell, alternative);
+      String written = entry.written().get(i);
+      for (String system : tally.systems().takers(row, cell, alternative)) {
+        RequestedRow there = SystemsWanted.in(system, row);
+        take(there, system.isEmpty() ? here : here(there), action, written, cell, alternative);
       }
     }
   }
@@ -194,11 +196,11 @@ public final class BindingIntake {
   private void take(
       RequestedRow row,
       Here here,
-      Context context,
       Action action,
       String written,
       GestureCell cell,
       GestureCell.Alternative alternative) {
+    Context context = names.context(here.environment, here.contexts, row.context());
     String key = context.id() + ":" + action.id() + ":" + written;
     boolean wasThere = !here.present.isEmpty() && here.present.contains(key);
     if (wasThere) {

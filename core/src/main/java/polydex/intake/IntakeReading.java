@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import polydex.catalog.EnvironmentId;
 import polydex.intake.IntakeRequest.RequestedRow;
 
@@ -14,6 +15,7 @@ import polydex.intake.IntakeRequest.RequestedRow;
  * @param dialect how it writes gestures, as a whole
  * @param rules how many cells each rule had to do with, and the first of them, in their order
  * @param systems the systems that cells name side by side, with how many alternatives each has
+ * @param systemsTaken those of which something is taken
  * @param passed how many alternatives were left out because they are of another system
  * @param without lines that say that there is no gesture
  * @param asked lines that can mean two things
@@ -26,6 +28,7 @@ public record IntakeReading(
     Dialect dialect,
     Map<CellRule, Example> rules,
     Map<String, Integer> systems,
+    Set<String> systemsTaken,
     int passed,
     List<RequestedRow> without,
     List<Asked> asked,
@@ -78,9 +81,17 @@ public record IntakeReading(
             ? Map.of()
             : Collections.unmodifiableMap(new EnumMap<CellRule, Example>(rules));
     systems = Collections.unmodifiableMap(new LinkedHashMap<>(systems));
+    systemsTaken = Set.copyOf(systemsTaken);
     without = List.copyOf(without);
     asked = List.copyOf(asked);
     partly = List.copyOf(partly);
     unbound = List.copyOf(unbound);
+  }
+
+  /** What was found out of the list that can mean two things, where it made a difference. */
+  public List<ReadingChoice> chosen() {
+    return dialect.chosen().stream()
+        .filter(c -> c != ReadingChoice.ARRAYS || rules.containsKey(CellRule.ARRAY))
+        .toList();
   }
 }

@@ -92,6 +92,12 @@ public record IntakeRequest(
       this(line, environment, isPlatform, context, action, gesture, "");
     }
 
+    /** The same line for another environment. */
+    RequestedRow in(String other) {
+      return new RequestedRow(
+          line, other, isPlatform, context, action, gesture, note, system, file);
+    }
+
     /** The same line under another title, with another note. */
     RequestedRow titled(String title, String otherNote) {
       return new RequestedRow(

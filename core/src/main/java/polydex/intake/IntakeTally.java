@@ -2,12 +2,9 @@ package polydex.intake;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.stream.Collectors;
-import polydex.intake.GestureCell.Alternative;
 import polydex.intake.IntakeReading.Asked;
 import polydex.intake.IntakeReading.Example;
 import polydex.intake.IntakeReading.Partly;
@@ -16,7 +13,7 @@ import polydex.intake.IntakeRequest.RequestedRow;
 import polydex.keys.GestureReader;
 import polydex.keys.Visible;
 
-/** Counts by which rules a list is read, and which of several systems is meant. */
+/** Counts by which rules a list is read, and what of it was not. */
 final class IntakeTally {
   private static final int LONGEST_EXAMPLE = 60;
 
@@ -24,15 +21,13 @@ final class IntakeTally {
   private static final int MOST_SAMPLED = 20_000;
 
   private final Dialect dialect;
-  private final Set<String> wanted;
+  private final SystemsWanted systems;
   private final Map<CellRule, Example> rules = new EnumMap<>(CellRule.class);
-  private final Map<String, Integer> systems = new LinkedHashMap<>();
   private final List<RequestedRow> without = new ArrayList<>();
   private final List<Asked> asked = new ArrayList<>();
   private final List<Partly> partly = new ArrayList<>();
   private final int lines;
   private int understood;
-  private int passed;
 
   IntakeTally(IntakeRequest request) {
     dialect =
@@ -41,7 +36,7 @@ final class IntakeTally {
             GestureReader.PLAIN,
             request.ways().named(),
             request.ways().choices());
-    wanted = request.ways().systems();
+    systems = new SystemsWanted(request.rows(), request.ways().systems());
     lines = request.rows().size() + request.refused().size();
   }
 
@@ -65,9 +60,7 @@ final class IntakeTally {
 
   void read(RequestedRow row, GestureCell cell) {
     understood += cell.unread().isEmpty() ? 1 : 0;
-    if (!row.system().isEmpty()) {
-      systems.merge(row.system(), cell.alternatives().size(), Integer::sum);
-    }
+    systems.count(row, cell);
     if (cell.rules().isEmpty()) {
       return;
     }
@@ -79,11 +72,6 @@ final class IntakeTally {
     }
     if (!cell.unread().isEmpty()) {
       partly.add(new Partly(row, cell.unread()));
-    }
-    for (Alternative a : cell.alternatives()) {
-      if (!a.system().isEmpty()) {
-        systems.merge(a.system(), 1, Integer::sum);
-      }
     }
   }
 
@@ -99,32 +87,17 @@ final class IntakeTally {
             : new Example(seen.count() + 1, seen.text(), seen.reading()));
   }
 
-  /** Of several systems the ones that are wanted, or the first of the list, or else of the cell. */
-  boolean isWanted(RequestedRow row, GestureCell cell, Alternative alternative) {
-    String system = alternative.system().isEmpty() ? row.system() : alternative.system();
-    if (system.isEmpty()) {
-      return true;
-    }
-    boolean is = wanted.isEmpty() ? system.equals(first(row, cell)) : wanted.contains(system);
-    passed += is ? 0 : 1;
-    return is;
-  }
-
-  private String first(RequestedRow row, GestureCell cell) {
-    String first = systems.keySet().iterator().next();
-    if (!row.system().isEmpty()) {
-      return first;
-    }
-    boolean there = cell.alternatives().stream().anyMatch(a -> a.system().equals(first));
-    return there ? first : cell.alternatives().getFirst().system();
+  SystemsWanted systems() {
+    return systems;
   }
 
   IntakeReading reading(List<Unbound> unbound) {
     return new IntakeReading(
         dialect,
         rules,
-        systems,
-        passed,
+        systems.counts(),
+        systems.taken(),
+        systems.passed(),
         without,
         asked,
         partly,

@@ -2,73 +2,92 @@ package polydex.intake;
 
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
+import polydex.catalog.Context;
 import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
 import polydex.intake.IntakeReading.Unbound;
 import polydex.intake.IntakeRequest.RequestedRow;
 import polydex.keys.Gesture;
-import polydex.route.Machine;
 import polydex.route.Setup;
 import polydex.route.SetupId;
 import polydex.workspace.Workspace;
 
 /**
- * Lines that take a binding away: a dash before the name of the action. What they name is switched
- * off on the machines of a platform, and goes from the keymap of an application.
+ * Lines that take a binding away: a dash before the name of the action. What they name, in the
+ * context of the line where it names one, is switched off on the machines of a platform, and goes
+ * from the keymap of an application.
  */
 final class UnbindingRows {
-  private record Wanted(RequestedRow row, Environment environment, List<Gesture> gestures) {}
+  /** The line of a number, with the id of its context; none where it names none. */
+  private record Wanted(
+      int number, RequestedRow row, Optional<String> context, List<Gesture> gestures) {}
 
-  private final List<Wanted> wanted = new ArrayList<>();
-  private final Map<EnvironmentId, Set<String>> ids = new LinkedHashMap<>();
-  private final List<Unbound> found = new ArrayList<>();
+  private final Map<Environment, List<Wanted>> wanted = new LinkedHashMap<>();
+  private final SortedMap<Integer, Unbound> found = new TreeMap<>();
+  private int lines;
 
   static boolean isOne(RequestedRow row) {
     String action = row.action().strip();
     return action.length() > 1 && action.charAt(0) == '-' && Character.isLetter(action.charAt(1));
   }
 
-  void add(RequestedRow row, Environment environment, List<Gesture> gestures) {
-    wanted.add(new Wanted(row, environment, gestures));
+  void add(RequestedRow row, Environment of, Optional<String> context, List<Gesture> gestures) {
+    wanted
+        .computeIfAbsent(of, _ -> new ArrayList<>())
+        .add(new Wanted(lines++, row, context, gestures));
   }
 
-  /** What each line takes away, once it was applied. */
+  /** What each line takes away, in their order, once they were applied. */
   List<Unbound> found() {
-    return found;
+    return List.copyOf(found.values());
   }
 
-  private void find(Catalog catalog) {
-    Map<EnvironmentId, Map<String, List<String>>> there = new HashMap<>();
-    for (Wanted one : wanted) {
-      EnvironmentId id = one.environment().id();
-      Map<String, List<String>> bindings =
-          there.computeIfAbsent(id, environment -> byTitleAndGesture(catalog, environment));
-      List<String> gone = new ArrayList<>();
-      for (Gesture gesture : one.gestures()) {
-        gone.addAll(
-            bindings.getOrDefault(
-                key(one.row().action().strip().substring(1), gesture), List.of()));
+  /** The workspace without what the lines name. */
+  Workspace applied(Workspace before) {
+    Catalog catalog = before.catalog();
+    Map<SetupId, Setup> setups = new LinkedHashMap<>(before.setups());
+    for (Map.Entry<Environment, List<Wanted>> of : wanted.entrySet()) {
+      EnvironmentId id = of.getKey().id();
+      Set<String> gone = gone(before.catalog(), id, of.getValue());
+      if (of.getKey().platform().isEmpty()) {
+        catalog = catalog.without(id, gone);
+      } else {
+        setups.replaceAll((_, s) -> s.on(s.machine().ofPlatform(id, m -> m.switchingOff(gone))));
       }
-      ids.computeIfAbsent(id, _ -> new HashSet<>()).addAll(gone);
-      found.add(new Unbound(one.row(), id, gone));
     }
+    return wanted.isEmpty() ? before : before.with(catalog).with(setups);
   }
 
-  private static Map<String, List<String>> byTitleAndGesture(Catalog catalog, EnvironmentId id) {
-    Map<String, List<String>> all = new HashMap<>();
+  private Set<String> gone(Catalog catalog, EnvironmentId id, List<Wanted> lines) {
+    Map<String, List<Binding>> there = new HashMap<>();
     for (Binding binding : catalog.bindings(id)) {
       if (!binding.remarks().fixed()) {
-        all.computeIfAbsent(
-                key(catalog.title(binding.action()), binding.gesture()), _ -> new ArrayList<>())
-            .add(binding.id());
+        String key = key(catalog.title(binding.action()), binding.gesture());
+        there.computeIfAbsent(key, _ -> new ArrayList<>()).add(binding);
       }
+    }
+    Set<String> all = new LinkedHashSet<>();
+    for (Wanted line : lines) {
+      String title = line.row().action().strip().substring(1);
+      List<String> gone =
+          line.gestures().stream()
+              .flatMap(g -> there.getOrDefault(key(title, g), List.of()).stream())
+              .filter(b -> line.context().isEmpty() || line.context().get().equals(b.context()))
+              .map(Binding::id)
+              .distinct()
+              .toList();
+      all.addAll(gone);
+      found.put(line.number(), new Unbound(line.row(), id, gone));
     }
     return all;
   }
@@ -77,39 +96,12 @@ final class UnbindingRows {
     return IntakeNames.fold(title) + "\n" + gesture;
   }
 
-  /** The workspace without what was found. */
-  Workspace applied(Workspace before) {
-    if (wanted.isEmpty()) {
-      return before;
+  /** The context that a line names; one that nobody knows has no binding in it. */
+  static Optional<String> context(RequestedRow row, Map<String, Context> byName) {
+    if (row.context().isBlank()) {
+      return Optional.empty();
     }
-    find(before.catalog());
-    Catalog catalog = before.catalog();
-    Map<SetupId, Setup> setups = new LinkedHashMap<>(before.setups());
-    for (Wanted one : wanted) {
-      EnvironmentId id = one.environment().id();
-      Set<String> gone = ids.getOrDefault(id, Set.of());
-      if (gone.isEmpty()) {
-        continue;
-      }
-      if (one.environment().platform().isEmpty()) {
-        catalog = catalog.without(id, gone);
-      } else {
-        setups.replaceAll(
-            (_, s) -> new Setup(s.id(), s.title(), s.board(), without(s.machine(), id, gone)));
-      }
-    }
-    return before.with(catalog).with(setups);
-  }
-
-  private static Machine without(Machine machine, EnvironmentId platform, Set<String> gone) {
-    Machine here = machine;
-    if (machine.platform().equals(platform)) {
-      Set<String> off = new HashSet<>(machine.switchedOff());
-      off.addAll(gone);
-      here = machine.withSwitchedOff(off);
-    }
-    return here.focus() instanceof Machine.SessionWindow s
-        ? here.with(s.with(without(s.inner(), platform, gone)))
-        : here;
+    Context known = byName.get(IntakeNames.fold(row.context()));
+    return Optional.of(known == null ? "" : known.id());
   }
 }

@@ -1,10 +1,13 @@
 package polydex.route;
 
+import java.util.Collection;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import polydex.catalog.Binding;
 import polydex.catalog.EnvironmentId;
@@ -275,6 +278,21 @@ public record Machine(
   /** The same with other built-in bindings switched off, by their ids. */
   public Machine withSwitchedOff(Set<String> ids) {
     return new Machine(title, platform, version, layout, remaps, own, ids, options, focus);
+  }
+
+  /** The same, and what runs in its windows, changed where the platform is this one. */
+  public Machine ofPlatform(EnvironmentId only, UnaryOperator<Machine> change) {
+    Machine here = platform.equals(only) ? change.apply(this) : this;
+    return here.focus() instanceof SessionWindow s
+        ? here.with(s.with(s.inner().ofPlatform(only, change)))
+        : here;
+  }
+
+  /** The same with more of its built-in bindings switched off, by their ids. */
+  public Machine switchingOff(Collection<String> ids) {
+    Set<String> off = new HashSet<>(switchedOff);
+    off.addAll(ids);
+    return withSwitchedOff(off);
   }
 
   /** The same with other bindings of the user's own. */

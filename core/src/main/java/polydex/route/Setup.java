@@ -49,6 +49,11 @@ public record Setup(SetupId id, String title, String board, Machine machine) {
     return new Setup(id, title, board, withContexts(machine, contexts));
   }
 
+  /** The same with another machine under the hands. */
+  public Setup on(Machine other) {
+    return new Setup(id, title, board, other);
+  }
+
   /** The same with another machine at a depth, and in it what that one holds. */
   public Setup with(int depth, Machine other) {
     return new Setup(id, title, board, with(machine, depth, other));

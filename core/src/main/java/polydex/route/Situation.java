@@ -25,10 +25,7 @@ public record Situation(World world, Map<SetupId, Setup> setups) {
   /** The same with a computer changed, wherever it stands. */
   public Situation withMachine(Computer computer, UnaryOperator<Machine> change) {
     Map<SetupId, Setup> changed = new LinkedHashMap<>();
-    setups.forEach(
-        (id, s) ->
-            changed.put(
-                id, new Setup(s.id(), s.title(), s.board(), with(s.machine(), computer, change))));
+    setups.forEach((id, s) -> changed.put(id, s.on(with(s.machine(), computer, change))));
     return new Situation(world, changed);
   }
 

@@ -66,12 +66,12 @@ public final class KeymapEdit {
         || setup.machines().stream().noneMatch(m -> m.platform().equals(platform))) {
       return Optional.empty();
     }
-    Machine changed = switched(setup.machine(), platform, binding.id());
+    Machine changed = setup.machine().ofPlatform(platform, m -> switched(m, binding.id()));
     boolean off =
         setup.machines().stream()
             .filter(m -> m.platform().equals(platform))
             .noneMatch(m -> m.switchedOff().contains(binding.id()));
-    Workspace after = before.with(new Setup(setup.id(), setup.title(), setup.board(), changed));
+    Workspace after = before.with(setup.on(changed));
     String title =
         "Switch %s “%s” (%s)"
             .formatted(
@@ -79,18 +79,12 @@ public final class KeymapEdit {
     return Optional.of(new Change.Edit(title, before, after));
   }
 
-  private static Machine switched(Machine machine, EnvironmentId platform, String binding) {
-    Machine here = machine;
-    if (machine.platform().equals(platform)) {
-      Set<String> off = new HashSet<>(machine.switchedOff());
-      if (!off.add(binding)) {
-        off.remove(binding);
-      }
-      here = machine.withSwitchedOff(off);
+  private static Machine switched(Machine machine, String binding) {
+    Set<String> off = new HashSet<>(machine.switchedOff());
+    if (!off.add(binding)) {
+      off.remove(binding);
     }
-    return here.focus() instanceof Machine.SessionWindow s
-        ? here.with(s.with(switched(s.inner(), platform, binding)))
-        : here;
+    return machine.withSwitchedOff(off);
   }
 
   private static boolean says(Binding a, Binding b) {

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.TreeMap;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
 import net.jqwik.api.Combinators;
@@ -185,6 +186,61 @@ class BindingIntakeTest {
     assertThat(wanted.taken())
         .extracting(t -> t.gesture().toString())
         .containsExactly("Meta+T", "Meta+D", "F8");
+  }
+
+  private static RequestedRow of(String system, int line, String action, String keys) {
+    return new RequestedRow(line, "Editor", false, "", action, keys, "", system, "");
+  }
+
+  /** By environment, of a list with systems in columns, in cells, and lines for all of them. */
+  private static Map<String, List<String>> takenWanting(String... systems) {
+    List<RequestedRow> rows =
+        List.of(
+            of("Elm", 2, "Keep", "Ctrl+T"),
+            of("Fir", 2, "Keep", "Alt+T"),
+            of("Elm", 3, "Only there", ""),
+            of("Fir", 3, "Only there", "Alt+Y"),
+            of("", 4, "Drop", "Ctrl/Cmd+D"),
+            of("", 5, "Both", "F8"));
+    IntakePlan plan =
+        BindingIntake.plan(
+            HERE,
+            IntakeRequest.of(Optional.empty(), rows, List.of())
+                .in(new IntakeRequest.Ways(Map.of(), Set.of(systems), true)));
+    Map<String, List<String>> all = new TreeMap<>();
+    plan.taken()
+        .forEach(
+            t ->
+                all.computeIfAbsent(t.row().environment(), _ -> new ArrayList<>())
+                    .add(t.gesture().toString()));
+    return all;
+  }
+
+  @Test
+  void systemsOfColumnsAndOfCellsAreWantedApart() {
+    assertThat(takenWanting()).isEqualTo(Map.of("Editor", List.of("Ctrl+T", "Ctrl+D", "F8")));
+    assertThat(takenWanting("Fir"))
+        .isEqualTo(Map.of("Editor", List.of("Alt+T", "Alt+Y", "Ctrl+D", "F8")));
+    assertThat(takenWanting("Meta")).isEqualTo(Map.of("Editor", List.of("Ctrl+T", "Meta+D", "F8")));
+    assertThat(takenWanting("Elm", "Fir"))
+        .isEqualTo(
+            Map.of(
+                "Editor (Elm)", List.of("Ctrl+T", "Ctrl+D", "F8"),
+                "Editor (Fir)", List.of("Alt+T", "Alt+Y", "Ctrl+D", "F8")));
+  }
+
+  @Test
+  void anUnbindingOfAContextLeavesTheOthers() {
+    IntakePlan elsewhere = plan(row(2, "Editor", "tree", "-Join lines", "Ctrl+J"));
+    assertThat(elsewhere.changesSomething()).isFalse();
+    IntakePlan there = plan(row(2, "Editor", "Text", "-Join lines", "Ctrl+J"));
+    assertThat(there.reading().unbound())
+        .singleElement()
+        .extracting(u -> u.bindings().size())
+        .isEqualTo(1);
+    IntakePlan anywhere = plan(row(2, "Editor", "", "-Join lines", "Ctrl+J"));
+    assertThat(anywhere.change().after().catalog().bindings(new EnvironmentId("Editor")))
+        .isEqualTo(there.change().after().catalog().bindings(new EnvironmentId("Editor")));
   }
 
   @Test

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -63,8 +64,8 @@ final class IntakeLines {
   /** What can mean two things is read the other way. */
   record Choose(ReadingChoice choice, String option) implements Act {}
 
-  /** Of several systems this one is wanted. */
-  record Want(String system) implements Act {}
+  /** Of several systems these are wanted. */
+  record Want(Set<String> systems) implements Act {}
 
   /** Nothing. */
   record Stay() implements Act {}

@@ -1,9 +1,11 @@
 package polydex.desktop.sheets;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import polydex.desktop.sheets.IntakeLines.Act;
 import polydex.desktop.sheets.IntakeLines.Choose;
 import polydex.desktop.sheets.IntakeLines.Fate;
@@ -106,24 +108,38 @@ final class IntakeReport {
                                 e.getValue().text(),
                                 e.getValue().reading()),
                         new Stay())));
-    List<String> systems = List.copyOf(reading.systems().keySet());
-    if (systems.size() > 1) {
-      systems.forEach(
-          s ->
-              all.add(
-                  told(
-                      "Gestures for “%s”: %,d".formatted(s, reading.systems().get(s)),
-                      "Of several systems the first is taken. Enter takes this one.",
-                      new Want(s))));
+    systems(reading, all);
+  }
+
+  private static void systems(IntakeReading reading, List<Line> all) {
+    if (reading.systems().size() < 2) {
+      return;
     }
+    Set<String> taken = reading.systemsTaken();
+    reading
+        .systems()
+        .forEach(
+            (system, count) -> {
+              boolean is = taken.contains(system);
+              String why =
+                  is
+                      ? taken.size() == 1 ? "Taken." : "Taken. Enter leaves it."
+                      : "Left. Enter takes it too, as an application of its own.";
+              Act act = is && taken.size() == 1 ? new Stay() : new Want(toggled(taken, system));
+              all.add(told("Gestures for “%s”: %,d".formatted(system, count), why, act));
+            });
+  }
+
+  private static Set<String> toggled(Set<String> taken, String system) {
+    Set<String> all = new HashSet<>(taken);
+    if (!all.remove(system)) {
+      all.add(system);
+    }
+    return all;
   }
 
   private static void choices(IntakeReading reading, List<Line> all) {
-    for (ReadingChoice choice : reading.dialect().chosen()) {
-      boolean arrays = reading.rules().containsKey(CellRule.ARRAY);
-      if (choice == ReadingChoice.ARRAYS && !arrays) {
-        continue;
-      }
+    for (ReadingChoice choice : reading.chosen()) {
       String now = reading.dialect().options().get(choice);
       int next = (choice.options().indexOf(now) + 1) % choice.options().size();
       String other = choice.options().get(next);

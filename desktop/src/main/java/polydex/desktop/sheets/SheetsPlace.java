@@ -457,9 +457,9 @@ public final class SheetsPlace implements Place {
         (take ? leave : taken).remove(table);
       }
       case IntakeLines.Choose(ReadingChoice choice, String option) -> choices.put(choice, option);
-      case IntakeLines.Want(String system) -> {
+      case IntakeLines.Want(Set<String> wanted) -> {
         systems.clear();
-        systems.add(system);
+        systems.addAll(wanted);
       }
       case IntakeLines.Stay() -> {}
     }
