@@ -7,7 +7,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 
 /**
  * Answers questions as people ask them. Actions that have every word come first, as {@link
@@ -19,70 +18,6 @@ import java.util.Set;
  * by several threads.
  */
 public final class ActionFinder {
-  private static final Set<String> SMALL =
-      Set.of(
-          "the",
-          "a",
-          "an",
-          "of",
-          "to",
-          "in",
-          "on",
-          "for",
-          "by",
-          "or",
-          "and",
-          "it",
-          "its",
-          "this",
-          "that",
-          "with",
-          "your",
-          "my",
-          "me",
-          "i",
-          "how",
-          "do",
-          "does",
-          "can",
-          "could",
-          "would",
-          "want",
-          "what",
-          "which",
-          "is",
-          "are",
-          "be",
-          "at",
-          "as",
-          "from",
-          "into",
-          "so",
-          "please",
-          "s",
-          "one",
-          "some",
-          "any",
-          "there",
-          "where",
-          "when",
-          "get",
-          "let",
-          "make",
-          "using",
-          "via",
-          "we",
-          "you",
-          "im",
-          "am",
-          "need",
-          "way",
-          "key",
-          "shortcut",
-          "just",
-          "if",
-          "thing",
-          "out");
   private static final double SAME = 0.8;
   private static final double SAME_PHRASE = 0.7;
   private static final double BEGUN = 0.6;
@@ -130,7 +65,7 @@ public final class ActionFinder {
       weights[i] =
           SameWords.stems(actions.get(i).title()).stream()
               .distinct()
-              .filter(s -> !SMALL.contains(s))
+              .filter(s -> !SmallWords.OF_QUESTIONS.contains(s))
               .mapToDouble(s -> rarity(postings.get(s).length))
               .sum();
     }
@@ -156,7 +91,8 @@ public final class ActionFinder {
     if (!all.isEmpty() || limit == 0) {
       return new Answer(all, false);
     }
-    List<String> words = Words.of(question).stream().filter(w -> !SMALL.contains(w)).toList();
+    List<String> words =
+        Words.of(question).stream().filter(w -> !SmallWords.OF_QUESTIONS.contains(w)).toList();
     if (words.isEmpty()) {
       return new Answer(List.of(), false);
     }

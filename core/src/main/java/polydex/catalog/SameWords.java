@@ -21,13 +21,14 @@ public final class SameWords {
   /** The longest phrase, in words. */
   static final int LONGEST = 3;
 
+  private static final List<String> SHIPPED_GROUPS =
+      List.of(
+          ResourceBundle.getBundle("polydex.catalog.same-words", Locale.ROOT)
+              .getString("groups")
+              .split(";"));
+
   /** What ships. */
-  public static final SameWords SHIPPED =
-      new SameWords(
-          List.of(
-              ResourceBundle.getBundle("polydex.catalog.same-words", Locale.ROOT)
-                  .getString("groups")
-                  .split(";")));
+  public static final SameWords SHIPPED = new SameWords(SHIPPED_GROUPS);
 
   private final Map<String, Set<List<String>>> near = new HashMap<>();
   private final int groups;
@@ -61,12 +62,7 @@ public final class SameWords {
     if (lines.isEmpty()) {
       return SHIPPED;
     }
-    List<String> all =
-        new ArrayList<>(
-            List.of(
-                ResourceBundle.getBundle("polydex.catalog.same-words", Locale.ROOT)
-                    .getString("groups")
-                    .split(";")));
+    List<String> all = new ArrayList<>(SHIPPED_GROUPS);
     all.addAll(lines);
     return new SameWords(all);
   }

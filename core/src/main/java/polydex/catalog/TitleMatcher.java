@@ -15,13 +15,8 @@ import java.util.Set;
  * An inverted index finds the candidates, so that a question costs O(postings of its words).
  */
 public final class TitleMatcher {
-  /** Words that say too little to tell two titles apart. */
-  private static final Set<String> EMPTY =
-      Set.of(
-          "the", "a", "an", "of", "to", "in", "on", "for", "by", "or", "and", "it", "its", "this",
-          "that", "with", "your");
-
   private static final double LEAST = 0.5;
+
   private static final int MOST = 3;
   private static final int MOST_CANDIDATES = 1000;
 
@@ -99,7 +94,7 @@ public final class TitleMatcher {
     Set<String> found = new HashSet<>();
     List<String> words = Words.of(title);
     for (String word : words) {
-      if (words.size() == 1 || !EMPTY.contains(word)) {
+      if (words.size() == 1 || !SmallWords.OF_TITLES.contains(word)) {
         found.add(Words.meaning(word));
       }
     }

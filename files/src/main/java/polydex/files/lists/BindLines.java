@@ -28,7 +28,7 @@ final class BindLines {
       ColumnRoles.of(Map.of(Role.CONTEXT, 0, Role.ACTION, 1), 2);
   private static final Pattern VERB =
       Pattern.compile(
-          "^(?:bind|bindsym|bindcode|bindkey|bind-key|bind_key|bindto|key|keymap|macro|def_key|[nvxsoilct]?map!?|[nvxsoilctp]?noremap!?|[cpt]map)(?=[\\s=:(]|$)");
+          "^(?:bind|bindsym|bindcode|bindkey|bind-key|bind_key|key|keymap|macro|def_key|[nvxsoilct]?map!?|[nvxsoilctp]?noremap!?|[cpt]map)(?=[\\s=:(]|$)");
   private static final Pattern AWAY =
       Pattern.compile("^(?:unbind|unbind-key|unbindkey|[nvxsoilct]?unmap!?)\\s.*");
   private static final Pattern LISP =
@@ -42,7 +42,7 @@ final class BindLines {
   private static final Pattern SET = Pattern.compile("^(?:set\\s+)?(\\$\\w+|\\w+_mod)\\s+(\\S+)$");
   private static final Pattern MODE =
       Pattern.compile("^mode\\s+(?:--\\S+\\s+)?\"?([^\"{]+?)\"?\\s*\\{.*");
-  private static final Set<String> WITH_ARGUMENT = Set.of("-T", "-t", "-M", "-m", "-N", "-t ");
+  private static final Set<String> WITH_ARGUMENT = Set.of("-T", "-t", "-M", "-m", "-N");
   private static final Set<String> ABOUT =
       Set.of("<silent>", "<buffer>", "<expr>", "<nowait>", "<unique>", "<script>", "<special>");
   private static final Set<String> WORDS =

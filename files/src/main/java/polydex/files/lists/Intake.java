@@ -106,7 +106,8 @@ public record Intake(
       fates.add(said.of(fates.size() + 1, fate));
     }
     boolean named = false;
-    List<RequestedRow> rows = null;
+    List<RequestedRow> rows = new ArrayList<>();
+    boolean none = true;
     for (TableFate fate : fates) {
       if (!fate.taken()) {
         continue;
@@ -117,23 +118,18 @@ public record Intake(
             remembered.withColumns(
                 ColumnRoles.signature(fate.table().header()), fate.roles().written());
       }
-      List<RequestedRow> more = fate.rows(target);
-      if (rows == null) {
-        rows = more;
-      } else {
-        rows.addAll(more);
-      }
+      none = false;
+      rows.addAll(fate.rows(target));
     }
-    if (rows == null && said.leave().isEmpty()) {
+    if (none && said.leave().isEmpty()) {
       throw new FileProblem(problem(list.name(), fates));
     }
-    List<RequestedRow> all = rows == null ? List.of() : rows;
     boolean used =
         target
-            .filter(t -> all.stream().anyMatch(r -> r.environment().equals(t.title())))
+            .filter(t -> rows.stream().anyMatch(r -> r.environment().equals(t.title())))
             .isPresent();
     return new Intake(
-        IntakeRequest.of(Optional.of(list.name()), all, list.refused())
+        IntakeRequest.of(Optional.of(list.name()), rows, list.refused())
             .in(new Ways(said.ways().choices(), said.ways().systems(), named)),
         remembered,
         fates,

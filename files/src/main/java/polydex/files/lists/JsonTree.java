@@ -38,7 +38,7 @@ final class JsonTree {
             "%s has more behind its end, on line %d. Nothing was taken."
                 .formatted(name, parser.currentTokenLocation().getLineNr()));
       }
-      return TreeTables.of(name, "JSON", root, List.of());
+      return TreeTables.of(name, "JSON", root);
     } catch (IOException e) {
       throw new FileProblem(
           "%s can't be read: %s Nothing was taken.".formatted(name, JsonReason.of(e)), e);

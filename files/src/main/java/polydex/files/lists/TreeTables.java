@@ -38,12 +38,9 @@ final class TreeTables {
    * The list in a tree.
    *
    * @param form what it was read as
-   * @param dropped parts of an array that are no objects
    */
-  static ForeignList of(String name, String form, Tree root, List<Refused> dropped)
-      throws FileProblem {
+  static ForeignList of(String name, String form, Tree root) throws FileProblem {
     TreeTables tables = new TreeTables();
-    tables.refused.addAll(dropped);
     tables.look("", root);
     if (tables.found.isEmpty()) {
       throw new FileProblem(

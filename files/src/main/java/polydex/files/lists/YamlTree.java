@@ -45,7 +45,7 @@ final class YamlTree {
         }
       }
       Tree root = documents.size() == 1 ? documents.getFirst() : new Items(1, documents);
-      return TreeTables.of(name, "YAML", root, List.of());
+      return TreeTables.of(name, "YAML", root);
     } catch (YamlEngineException e) {
       String reason = String.valueOf(e.getMessage()).lines().findFirst().orElse("");
       throw new FileProblem(
