@@ -1,12 +1,10 @@
 package polydex.catalog;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
-import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
+import java.util.PriorityQueue;
+import polydex.catalog.TitlePostings.Posting;
 
 /**
  * Answers questions as people ask them. Actions that have every word come first, as {@link
@@ -22,7 +20,6 @@ public final class ActionFinder {
   private static final double SAME_PHRASE = 0.7;
   private static final double BEGUN = 0.6;
   private static final double MISSPELT = 0.6;
-  private static final double OTHER_WORD = 0.7;
   private static final double UNASKED = 0.12;
   private static final double LEAST_OF_BEST = 0.45;
   private static final int MOST_TERMS = 12;
@@ -30,8 +27,7 @@ public final class ActionFinder {
   private final List<Action> actions;
   private final ActionSearch exact;
   private final SameWords same;
-  private final List<Map<String, Double>> stems = new ArrayList<>();
-  private final Map<String, int[]> postings = new HashMap<>();
+  private final TitlePostings postings;
   private final double[] weights;
 
   /**
@@ -46,27 +42,14 @@ public final class ActionFinder {
     this.actions = actions;
     this.same = same;
     exact = ActionSearch.of(actions);
-    Map<String, List<Integer>> lists = new HashMap<>();
-    for (int i = 0; i < actions.size(); i++) {
-      Map<String, Double> own = new LinkedHashMap<>();
-      SameWords.stems(actions.get(i).title()).forEach(s -> own.put(s, 1.0));
-      actions
-          .get(i)
-          .words()
-          .forEach(w -> SameWords.stems(w).forEach(s -> own.putIfAbsent(s, OTHER_WORD)));
-      SameWords.stems(actions.get(i).group()).forEach(s -> own.putIfAbsent(s, OTHER_WORD / 2));
-      stems.add(own);
-      int at = i;
-      own.keySet().forEach(s -> lists.computeIfAbsent(s, _ -> new ArrayList<>()).add(at));
-    }
-    lists.forEach((s, l) -> postings.put(s, l.stream().mapToInt(Integer::intValue).toArray()));
+    postings = new TitlePostings(actions);
     weights = new double[actions.size()];
     for (int i = 0; i < weights.length; i++) {
       weights[i] =
           SameWords.stems(actions.get(i).title()).stream()
               .distinct()
               .filter(s -> !SmallWords.OF_QUESTIONS.contains(s))
-              .mapToDouble(s -> rarity(postings.get(s).length))
+              .mapToDouble(s -> rarity(postings.of(s).size()))
               .sum();
     }
   }
@@ -96,46 +79,61 @@ public final class ActionFinder {
     if (words.isEmpty()) {
       return new Answer(List.of(), false);
     }
-    double[] scores = new double[actions.size()];
+    List<String> asked = words.stream().limit(MOST_TERMS).map(Words::stem).toList();
+    Likelihoods scores = new Likelihoods(actions.size());
+    Likelihoods term = new Likelihoods(actions.size());
+    int[] hits = new int[actions.size()];
     int terms = 0;
     double found = 0;
-    List<String> asked = words.stream().limit(MOST_TERMS).map(Words::stem).toList();
-    Map<Integer, Integer> hits = new HashMap<>();
     for (int i = 0; i < asked.size(); ) {
       int length = phrase(asked, i);
-      Map<Integer, Double> term = term(asked.subList(i, i + length));
+      term.clear();
+      term(asked.subList(i, i + length), term);
       i += length;
       terms++;
-      if (!term.isEmpty()) {
+      if (term.size() > 0) {
         double rarity = rarity(term.size());
         found += rarity;
-        term.forEach(
-            (action, quality) -> {
-              scores[action] += rarity * quality;
-              hits.merge(action, 1, Integer::sum);
-            });
+        for (int n = 0; n < term.size(); n++) {
+          int action = term.touched(n);
+          scores.merge(action, rarity * term.of(action), Double::sum);
+          hits[action]++;
+        }
       }
     }
-    if (found == 0) {
-      return new Answer(List.of(), true);
+    return found == 0 ? new Answer(List.of(), true) : ranked(scores, found, hits, terms, limit);
+  }
+
+  private Answer ranked(Likelihoods scores, double total, int[] hits, int terms, int limit) {
+    double[] value = new double[scores.size()];
+    double best = 0;
+    boolean whole = false;
+    for (int n = 0; n < value.length; n++) {
+      int a = scores.touched(n);
+      double asked = scores.of(a);
+      value[n] = asked / total - UNASKED * Math.max(0, weights[a] - asked) / total;
+      best = Math.max(best, value[n]);
+      whole |= hits[a] == terms;
     }
-    double total = found;
-    double[] value = new double[actions.size()];
-    for (int a : hits.keySet()) {
-      value[a] = scores[a] / total - UNASKED * Math.max(0, weights[a] - scores[a]) / total;
+    double least = LEAST_OF_BEST * best;
+    Comparator<Integer> worstFirst =
+        Comparator.<Integer>comparingDouble(n -> value[n])
+            .thenComparing(Comparator.comparingInt(scores::touched).reversed());
+    PriorityQueue<Integer> kept = new PriorityQueue<>(worstFirst);
+    for (int n = 0; n < value.length; n++) {
+      boolean room = kept.size() < limit;
+      if (value[n] >= least && (room || worstFirst.compare(n, kept.element()) > 0)) {
+        if (!room) {
+          kept.remove();
+        }
+        kept.add(n);
+      }
     }
-    double best = hits.keySet().stream().mapToDouble(a -> value[a]).max().orElse(0);
-    int wanted = terms;
     List<Action> ranked =
-        hits.keySet().stream()
-            .filter(a -> value[a] >= LEAST_OF_BEST * best)
-            .sorted(
-                Comparator.<Integer>comparingDouble(a -> -value[a])
-                    .thenComparing(Comparator.naturalOrder()))
-            .limit(limit)
-            .map(actions::get)
+        kept.stream()
+            .sorted(worstFirst.reversed())
+            .map(n -> actions.get(scores.touched(n)))
             .toList();
-    boolean whole = hits.values().stream().anyMatch(n -> n == wanted);
     return new Answer(ranked, !whole);
   }
 
@@ -150,8 +148,7 @@ public final class ActionFinder {
   }
 
   /** The actions that a word or phrase finds, and how well. */
-  private Map<Integer, Double> term(List<String> phrase) {
-    Map<Integer, Double> found = new HashMap<>();
+  private void term(List<String> phrase, Likelihoods found) {
     add(phrase, 1, found);
     for (List<String> other : same.near(String.join(" ", phrase))) {
       add(other, other.size() > 1 || phrase.size() > 1 ? SAME_PHRASE : SAME, found);
@@ -160,23 +157,25 @@ public final class ActionFinder {
       // Its words by themselves, where an action has only some of them.
       double share = 0.5 / phrase.size();
       for (String word : phrase) {
-        for (int a : postings.getOrDefault(word, new int[0])) {
-          found.merge(a, share, (x, y) -> Math.max(x, Math.min(1, x < 0.5 ? x + y : x)));
+        Posting posting = postings.of(word);
+        for (int n = 0; n < posting.size(); n++) {
+          found.merge(
+              posting.action(n), share, (x, y) -> Math.max(x, Math.min(1, x < 0.5 ? x + y : x)));
         }
       }
     }
-    if (found.isEmpty() && phrase.size() == 1) {
+    if (found.size() == 0 && phrase.size() == 1) {
       likely(phrase.getFirst(), found);
     }
-    return found;
   }
 
-  private void add(List<String> phrase, double quality, Map<Integer, Double> found) {
-    int[] fewest = postings.getOrDefault(phrase.getFirst(), new int[0]);
-    for (int a : fewest) {
+  private void add(List<String> phrase, double quality, Likelihoods found) {
+    List<Posting> words = phrase.stream().map(postings::of).toList();
+    for (int n = 0; n < words.getFirst().size(); n++) {
+      int a = words.getFirst().action(n);
       double least = quality;
-      for (String word : phrase) {
-        least = Math.min(least, quality * stems.get(a).getOrDefault(word, 0.0));
+      for (Posting word : words) {
+        least = Math.min(least, quality * word.weight(a));
       }
       if (least > 0) {
         found.merge(a, least, Math::max);
@@ -185,18 +184,19 @@ public final class ActionFinder {
   }
 
   /** What begins so, or differs by one letter: only for a word that nothing else finds. */
-  private void likely(String stem, Map<Integer, Double> found) {
-    for (Map.Entry<String, int[]> entry : postings.entrySet()) {
-      double quality =
-          stem.length() > 2 && entry.getKey().startsWith(stem)
-              ? BEGUN
-              : stem.length() > 3 && isAlmost(stem, entry.getKey()) ? MISSPELT : 0;
-      if (quality > 0) {
-        for (int a : entry.getValue()) {
-          found.merge(a, quality * stems.get(a).get(entry.getKey()), Math::max);
-        }
-      }
-    }
+  private void likely(String stem, Likelihoods found) {
+    postings.forEach(
+        (known, posting) -> {
+          double quality =
+              stem.length() > 2 && known.startsWith(stem)
+                  ? BEGUN
+                  : stem.length() > 3 && isAlmost(stem, known) ? MISSPELT : 0;
+          if (quality > 0) {
+            for (int n = 0; n < posting.size(); n++) {
+              found.merge(posting.action(n), quality * posting.weightAt(n), Math::max);
+            }
+          }
+        });
   }
 
   /** Whether one letter is wrong, missing, extra or swapped with its neighbour. */

@@ -112,8 +112,8 @@ class OtherFormsTest {
             "exec terminal: Meta+Enter", "exec shot: PrintScreen", "resize shrink: Left");
     assertThat(
             taken(
-                "bind-key -n M-Left select-pane -L\nbind-key -N \"Split it\" -T prefix v split\nbind C-a send\nunbind C-b\n"))
-        .containsExactly("select-pane -L: Alt+Left", "Split it: V", "send: Ctrl+A");
+                "bind-key -n M-Left look -L\nbind-key -N \"Split it\" -T prefix v split\nbind C-a send\nunbind C-b\n"))
+        .containsExactly("look -L: Alt+Left", "Split it: V", "send: Ctrl+A");
     assertThat(
             taken(
                 "nnoremap <silent> <C-s> :w<CR>\nnmap gg :first\nmap G :last\nnmap g :go\nnmap <C-w>s :split\n"))
@@ -129,9 +129,9 @@ class OtherFormsTest {
         .containsExactly("re-read: Ctrl+X Ctrl+R", "forward-word: Ctrl+Right", "forward: Alt+F");
     assertThat(
             taken(
-                "bind = SUPER SHIFT, Q, killactive\nbind = SUPER, F1, exec, help\nbind = , Print, exec, shot\nbind = ALT, Tab, cycle\n"))
+                "bind = SUPER SHIFT, Q, shutit\nbind = SUPER, F1, exec, help\nbind = , Print, exec, shot\nbind = ALT, Tab, cycle\n"))
         .containsExactly(
-            "killactive: Meta+Shift+Q",
+            "shutit: Meta+Shift+Q",
             "exec, help: Meta+F1",
             "exec, shot: PrintScreen",
             "cycle: Alt+Tab");
