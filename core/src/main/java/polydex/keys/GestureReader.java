@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
+import java.util.regex.Pattern;
 
 /**
  * Reads a gesture in any of the forms of {@link Notation}, and says which it was. The forms are
@@ -20,6 +21,9 @@ import java.util.function.Supplier;
 public final class GestureReader {
   private static final int LONGEST = 2000;
   private static final int MOST_LETTERS = 4;
+
+  /** An abbreviated word, such as that of a key that nobody else names so. */
+  private static final Pattern CAPITALS = Pattern.compile("(?!(.)\\1*$)[A-Z]+");
 
   /**
    * What a text says.
@@ -146,12 +150,43 @@ public final class GestureReader {
   }
 
   private Optional<Reading> attempt(String text, List<GestureSyntaxException> refusals) {
-    if (byCase && isLetters(text)) {
-      return Optional.of(
-          new Reading(
-              Notation.LETTERS,
-              new Gesture(text.codePoints().mapToObj(AngledForm::letter).toList())));
+    if (!byCase) {
+      return attemptForms(text, refusals);
     }
+    // A word that is the name of a key is that key: only then is it letter by letter.
+    if (!isLetters(text)) {
+      return attemptForms(text, refusals).map(r -> cased(text, r));
+    }
+    Optional<Reading> key = text.length() > 1 ? attemptForms(text, refusals) : Optional.empty();
+    return key.or(
+        () ->
+            Optional.of(
+                new Reading(
+                    Notation.LETTERS,
+                    new Gesture(text.codePoints().mapToObj(AngledForm::letter).toList()))));
+  }
+
+  /** {@code H L}: letters with spaces between are by case, too. */
+  private static Reading cased(String text, Reading read) {
+    String[] words = text.split("\\s+");
+    List<Step> steps = new ArrayList<>(read.gesture().steps());
+    if (words.length != steps.size()) {
+      return read;
+    }
+    for (int i = 0; i < words.length; i++) {
+      String word = words[i];
+      if (word.length() == 1
+          && word.charAt(0) < 128
+          && Character.isUpperCase(word.charAt(0))
+          && steps.get(i) instanceof Step.Stroke(Held held, KeyRef.Typed _)
+          && held.isNothing()) {
+        steps.set(i, AngledForm.letter(word.charAt(0)));
+      }
+    }
+    return new Reading(read.form(), new Gesture(steps));
+  }
+
+  private Optional<Reading> attemptForms(String text, List<GestureSyntaxException> refusals) {
     Optional<Gesture> own = attempt(() -> new GestureParser(text, true).gesture(), refusals);
     if (own.isPresent() && !isSpoken(own.get(), text) && !hasSigns(text)) {
       return Optional.of(new Reading(Notation.OWN, own.get()));
@@ -193,7 +228,8 @@ public final class GestureReader {
         && (length == 1 || KeyNames.key(text).isEmpty())
         && (length == 1 || KeyNames.modifier(text).isEmpty())
         && !text.startsWith("^")
-        && text.indexOf('<') < 0;
+        && text.indexOf('<') < 0
+        && !(length > 2 && CAPITALS.matcher(text).matches());
   }
 
   private static Optional<Gesture> attempt(

@@ -70,6 +70,8 @@ final class TerseForm {
           Map.entry("kp-decimal", Key.NumpadDecimal),
           Map.entry("kp-enter", Key.NumpadEnter));
   private static final Pattern TOKEN = Pattern.compile("\\S+");
+  private static final Pattern WITH_WORD =
+      Pattern.compile("\\S (?:RET|SPC)(?!\\S)|^(?:RET|SPC) \\S");
   private static final Pattern MARK = Pattern.compile("(?s).*(?<![\\p{L}\\p{N}<])[CMASsHW]-\\S.*");
 
   private final String text;
@@ -79,7 +81,9 @@ final class TerseForm {
   }
 
   static boolean looksSo(String text) {
-    return MARK.matcher(text).matches() || text.matches("(?s)<[a-z]+-?[a-z0-9]*>( .*)?");
+    return MARK.matcher(text).matches()
+        || WITH_WORD.matcher(text).find()
+        || text.matches("(?s)<[a-z]+-?[a-z0-9]*>( .*)?");
   }
 
   Gesture gesture() {

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.catchThrowable;
 
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
 import net.jqwik.api.ForAll;
@@ -212,9 +213,23 @@ class GestureReaderTest {
   @Test
   void lettersMeanShiftByTheirCaseWhereAListWritesSo() {
     GestureReader reader = GestureReader.PLAIN.byCase();
-    assertThat(List.of("G", "g", "gg", "ZZ", "Ctrl+G", "Up", "F1").stream().map(reader::read))
+    assertThat(
+            Stream.of("G", "g", "gg", "ZZ", "Ctrl+G", "Up", "F1", "H L", "c F", "g RET", "SPC")
+                .map(reader::read))
         .extracting(r -> r.gesture().toString())
-        .containsExactly("Shift+G", "G", "G G", "Shift+Z Shift+Z", "Ctrl+G", "Up", "F1");
+        .containsExactly(
+            "Shift+G",
+            "G",
+            "G G",
+            "Shift+Z Shift+Z",
+            "Ctrl+G",
+            "Up",
+            "F1",
+            "Shift+H Shift+L",
+            "C Shift+F",
+            "G Enter",
+            "Space");
+    assertThatThrownBy(() -> reader.read("LFD")).isInstanceOf(GestureSyntaxException.class);
     assertThatThrownBy(() -> GestureReader.PLAIN.read("gg"))
         .isInstanceOf(GestureSyntaxException.class);
   }

@@ -3,8 +3,11 @@ package polydex.files.lists;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
+import org.jsoup.nodes.Node;
+import org.jsoup.nodes.TextNode;
 import polydex.files.lists.ForeignList.Overlooked;
 import polydex.intake.ListTable;
 import polydex.intake.Steps;
@@ -16,6 +19,14 @@ import polydex.intake.Steps;
 final class PagePairs {
   private static final List<String> HEADER = List.of("", "");
   private static final int LONGEST_BULLET = 400;
+
+  /** What stands between keys without ending them. */
+  private static final Pattern BETWEEN_KEYS =
+      Pattern.compile("[\\s+/,\u2011-]*|\\s+(?:or|then)\\s+");
+
+  /** What a key does, and not the rest of a sentence about it. */
+  private static final Pattern SAYS =
+      Pattern.compile("(?i)(?!(?:is|are|was|keys?|and|or|to|in|on|with|while|for|when)\\b)\\p{L}");
 
   private PagePairs() {}
 
@@ -42,6 +53,7 @@ final class PagePairs {
       long keys = lines.stream().filter(l -> PairLine.isGesture(l.cells().getFirst())).count();
       if (lines.size() > 1 && keys * 2 > list.children().size()) {
         found.add(table(titles.near(list), lines));
+        others(list, list.children().size() - lines.size(), titles, overlooked);
       } else if (list.selectFirst("kbd, key, keycap") != null) {
         overlooked.add(
             new Overlooked(
@@ -66,6 +78,20 @@ final class PagePairs {
               0,
               "%,d keys in running text".formatted(running),
               "Only tables and lists are read."));
+    }
+  }
+
+  /** The items of a list that is taken which are no pair of a gesture and what it does. */
+  private static void others(
+      Element list, int count, PageTitles titles, List<Overlooked> overlooked) {
+    if (count > 0) {
+      overlooked.add(
+          new Overlooked(
+              "",
+              Math.max(1, list.sourceRange().start().lineNumber()),
+              (count == 1 ? "1 item of " : "%,d items of ".formatted(count))
+                  + Pages.shown("list", titles.near(list)),
+              "No gesture beside words for what it does."));
     }
   }
 
@@ -134,12 +160,36 @@ final class PagePairs {
       }
       String text = texts.text(item).replace('\n', ' ');
       Optional<List<String>> pair =
-          text.length() > LONGEST_BULLET ? Optional.empty() : PairLine.of(text);
+          text.length() > LONGEST_BULLET
+              ? Optional.empty()
+              : PairLine.of(text).or(() -> keysFirst(item, texts));
       pair.ifPresent(
           p ->
               lines.add(
                   new ListTable.Line(Math.max(1, item.sourceRange().start().lineNumber()), "", p)));
     }
     return lines;
+  }
+
+  /** {@code <kbd>F8</kbd> Look on}: the markup says where the keys end. */
+  private static Optional<List<String>> keysFirst(Element item, PageCell texts) {
+    Element keys = new Element("td");
+    Element words = new Element("td");
+    boolean inKeys = true;
+    for (Node node : item.childNodes()) {
+      inKeys =
+          inKeys
+              && switch (node) {
+                case TextNode t -> BETWEEN_KEYS.matcher(t.getWholeText()).matches();
+                case Element e -> PageKeys.isKey(e) || PageKeys.isCombo(e);
+                default -> true;
+              };
+      (inKeys ? keys : words).appendChild(node.clone());
+    }
+    String left = texts.text(keys).strip();
+    String right = texts.text(words).replace('\n', ' ');
+    return PairLine.isGesture(left) && SAYS.matcher(right.strip()).lookingAt()
+        ? Optional.of(List.of(left, right.strip()))
+        : Optional.empty();
   }
 }

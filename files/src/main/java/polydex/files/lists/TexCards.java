@@ -1,6 +1,7 @@
 package polydex.files.lists;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -18,6 +19,10 @@ final class TexCards {
   private static final Pattern FONT =
       Pattern.compile(
           "\\\\(?:kbd|tt|it|bf|rm|sl|em|metax?|ctl|textbf|textit|texttt|emph|key)\\b\\s?");
+
+  /** Where a card makes a comma of what is a thin space elsewhere. */
+  private static final Pattern COMMA = Pattern.compile("^\\\\def\\\\,\\{[^}]*,.*");
+
   private static final int LONGEST = 2000;
 
   private TexCards() {}
@@ -34,6 +39,7 @@ final class TexCards {
 
   static ForeignList read(String name, String text) throws FileProblem {
     Map<String, List<ListTable.Line>> byMacro = new LinkedHashMap<>();
+    boolean comma = text.lines().map(TexCards::cut).anyMatch(l -> COMMA.matcher(l).matches());
     int number = 0;
     for (String raw : text.lines().toList()) {
       number++;
@@ -44,7 +50,7 @@ final class TexCards {
           || line.startsWith("\\newcommand")) {
         continue;
       }
-      List<String> groups = groups(line);
+      List<String> groups = groups(comma ? line.replace("\\,", ", ") : line);
       if (groups.size() > 1) {
         String macro = line.substring(0, line.indexOf('{')) + "/" + groups.size();
         byMacro
@@ -58,7 +64,7 @@ final class TexCards {
             tables.add(
                 new ListTable(
                     macro.substring(0, macro.indexOf('/')),
-                    java.util.Collections.nCopies(lines.getFirst().cells().size(), ""),
+                    header(macro, lines),
                     lines,
                     new ListTable.Origin("", "lines", 0))));
     if (tables.isEmpty()) {
@@ -66,6 +72,17 @@ final class TexCards {
           name + " has no lines such as \\key{save}{C-x C-s}. Nothing was taken.");
     }
     return new ForeignList(name, "a reference card in TeX", tables, List.of(), 0, List.of(), "");
+  }
+
+  /** A macro that is called "key" says what its second group is, unless the first looks more so. */
+  private static List<String> header(String macro, List<ListTable.Line> lines) {
+    return macro.equals("\\key/2") && gestures(lines, 1) >= gestures(lines, 0)
+        ? List.of("", "key")
+        : Collections.nCopies(lines.getFirst().cells().size(), "");
+  }
+
+  private static long gestures(List<ListTable.Line> lines, int group) {
+    return lines.stream().filter(l -> PairLine.isGesture(l.cells().get(group))).count();
   }
 
   private static List<String> groups(String line) {
@@ -97,7 +114,7 @@ final class TexCards {
     return FONT.matcher(text)
         .replaceAll("")
         .replaceAll("\\\\([{}%#&$_])", "$1")
-        .replace("\\,", "")
+        .replace("\\,", " ")
         .replace("\\^", "^")
         .replace("\\~", "~")
         .replaceAll("\\\\(?:backslash|bs)\\b", "\\\\\\\\")

@@ -83,6 +83,10 @@ class OtherFormsTest {
             taken(
                 "{| class=\"x\"\n! Keys !! Function\n|-\n| style=\"a\" | <kbd>F5</kbd> || Run\n|-\n| F6\n| Stop\n|}\n"))
         .containsExactly("Run: F5", "Stop: F6");
+    assertThat(
+            taken(
+                "\\def\\,{{\\rm ,\\hskip.5em}}\n\\key{add, take}{C-a\\, C-t}\n\\key{see}{a z}\n\\key{hear}{? z or the ear}\n\\key{sing}{v}\n"))
+        .containsExactly("add, take: Ctrl+A", "add, take: Ctrl+T", "see: A Z", "sing: V");
     assertThat(taken("\\key{save}{C-x C-s}\n\\key{quit \\kbd{now}}{C-x C-c}\n\\key{upcase}{M-u}\n"))
         .containsExactly("save: Ctrl+X Ctrl+S", "quit now: Ctrl+X Ctrl+C", "upcase: Alt+U");
     assertThat(

@@ -137,7 +137,8 @@ class PagesTest {
         <table><tr><th>Effect</th><th>Oak</th><th>Elm</th></tr>
         <tr><td>Dim</td><td>F6</td><td>F7</td></tr><tr><td>Fade</td><td>Ctrl+F6</td><td>Ctrl+F7</td></tr></table>
         <dl><dt>F3</dt><dt>Ctrl+G</dt><dd>Again</dd></dl>
-        <ul><li><kbd>F4</kbd> - Rename</li><li>Ctrl+N: New lamp</li></ul>
+        <ul><li><kbd>F4</kbd> - Rename</li><li>Ctrl+N: New lamp</li>
+        <li><kbd>F9</kbd> or <kbd>Ctrl</kbd>+<kbd>D</kbd> Dim it</li><li><kbd>F8</kbd> is the key of the house</li></ul>
         <ul><li>Home</li><li>Up</li></ul><table><tr><td>one</td></tr></table><p><kbd>F1</kbd></p>
         """;
     Outcome read = read(page);
@@ -150,14 +151,20 @@ class PagesTest {
             "Again: F3",
             "Again: Ctrl+G",
             "Rename: F4",
-            "New lamp: Ctrl+N");
+            "New lamp: Ctrl+N",
+            "Dim it: F9",
+            "Dim it: Ctrl+D");
     assertThat(read.intake().tables().stream().filter(t -> !t.taken()))
         .singleElement()
         .satisfies(t -> assertThat(t.table().title()).isEqualTo("Settings"))
         .satisfies(t -> assertThat(t.why()).isEqualTo("No column of it reads as gestures."));
     assertThat(read.list().overlooked())
         .extracting(ForeignList.Overlooked::why)
-        .contains("It has one column only.", "No keys in them.", "Only tables and lists are read.");
+        .contains(
+            "It has one column only.",
+            "No keys in them.",
+            "No gesture beside words for what it does.",
+            "Only tables and lists are read.");
     assertThat(read.list().title()).isEqualTo("Lamps");
     // The systems of columns are chosen by their names, and a table is taken all the same.
     Outcome other =
