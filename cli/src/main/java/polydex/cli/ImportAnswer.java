@@ -9,6 +9,7 @@ import polydex.files.lists.ForeignList;
 import polydex.files.lists.Intake;
 import polydex.intake.IntakePlan;
 import polydex.intake.IntakeReading;
+import polydex.intake.IntakeReading.OfSystem;
 import polydex.intake.IntakeRequest.RequestedRow;
 import polydex.intake.TableFate;
 
@@ -21,8 +22,7 @@ import polydex.intake.TableFate;
  * @param lines of the tables that were taken, and how many of them were understood
  * @param language whose names its keys have
  * @param choices how what can mean two things was read, by {@link polydex.intake.ReadingChoice}
- * @param systems that stand side by side, with how many gestures each has
- * @param systemsTaken those of which something is taken, in the order of the alphabet
+ * @param systems that stand side by side, and what became of each
  * @param otherSystems gestures that were left because they are of another system
  * @param left entries of a form that have no gesture, and are not listed
  */
@@ -45,8 +45,7 @@ record ImportAnswer(
     List<Like> resembling,
     String language,
     Map<String, String> choices,
-    Map<String, Integer> systems,
-    List<String> systemsTaken,
+    Map<String, OfSystem> systems,
     int otherSystems,
     List<Rule> rules,
     int left) {
@@ -156,7 +155,6 @@ record ImportAnswer(
         reading.dialect().language().code(),
         choices,
         reading.systems(),
-        reading.systemsTaken().stream().sorted().toList(),
         reading.passed(),
         reading.rules().entrySet().stream()
             .sorted(Map.Entry.comparingByKey())

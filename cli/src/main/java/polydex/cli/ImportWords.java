@@ -75,8 +75,8 @@ final class ImportWords {
                       "%s (%d%s)"
                           .formatted(
                               e.getKey(),
-                              e.getValue(),
-                              answer.systemsTaken().contains(e.getKey()) ? ", taken" : ""))
+                              e.getValue().gestures(),
+                              e.getValue().taken() ? ", taken" : ""))
               .collect(Collectors.joining(", ")),
           answer.otherSystems());
     }

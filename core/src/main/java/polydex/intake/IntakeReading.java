@@ -5,7 +5,6 @@ import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import polydex.catalog.EnvironmentId;
 import polydex.intake.IntakeRequest.RequestedRow;
 
@@ -14,8 +13,7 @@ import polydex.intake.IntakeRequest.RequestedRow;
  *
  * @param dialect how it writes gestures, as a whole
  * @param rules how many cells each rule had to do with, and the first of them, in their order
- * @param systems the systems that cells name side by side, with how many alternatives each has
- * @param systemsTaken those of which something is taken
+ * @param systems what stands side by side, in the order of the list
  * @param passed how many alternatives were left out because they are of another system
  * @param without lines that say that there is no gesture
  * @param asked lines that can mean two things
@@ -27,8 +25,7 @@ import polydex.intake.IntakeRequest.RequestedRow;
 public record IntakeReading(
     Dialect dialect,
     Map<CellRule, Example> rules,
-    Map<String, Integer> systems,
-    Set<String> systemsTaken,
+    Map<String, OfSystem> systems,
     int passed,
     List<RequestedRow> without,
     List<Asked> asked,
@@ -74,6 +71,15 @@ public record IntakeReading(
     return lines == 0 ? 1 : (double) understood / lines;
   }
 
+  /**
+   * What became of one of several systems side by side.
+   *
+   * @param gestures how many it has
+   * @param inColumns whether it is a column, and not part of cells
+   * @param taken whether something of it is taken
+   */
+  public record OfSystem(int gestures, boolean inColumns, boolean taken) {}
+
   /** Copies the collections. */
   public IntakeReading {
     rules =
@@ -81,7 +87,6 @@ public record IntakeReading(
             ? Map.of()
             : Collections.unmodifiableMap(new EnumMap<CellRule, Example>(rules));
     systems = Collections.unmodifiableMap(new LinkedHashMap<>(systems));
-    systemsTaken = Set.copyOf(systemsTaken);
     without = List.copyOf(without);
     asked = List.copyOf(asked);
     partly = List.copyOf(partly);

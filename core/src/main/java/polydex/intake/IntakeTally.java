@@ -95,8 +95,7 @@ final class IntakeTally {
     return new IntakeReading(
         dialect,
         rules,
-        systems.counts(),
-        systems.taken(),
+        systems.found(),
         systems.passed(),
         without,
         asked,

@@ -2,12 +2,15 @@ package polydex.intake;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import polydex.intake.GestureCell.Alternative;
 import polydex.intake.IntakeRequest.RequestedRow;
 
@@ -15,7 +18,8 @@ import polydex.intake.IntakeRequest.RequestedRow;
  * Which of several systems side by side are taken. Systems stand beside each other in the columns
  * of a line, or in a cell; the two are told apart, since who wants one system of the columns says
  * nothing of "Ctrl/Cmd" in another line's cell. Where none of the systems that stand beside each
- * other is wanted, the first is taken. Several wanted systems are an environment each.
+ * other is wanted, the first is taken. Several wanted systems of the columns are an environment
+ * each, or else several of the cells.
  */
 final class SystemsWanted {
   /** Stands for an environment that is of no system in particular. */
@@ -23,21 +27,32 @@ final class SystemsWanted {
 
   private record Line(String file, int number) {}
 
-  private final Set<String> wanted;
+  private final Set<String> ofColumns = new HashSet<>();
+  private final Set<String> wantedColumns;
+  private final Set<String> wantedInCells;
+  private final List<String> apart;
   private final Map<Line, Set<String>> columns = new HashMap<>();
   private final Map<String, Integer> counts = new LinkedHashMap<>();
-  private final Set<String> taken = new LinkedHashSet<>();
-  private final List<String> apart;
+  private final Set<String> taken = new HashSet<>();
   private int passed;
 
   SystemsWanted(List<RequestedRow> rows, Set<String> wanted) {
-    this.wanted = wanted;
-    apart = wanted.size() > 1 ? wanted.stream().sorted().toList() : List.of(ANY);
     for (RequestedRow row : rows) {
       if (!row.system().isEmpty()) {
         columns.computeIfAbsent(line(row), _ -> new LinkedHashSet<>()).add(row.system());
+        ofColumns.add(row.system());
       }
     }
+    wantedColumns = new TreeSet<>(wanted);
+    wantedColumns.retainAll(ofColumns);
+    wantedInCells = new TreeSet<>(wanted);
+    wantedInCells.removeAll(ofColumns);
+    apart =
+        Stream.of(wantedColumns, wantedInCells)
+            .filter(several -> several.size() > 1)
+            .findFirst()
+            .map(List::copyOf)
+            .orElse(List.of(ANY));
   }
 
   private static Line line(RequestedRow row) {
@@ -67,16 +82,19 @@ final class SystemsWanted {
     }
     List<String> takers = new ArrayList<>();
     for (String one : apart) {
-      Set<String> here = one.equals(ANY) ? wanted : Set.of(one);
-      if (isTaken(row.system(), () -> columns.get(line(row)), here)
-          && isTaken(alternative.system(), () -> ofCell(cell), here)) {
+      boolean column = ofColumns.contains(one);
+      boolean inCells = !column && !one.equals(ANY);
+      if (isTaken(row.system(), () -> columns.get(line(row)), column ? Set.of(one) : wantedColumns)
+          && isTaken(
+              alternative.system(), () -> ofCell(cell), inCells ? Set.of(one) : wantedInCells)) {
         takers.add(one);
       }
     }
     if (takers.isEmpty()) {
       passed++;
     } else {
-      taken.add(alternative.system().isEmpty() ? row.system() : alternative.system());
+      taken.add(row.system());
+      taken.add(alternative.system());
     }
     return takers;
   }
@@ -111,14 +129,16 @@ final class SystemsWanted {
     return all.iterator().next();
   }
 
-  /** How many gestures each system has, in the order of the list. */
-  Map<String, Integer> counts() {
-    return counts;
-  }
-
-  /** Those of which something was taken. */
-  Set<String> taken() {
-    return taken;
+  /** What became of each system, in the order of the list. */
+  Map<String, IntakeReading.OfSystem> found() {
+    Map<String, IntakeReading.OfSystem> all = new LinkedHashMap<>();
+    counts.forEach(
+        (system, gestures) ->
+            all.put(
+                system,
+                new IntakeReading.OfSystem(
+                    gestures, ofColumns.contains(system), taken.contains(system))));
+    return all;
   }
 
   /** How many gestures were left out because they are of another system. */

@@ -24,6 +24,7 @@ import polydex.catalog.ActionId;
 import polydex.catalog.Context;
 import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
+import polydex.intake.IntakeReading.OfSystem;
 import polydex.intake.IntakeRequest.Refused;
 import polydex.intake.IntakeRequest.RequestedRow;
 import polydex.route.Setup;
@@ -175,7 +176,9 @@ class BindingIntakeTest {
     assertThat(first.taken())
         .extracting(t -> t.gesture().toString())
         .containsExactly("Ctrl+T", "Ctrl+D", "F8");
-    assertThat(first.reading().systems()).isEqualTo(Map.of("Ctrl", 2, "Meta", 2));
+    assertThat(first.reading().systems())
+        .isEqualTo(
+            Map.of("Ctrl", new OfSystem(2, false, true), "Meta", new OfSystem(2, false, false)));
     assertThat(first.reading().passed()).isEqualTo(2);
     assertThat(first.reading().rules().get(CellRule.SYSTEMS))
         .isEqualTo(new IntakeReading.Example(2, "Ctrl/Cmd+T", "Ctrl+T, Meta+T"));
@@ -227,6 +230,11 @@ class BindingIntakeTest {
             Map.of(
                 "Editor (Elm)", List.of("Ctrl+T", "Ctrl+D", "F8"),
                 "Editor (Fir)", List.of("Alt+T", "Alt+Y", "Ctrl+D", "F8")));
+    assertThat(takenWanting("Elm", "Fir", "Meta"))
+        .isEqualTo(
+            Map.of(
+                "Editor (Elm)", List.of("Ctrl+T", "Meta+D", "F8"),
+                "Editor (Fir)", List.of("Alt+T", "Alt+Y", "Meta+D", "F8")));
   }
 
   @Test

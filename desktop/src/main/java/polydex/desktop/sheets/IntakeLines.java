@@ -146,7 +146,8 @@ final class IntakeLines {
                           .map(
                               m ->
                                   "New, or “%s”? %.0f %% alike."
-                                      .formatted(m.action().title(), m.score() * 100))
+                                          .formatted(m.action().title(), m.score() * 100)
+                                      + (t.row().file().isEmpty() ? "" : " " + t.row().file()))
                           .orElse(in(t.row().file()) + t.row().environment()),
                       match,
                       new Stay()));

@@ -2,6 +2,7 @@ package polydex.desktop.sheets;
 
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -17,6 +18,7 @@ import polydex.files.lists.ForeignList;
 import polydex.files.lists.Intake;
 import polydex.intake.CellRule;
 import polydex.intake.IntakeReading;
+import polydex.intake.IntakeReading.OfSystem;
 import polydex.intake.IntakeRequest.RequestedRow;
 import polydex.intake.ReadingChoice;
 import polydex.intake.TableFate;
@@ -111,31 +113,37 @@ final class IntakeReport {
     systems(reading, all);
   }
 
+  /** Systems of columns and of cells are chosen apart, since they don't stand beside each other. */
   private static void systems(IntakeReading reading, List<Line> all) {
-    if (reading.systems().size() < 2) {
-      return;
+    Set<String> taken = new HashSet<>();
+    reading.systems().forEach((system, of) -> addIf(of.taken(), system, taken));
+    for (boolean columns : List.of(true, false)) {
+      Map<String, OfSystem> beside = new LinkedHashMap<>(reading.systems());
+      beside.values().removeIf(of -> of.inColumns() != columns);
+      long takenHere = beside.values().stream().filter(OfSystem::taken).count();
+      beside.forEach(
+          (system, of) -> {
+            boolean only = of.taken() && takenHere == 1;
+            String why =
+                !of.taken()
+                    ? "Left. Enter takes it too."
+                    : only ? "Taken." : "Taken. Enter leaves it.";
+            Set<String> other = new HashSet<>(taken);
+            other.remove(system);
+            addIf(!of.taken(), system, other);
+            all.add(
+                told(
+                    "Gestures for “%s”: %,d".formatted(system, of.gestures()),
+                    why,
+                    only ? new Stay() : new Want(other)));
+          });
     }
-    Set<String> taken = reading.systemsTaken();
-    reading
-        .systems()
-        .forEach(
-            (system, count) -> {
-              boolean is = taken.contains(system);
-              String why =
-                  is
-                      ? taken.size() == 1 ? "Taken." : "Taken. Enter leaves it."
-                      : "Left. Enter takes it too, as an application of its own.";
-              Act act = is && taken.size() == 1 ? new Stay() : new Want(toggled(taken, system));
-              all.add(told("Gestures for “%s”: %,d".formatted(system, count), why, act));
-            });
   }
 
-  private static Set<String> toggled(Set<String> taken, String system) {
-    Set<String> all = new HashSet<>(taken);
-    if (!all.remove(system)) {
-      all.add(system);
+  private static void addIf(boolean is, String system, Set<String> to) {
+    if (is) {
+      to.add(system);
     }
-    return all;
   }
 
   private static void choices(IntakeReading reading, List<Line> all) {

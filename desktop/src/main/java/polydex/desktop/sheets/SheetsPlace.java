@@ -111,8 +111,8 @@ public final class SheetsPlace implements Place {
     field(target, "Application, where lines name none");
     field(columns, "Columns: action=1, gesture=2");
     path.setOnAction(_ -> read());
-    target.setOnAction(_ -> again());
-    columns.setOnAction(_ -> again());
+    target.setOnAction(_ -> readOrAgain());
+    columns.setOnAction(_ -> readOrAgain());
     choose.setOnAction(_ -> choose());
     paste.setOnAction(_ -> paste());
     read.setOnAction(_ -> read());
@@ -312,6 +312,15 @@ public final class SheetsPlace implements Place {
     Lists.waiting(lines, "Reading …");
     take.setDisable(true);
     work(reading);
+  }
+
+  /** What was not read yet is read; what was is kept, with what was chosen of it. */
+  private void readOrAgain() {
+    if (material.isEmpty() && !path.getText().isBlank()) {
+      read();
+    } else {
+      again();
+    }
   }
 
   private void again() {

@@ -86,7 +86,7 @@ class PagesTest {
                 + variants
                 + "</td></tr></table>");
     assertThat(read.taken()).containsExactly("Fold: Ctrl+Alt+K");
-    assertThat(read.plan().reading().systems()).isEqualTo(Map.of("Ctrl", 1, "Meta", 1));
+    assertThat(read.plan().reading().systems()).containsOnlyKeys("Ctrl", "Meta");
   }
 
   @Test
