@@ -187,7 +187,9 @@ public final class GestureReader {
   }
 
   private Optional<Reading> attemptForms(String text, List<GestureSyntaxException> refusals) {
-    Optional<Gesture> own = attempt(() -> new GestureParser(text, true).gesture(), refusals);
+    Optional<Gesture> own =
+        attempt(() -> new GestureParser(text, true).gesture(), refusals)
+            .filter(g -> g.steps().stream().noneMatch(this::typesTheNameOfAKey));
     if (own.isPresent() && !isSpoken(own.get(), text) && !hasSigns(text)) {
       return Optional.of(new Reading(Notation.OWN, own.get()));
     }
@@ -216,6 +218,16 @@ public final class GestureReader {
             },
             refusals)
         .map(g -> new Reading(spoken.form(), g));
+  }
+
+  /** One character may be the whole name of a key, which nobody means to type. */
+  private boolean typesTheNameOfAKey(Step step) {
+    return language != KeyLanguage.ENGLISH
+        && step instanceof Step.Stroke(Held _, KeyRef.Typed(int c))
+        && language
+            .phrase(Character.toString(c))
+            .filter(m -> m instanceof SpokenNames.Presses(KeyRef.Placed _))
+            .isPresent();
   }
 
   /** {@code gg}, {@code ZZ}, {@code ]p}: keys by themselves, and no key by such a name. */

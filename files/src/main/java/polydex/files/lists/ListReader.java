@@ -78,7 +78,7 @@ public final class ListReader {
           case PAGE -> Pages.read(name, text);
           case XML -> XmlAttributes.read(name, text);
           case JSON -> JsonTree.read(name, text);
-          case YAML -> YamlTree.read(name, text);
+          case YAML -> yamlOrBullets(name, text);
           case MARKDOWN -> MarkdownTables.read(name, text);
           case WIKI -> WikiTables.read(name, text);
           case ROFF -> RoffLists.read(name, text);
@@ -98,6 +98,19 @@ public final class ListReader {
         list.left(),
         list.overlooked(),
         list.title());
+  }
+
+  /** Bullets look like YAML until a mark in them is none of its marks. */
+  private static ForeignList yamlOrBullets(String name, String text) throws FileProblem {
+    try {
+      return YamlTree.read(name, text);
+    } catch (FileProblem notYaml) {
+      try {
+        return PlainLines.read(name, text);
+      } catch (FileProblem _) {
+        throw notYaml;
+      }
+    }
   }
 
   /** Refuses a list that is longer than any may be. */

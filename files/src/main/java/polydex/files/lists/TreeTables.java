@@ -77,7 +77,10 @@ final class TreeTables {
             case Scalar _ -> {}
           }
         }
-        if (!objects.isEmpty()) {
+        if (areBullets(objects)) {
+          refuse(items, "No gesture stands beside it.");
+          fields(path, new Fields(items.line(), pairs(objects)));
+        } else if (!objects.isEmpty()) {
           objects(path, objects, items);
         }
       }
@@ -85,12 +88,19 @@ final class TreeTables {
     }
   }
 
+  /** {@code - Save: Ctrl+S}: one name each, and not the same. */
+  private static boolean areBullets(List<Fields> objects) {
+    return objects.size() > 1
+        && objects.stream().allMatch(o -> o.all().size() == 1)
+        && pairs(objects).stream().map(Field::name).distinct().count() * 2 > objects.size();
+  }
+
+  private static List<Field> pairs(List<Fields> objects) {
+    return objects.stream().map(o -> o.all().getFirst()).toList();
+  }
+
   private void objects(String path, List<Fields> objects, Items items) {
-    for (Tree one : items.all()) {
-      if (one instanceof Scalar s) {
-        refused.add(new Refused(s.line(), s.text(), "This is not an object in curly brackets."));
-      }
-    }
+    refuse(items, "This is not an object in curly brackets.");
     int before = found.size();
     for (Fields object : objects) {
       for (Field field : object.all()) {
@@ -103,6 +113,15 @@ final class TreeTables {
     ListTable table = table(path, objects, List.of());
     if (before == found.size() || hasGesture(table)) {
       found.add(before, table);
+    }
+  }
+
+  /** What is neither an object nor a list is in no table. */
+  private void refuse(Items items, String why) {
+    for (Tree one : items.all()) {
+      if (one instanceof Scalar s) {
+        refused.add(new Refused(s.line(), s.text(), why));
+      }
     }
   }
 
