@@ -244,17 +244,18 @@ record ColumnGuess(ColumnRoles roles, boolean headerIsData, boolean named, List<
   static ColumnRoles forced(ListTable table) {
     List<ListTable.Line> sample = table.rows().subList(0, Math.min(SAMPLE, table.rows().size()));
     List<CellReader> reader = readers(sample, List.of(GestureReader.PLAIN));
-    int best = 0;
-    int most = -1;
-    for (int c = 0; c < table.header().size(); c++) {
-      int read = column(sample, c, reader).read();
-      if (read > most) {
-        best = c;
-        most = read;
-      }
-    }
+    List<Column> columns =
+        IntStream.range(0, table.header().size()).mapToObj(c -> column(sample, c, reader)).toList();
+    int best =
+        IntStream.range(0, columns.size())
+            .boxed()
+            .max(
+                Comparator.<Integer>comparingInt(c -> columns.get(c).read())
+                    .thenComparing(Comparator.reverseOrder()))
+            .orElse(0);
     Map<Role, Integer> roles = new EnumMap<>(Role.class);
-    roles.put(Role.ACTION, best == 0 && table.header().size() > 1 ? 1 : 0);
+    others(table.header(), columns, Set.of(best), roles);
+    roles.putIfAbsent(Role.ACTION, best == 0 && columns.size() > 1 ? 1 : 0);
     return ColumnRoles.of(roles, best);
   }
 
