@@ -106,7 +106,7 @@ class SessionReferenceTest {
     return asked.stream().filter(q -> q.kind() == kind).toList();
   }
 
-  @Property(tries = 300)
+  @Property(tries = 600)
   void aSessionKeepsEveryRule(@ForAll long seed, @ForAll @IntRange(min = 2, max = 12) int minutes) {
     Random random = new Random(seed);
     Progress progress = progress(random);
@@ -167,7 +167,8 @@ class SessionReferenceTest {
       int others = asked.size() - first > 15 ? 4 : 0;
       assertThat(asked.indexOf(times.get(1))).isGreaterThan(first + others);
     }
-    checkSaid(asked, does, pairs.size() / 2 + once.size() + fresh.size());
+    List<Question> known = does.stream().filter(q -> !fresh.contains(item(q))).toList();
+    checkSaid(asked, does, known, pairs.size() / 2 + once.size() + fresh.size());
     checkChain(progress, asked, size);
   }
 
@@ -196,13 +197,12 @@ class SessionReferenceTest {
   }
 
   /** One in eight is asked the other way round as well, later than it was asked for. */
-  private static void checkSaid(List<Question> asked, List<Question> does, int groups) {
+  private static void checkSaid(
+      List<Question> asked, List<Question> does, List<Question> known, int groups) {
     List<Question> said = of(asked, Kind.SAY);
-    assertThat(said).hasSizeLessThanOrEqualTo(groups / 8);
-    long alone = does.stream().filter(q -> !q.isNew() && q.prompt().member().isEmpty()).count();
-    if (alone >= groups / 8 + 2) {
-      assertThat(said).hasSize(groups / 8);
-    }
+    // What is new comes three times already, and of a family the member would be told.
+    long may = known.stream().filter(q -> q.prompt().member().isEmpty()).count();
+    assertThat(said).hasSize((int) Math.min(groups / 8, may));
     for (Question q : said) {
       Question itself =
           does.stream().filter(d -> item(d).equals(item(q))).findFirst().orElseThrow();
