@@ -18,7 +18,7 @@ import polydex.intake.TableFate;
  *
  * @param read what the list was read as
  * @param written whether it was brought in
- * @param application taken from the list's own title; empty where it was named or said
+ * @param about what it is taken to be about, as far as its lines don't say
  * @param lines of the tables that were taken, and how many of them were understood
  * @param language whose names its keys have
  * @param choices how what can mean two things was read, by {@link polydex.intake.ReadingChoice}
@@ -29,7 +29,7 @@ import polydex.intake.TableFate;
 record ImportAnswer(
     String read,
     boolean written,
-    String application,
+    List<About> about,
     Lines lines,
     List<Table> tables,
     List<Overlooked> overlooked,
@@ -49,6 +49,9 @@ record ImportAnswer(
     int otherSystems,
     List<Rule> rules,
     int left) {
+
+  /** The subject is desktop, application or own; why it is taken for that may be empty. */
+  record About(String subject, String environment, String why) {}
 
   /** How much was understood; the share is 0 to 1. */
   record Lines(int all, int understood, double share) {}
@@ -91,7 +94,9 @@ record ImportAnswer(
     return new ImportAnswer(
         list.form(),
         written,
-        intake.assumed().orElse(""),
+        intake.about().stream()
+            .map(a -> new About(a.subject().written(), a.title(), a.why()))
+            .toList(),
         new Lines(reading.lines(), reading.understood(), Math.floor(reading.share() * 1000) / 1000),
         tables(intake),
         list.overlooked().stream()

@@ -30,9 +30,9 @@ import polydex.files.lists.Intake;
 import polydex.files.lists.ListReader;
 import polydex.files.store.Store;
 import polydex.intake.BindingIntake;
-import polydex.intake.ColumnRoles.Target;
 import polydex.intake.IntakePlan;
 import polydex.intake.IntakeRequest.Ways;
+import polydex.intake.ListSubject;
 import polydex.intake.ReadingChoice;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
@@ -74,6 +74,14 @@ final class ImportCommand implements Callable<Integer> {
       paramLabel = "NAME",
       description = "The platform of lines that name neither.")
   private @Nullable String platform;
+
+  @Option(
+      names = "--about",
+      paramLabel = "WHAT",
+      description =
+          "What the list is about: the desktop of the computer, an application, or own for your"
+              + " own bindings on the computer of the current setup. Guessed if left out.")
+  private @Nullable String about;
 
   @Option(
       names = "--columns",
@@ -190,10 +198,6 @@ final class ImportCommand implements Callable<Integer> {
   }
 
   private Planned plan(Workspace workspace, ForeignList list) throws FileProblem {
-    Optional<Target> target =
-        Optional.ofNullable(application)
-            .map(a -> new Target(a, false))
-            .or(() -> Optional.ofNullable(platform).map(p -> new Target(p, true)));
     Ways ways = new Ways(choices(), systems == null ? Set.of() : systems, true);
     Intake intake =
         Intake.of(
@@ -201,7 +205,8 @@ final class ImportCommand implements Callable<Integer> {
             list,
             new Intake.Said(
                 Optional.ofNullable(columns),
-                target,
+                subject(),
+                Optional.ofNullable(application).or(() -> Optional.ofNullable(platform)),
                 take == null ? Set.of() : take,
                 leave == null ? Set.of() : leave,
                 ways));
@@ -210,6 +215,21 @@ final class ImportCommand implements Callable<Integer> {
         BindingIntake.plan(
             workspace.with(intake.remembered()),
             intake.request().sureFrom(match).dropGone(dropGone)));
+  }
+
+  private Optional<ListSubject> subject() {
+    if (about != null) {
+      return Optional.of(
+          ListSubject.named(about)
+              .orElseThrow(
+                  () ->
+                      new ParameterException(
+                          spec.commandLine(),
+                          "“%s” is none of: desktop, application, own.".formatted(about))));
+    }
+    return application != null
+        ? Optional.of(ListSubject.APPLICATION)
+        : Optional.ofNullable(platform).map(_ -> ListSubject.DESKTOP);
   }
 
   private Map<ReadingChoice, String> choices() {

@@ -6,7 +6,9 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 import polydex.cli.ImportAnswer.Table;
+import polydex.intake.ListSubject;
 import polydex.intake.ReadingChoice;
+import polydex.intake.SubjectGuess;
 
 /** What {@code import} prints: what was taken, how it was read, and everything that was not. */
 final class ImportWords {
@@ -31,11 +33,7 @@ final class ImportWords {
         Math.floor(answer.lines().share() * 1000) / 10,
         answer.tables().stream().filter(Table::taken).count(),
         answer.tables().size());
-    if (!answer.application().isEmpty()) {
-      out.printf(
-          "  for “%s”, as the list is called; --application says otherwise%n",
-          answer.application());
-    }
+    answer.about().forEach(a -> about(out, a));
     how(out, answer);
     tables(out, answer.tables());
     lines(out, answer);
@@ -52,6 +50,17 @@ final class ImportWords {
                     o.what(),
                     o.line() > 0 ? " on line " + o.line() : "",
                     o.why()));
+  }
+
+  private static void about(PrintWriter out, ImportAnswer.About about) {
+    boolean unnamed =
+        about.subject().equals(ListSubject.OWN.written())
+            || about.environment().equals(SubjectGuess.THIS_DESKTOP);
+    out.printf(
+        "  about %s%s.%s --about says otherwise%n",
+        ListSubject.named(about.subject()).orElseThrow().title(),
+        unnamed ? "" : ", “" + about.environment() + "”",
+        about.why().isEmpty() ? "" : " " + about.why());
   }
 
   private static void how(PrintWriter out, ImportAnswer answer) {

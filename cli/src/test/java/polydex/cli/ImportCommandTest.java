@@ -104,7 +104,7 @@ class ImportCommandTest {
             "[{\"key\": \"ctrl+k ctrl+s\", \"command\": \"Save everything\"}, {\"key\": \"nope\", \"command\": \"x\"}]");
     Ran unknown = run("import", json.toString(), "--file", file, "--dry-run");
     assertThat(unknown.code()).isEqualTo(Main.NO);
-    assertThat(unknown.out()).contains("for “keys”, as the list is called", "1 refused");
+    assertThat(unknown.out()).contains("about an application, “keys”", "1 refused");
     String[] said = {
       "import",
       json.toString(),
@@ -160,7 +160,7 @@ class ImportCommandTest {
             "3 would be taken",
             "1 to be asked",
             "in 1 of 2 tables",
-            "for “Lamp room”, as the list is called",
+            "about an application, “Lamp room”",
             "such as “Ctrl/Cmd+L”: Ctrl+L, Meta+L",
             "systems: Ctrl (1, taken), Meta (1)",
             "left: table 2",

@@ -24,8 +24,8 @@ import polydex.intake.IntakePlan.Taken;
 import polydex.intake.IntakeRequest.Refused;
 import polydex.intake.IntakeRequest.RequestedRow;
 import polydex.keys.GestureReader;
+import polydex.route.Machine;
 import polydex.route.Setup;
-import polydex.route.SetupId;
 import polydex.workspace.Change;
 import polydex.workspace.Remembered;
 import polydex.workspace.Workspace;
@@ -45,6 +45,7 @@ public final class BindingIntake {
   private final IntakeRequest request;
   private final Map<String, Here> heres = new HashMap<>();
   private final Map<EnvironmentId, Here> heresById = new LinkedHashMap<>();
+  private final Optional<Here> own;
   private final Map<EnvironmentId, Set<String>> listedBefore = new HashMap<>();
   private final Map<GestureReader, CellBook> books = new HashMap<>();
   private final Optional<Remembered.Source> earlier;
@@ -65,6 +66,17 @@ public final class BindingIntake {
     earlier = request.list().map(before.remembered().lists()::get);
     names = new IntakeNames(before, request);
     tally = new IntakeTally(request);
+    own =
+        before
+            .setup()
+            .map(Setup::machine)
+            .flatMap(m -> before.catalog().environment(m.platform()).map(e -> own(m, e)));
+  }
+
+  /** The user's own bindings on a machine, which are read as its desktop writes them. */
+  private Here own(Machine machine, Environment desktop) {
+    return new Here(
+        desktop, keys(machine.own()), new CellBook(desktop.reader(), tally.dialect()), true);
   }
 
   /** The plan for a list. */
@@ -86,17 +98,21 @@ public final class BindingIntake {
     final Map<String, Binding> added = new LinkedHashMap<>();
     final Map<String, Context> contexts;
     final CellBook cells;
+    final boolean own;
 
-    Here(Environment environment, Set<String> present, CellBook cells) {
+    Here(Environment environment, Set<String> present, CellBook cells, boolean own) {
       this.environment = environment;
       this.present = present;
       this.contexts = IntakeNames.contextsByName(environment);
       this.cells = cells;
+      this.own = own;
     }
   }
 
   private void add(RequestedRow said) {
-    if (said.environment().isBlank()) {
+    if (said.own() && own.isEmpty()) {
+      refuse(said, "There is no setup yet, and so no computer on which it could be bound.");
+    } else if (said.environment().isBlank() && !said.own()) {
       refuse(said, "No platform or application is named.");
     } else if (said.action().isBlank()) {
       refuse(said, "No action is named.");
@@ -130,6 +146,9 @@ public final class BindingIntake {
   }
 
   private Here here(RequestedRow row) {
+    if (row.own()) {
+      return own.orElseThrow();
+    }
     Here last = heres.get(row.environment());
     if (last != null) {
       return last;
@@ -140,9 +159,10 @@ public final class BindingIntake {
       here =
           new Here(
               environment,
-              presentIn(environment.id()),
+              keys(before.catalog().bindings(environment.id())),
               books.computeIfAbsent(
-                  environment.reader(), reader -> new CellBook(reader, tally.dialect())));
+                  environment.reader(), reader -> new CellBook(reader, tally.dialect())),
+              false);
       heresById.put(environment.id(), here);
     }
     heres.put(row.environment(), here);
@@ -200,17 +220,20 @@ public final class BindingIntake {
       String written,
       GestureCell cell,
       GestureCell.Alternative alternative) {
-    Context context = names.context(here.environment, here.contexts, row.context());
+    Context context =
+        here.own ? Context.ANYWHERE : names.context(here.environment, here.contexts, row.context());
     String key = context.id() + ":" + action.id() + ":" + written;
     boolean wasThere = !here.present.isEmpty() && here.present.contains(key);
     if (wasThere) {
-      listedBefore.computeIfAbsent(here.environment.id(), _ -> new HashSet<>()).add(key);
       known.add(row);
+      if (!here.own) {
+        listedBefore.computeIfAbsent(here.environment.id(), _ -> new HashSet<>()).add(key);
+      }
     } else {
       Binding binding = binding(key, action, context, row, cell, alternative);
       if (here.added.putIfAbsent(key, binding) != null) {
         known.add(row);
-      } else if (earlier.isEmpty()) {
+      } else if (earlier.isEmpty() || here.own) {
         taken.add(new Taken(row, binding.gesture()));
       } else {
         fresh.add(new NewRow(row, here.environment.id(), binding));
@@ -243,12 +266,9 @@ public final class BindingIntake {
   }
 
   /** The ids that the program makes of context, action and gesture, whatever ids files gave. */
-  private Set<String> presentIn(EnvironmentId environment) {
+  private static Set<String> keys(List<Binding> bindings) {
     Set<String> keys = new HashSet<>();
-    before
-        .catalog()
-        .bindings(environment)
-        .forEach(b -> keys.add(b.context() + ":" + b.action() + ":" + b.gesture()));
+    bindings.forEach(b -> keys.add(b.context() + ":" + b.action() + ":" + b.gesture()));
     return keys;
   }
 
@@ -324,6 +344,18 @@ public final class BindingIntake {
         .add(gone.binding().id());
   }
 
+  /** What is bound by the user goes to the machine, and no keymap changes. */
+  private Workspace withOwn(Workspace all) {
+    List<Binding> added = own.map(h -> List.copyOf(h.added.values())).orElse(List.of());
+    if (added.isEmpty()) {
+      return all;
+    }
+    Setup setup = all.setup().orElseThrow();
+    List<Binding> bindings = new ArrayList<>(setup.machine().own());
+    added.forEach(b -> bindings.add(b.with("own:" + b.id(), b.gesture())));
+    return all.with(setup.on(setup.machine().withOwn(bindings)));
+  }
+
   private Workspace after(Map<EnvironmentId, Set<String>> dropped) {
     // An environment none of whose lines was taken is not made.
     Map<EnvironmentId, Map<String, Binding>> newBindings = new LinkedHashMap<>();
@@ -345,12 +377,9 @@ public final class BindingIntake {
     if (request.list().isPresent() && !(newBindings.isEmpty() && listedBefore.isEmpty())) {
       remembered = remembered.withList(request.list().get(), source(catalog, newBindings));
     }
-    Workspace after = before.with(catalog).with(remembered);
-    Map<SetupId, Setup> setups = new LinkedHashMap<>(after.setups());
-    for (Environment made : names.newEnvironments()) {
-      TrialSetup.of(after, made).ifPresent(s -> setups.put(s.id(), s));
-    }
-    return unbindings.applied(after.with(setups));
+    Workspace after =
+        NewSetups.with(before.with(catalog).with(remembered), names.newEnvironments());
+    return withOwn(unbindings.applied(after));
   }
 
   /** What came from this list: what it has now, and what stays of what it had. */

@@ -240,7 +240,8 @@ public record ColumnRoles(Map<Role, Integer> roles, List<GestureColumn> gestures
         line.cells().get(column.index()).strip(),
         cell(line, Role.NOTE),
         column.system(),
-        file);
+        file,
+        false);
   }
 
   private String cell(ListTable.Line line, Role role) {

@@ -58,6 +58,7 @@ public record IntakeRequest(
    * @param note what else the line says; may be empty
    * @param system of which of several systems side by side the gesture is; empty for all
    * @param file in which of several files it stands; empty where there is one
+   * @param own whether it is a binding of the user's own, on the machine under the hands
    */
   public record RequestedRow(
       int line,
@@ -68,7 +69,8 @@ public record IntakeRequest(
       String gesture,
       String note,
       String system,
-      String file) {
+      String file,
+      boolean own) {
     /** A line of the only file, for every system. */
     public RequestedRow(
         int line,
@@ -78,7 +80,7 @@ public record IntakeRequest(
         String action,
         String gesture,
         String note) {
-      this(line, environment, isPlatform, context, action, gesture, note, "", "");
+      this(line, environment, isPlatform, context, action, gesture, note, "", "", false);
     }
 
     /** A line that says nothing else. */
@@ -95,13 +97,19 @@ public record IntakeRequest(
     /** The same line for another environment. */
     RequestedRow in(String other) {
       return new RequestedRow(
-          line, other, isPlatform, context, action, gesture, note, system, file);
+          line, other, isPlatform, context, action, gesture, note, system, file, own);
+    }
+
+    /** The same line as a binding of the user's own. */
+    public RequestedRow asOwn() {
+      return new RequestedRow(
+          line, environment, isPlatform, context, action, gesture, note, system, file, true);
     }
 
     /** The same line under another title, with another note. */
     RequestedRow titled(String title, String otherNote) {
       return new RequestedRow(
-          line, environment, isPlatform, context, title, gesture, otherNote, system, file);
+          line, environment, isPlatform, context, title, gesture, otherNote, system, file, own);
     }
   }
 

@@ -74,6 +74,13 @@ public record ListTable(
         roles);
   }
 
+  /** The same with the first of its lines only. */
+  ListTable head(int lines) {
+    return rows.size() <= lines
+        ? this
+        : new ListTable(title, header, rows.subList(0, lines), origin, roles);
+  }
+
   /** The same with its first line as data, since it is no names of columns. */
   ListTable withHeaderAsLine() {
     List<Line> all = new ArrayList<>(rows.size() + 1);

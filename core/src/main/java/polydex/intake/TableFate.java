@@ -87,6 +87,11 @@ public record TableFate(
         table, likeliest, true, false, "Taken, as you said; columns: " + likeliest.written() + ".");
   }
 
+  /** The same with the first of its lines only. */
+  public TableFate head(int lines) {
+    return new TableFate(table.head(lines), roles, taken, named, why);
+  }
+
   /** Its lines as rows of bindings. */
   public List<RequestedRow> rows(Optional<Target> target) {
     return taken ? roles.rows(table, target) : new ArrayList<>();

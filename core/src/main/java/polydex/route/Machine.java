@@ -260,6 +260,11 @@ public record Machine(
     return new Machine(other, platform, version, layout, remaps, own, switchedOff, options, focus);
   }
 
+  /** The same under another platform, whose bindings and settings are all as they come. */
+  public Machine on(EnvironmentId other, Version otherVersion) {
+    return new Machine(title, other, otherVersion, layout, remaps, own, Set.of(), Set.of(), focus);
+  }
+
   /** The same in another version. */
   public Machine at(Version other) {
     return new Machine(title, platform, other, layout, remaps, own, switchedOff, options, focus);

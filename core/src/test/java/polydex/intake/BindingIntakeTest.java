@@ -192,7 +192,7 @@ class BindingIntakeTest {
   }
 
   private static RequestedRow of(String system, int line, String action, String keys) {
-    return new RequestedRow(line, "Editor", false, "", action, keys, "", system, "");
+    return new RequestedRow(line, "Editor", false, "", action, keys, "", system, "", false);
   }
 
   /** By environment, of a list with systems in columns, in cells, and lines for all of them. */

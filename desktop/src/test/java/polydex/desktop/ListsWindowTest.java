@@ -42,7 +42,7 @@ class ListsWindowTest extends InWindow {
     person.untilShown("2 bindings to take, 1 that can mean two things");
     for (String told :
         List.of(
-            "For “Lamp room”, as the list is called",
+            "About the application “Lamp room”",
             "Understood: 66 % of 3 lines",
             "may be Ctrl+K and then Ctrl+S, or either of them. Enter reads one after the other.",
             "No column of it reads as gestures. Enter takes it.",

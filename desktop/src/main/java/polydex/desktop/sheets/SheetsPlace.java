@@ -44,10 +44,11 @@ import polydex.files.lists.Intake;
 import polydex.files.lists.ListReader;
 import polydex.files.xkb.XkbLayouts;
 import polydex.intake.BindingIntake;
-import polydex.intake.ColumnRoles.Target;
 import polydex.intake.IntakePlan;
 import polydex.intake.IntakeRequest.Ways;
+import polydex.intake.ListSubject;
 import polydex.intake.ReadingChoice;
+import polydex.intake.SubjectGuess;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
 
@@ -65,6 +66,7 @@ public final class SheetsPlace implements Place {
       before you have seen what it would be.\
       """;
 
+  private static final int MOST_TOLD = 3;
   private static final List<String> LISTS = List.of("<table", "<dl", "<li", "<kbd");
 
   /** What was read: a list, or a file in one of our own formats. */
@@ -102,13 +104,14 @@ public final class SheetsPlace implements Place {
   private final Set<Integer> taken = new HashSet<>();
   private final Set<Integer> leave = new HashSet<>();
   private boolean dropGone;
+  private Optional<ListSubject> subject = Optional.empty();
 
   /** The place. */
   public SheetsPlace(Desk desk) {
     this.desk = desk;
     keeping = new Keeping(desk);
     field(path, "Path of a list or keymap, or xkb: and a layout");
-    field(target, "Application, where lines name none");
+    field(target, "Name of the application or desktop");
     field(columns, "Columns: action=1, gesture=2");
     path.setOnAction(_ -> read());
     target.setOnAction(_ -> readOrAgain());
@@ -178,6 +181,7 @@ public final class SheetsPlace implements Place {
         KeyCommand.quiet("Ctrl+Shift+O", "Choose a folder", this::chooseFolder),
         KeyCommand.of("Ctrl+Shift+V", "From the clipboard", this::paste),
         KeyCommand.of("Ctrl+Enter", "Bring in", this::bringIn),
+        KeyCommand.of("F7", "What it is about", this::otherSubject),
         KeyCommand.of("Ctrl+G", "Drop what is gone", this::toggleGone),
         KeyCommand.of("F6", "Copies", keeping::copies),
         KeyCommand.of("F8", "Everything out", keeping::archive),
@@ -303,6 +307,7 @@ public final class SheetsPlace implements Place {
   /** Reads beside the window; the newest request wins. */
   private void read(String what, Reading reading) {
     meant.clear();
+    subject = Optional.empty();
     choices.clear();
     systems.clear();
     taken.clear();
@@ -337,15 +342,17 @@ public final class SheetsPlace implements Place {
   private void work(Reading from) {
     Workspace workspace = desk.session().workspace().get();
     Optional<String> said = Optional.of(columns.getText().strip()).filter(t -> !t.isEmpty());
-    Optional<Target> of =
-        Optional.of(target.getText().strip())
-            .filter(t -> !t.isEmpty())
-            .map(t -> new Target(t, false));
+    Optional<String> title = Optional.of(target.getText().strip()).filter(t -> !t.isEmpty());
     Map<String, ActionId> titles = Map.copyOf(meant);
     boolean drop = dropGone;
     Intake.Said all =
         new Intake.Said(
-            said, of, taken, leave, new Ways(Map.copyOf(choices), Set.copyOf(systems), true));
+            said,
+            subject,
+            title,
+            taken,
+            leave,
+            new Ways(Map.copyOf(choices), Set.copyOf(systems), true));
     reading.ask(_ -> preview(workspace, from.read(), all, titles, drop), this::show, this::refuse);
   }
 
@@ -389,10 +396,14 @@ public final class SheetsPlace implements Place {
     all.append(
         ". Understood: %.0f %% of %,d lines."
             .formatted(Math.floor(plan.reading().share() * 100), plan.reading().lines()));
-    planned
-        .intake()
-        .assumed()
-        .ifPresent(a -> all.append(" For “%s”, as the list is called.".formatted(a)));
+    planned.intake().about().stream().limit(MOST_TOLD).forEach(a -> all.append(about(a)));
+    int more = planned.intake().about().size() - MOST_TOLD;
+    if (more > 0) {
+      all.append(" About %,d more.".formatted(more));
+    }
+    if (!planned.intake().about().isEmpty()) {
+      all.append(" F7 says that it is about something else.");
+    }
     if (planned.list().left() > 0) {
       all.append(" %,d entries without a gesture were left out.".formatted(planned.list().left()));
     }
@@ -400,6 +411,16 @@ public final class SheetsPlace implements Place {
       all.append(" Enter on a title that resembles a known one says that it is the same.");
     }
     return all.toString();
+  }
+
+  private static String about(SubjectGuess about) {
+    String what =
+        switch (about.subject()) {
+          case DESKTOP -> " About the desktop, “%s”.".formatted(about.title());
+          case APPLICATION -> " About the application “%s”.".formatted(about.title());
+          case OWN -> " Your own bindings on this computer.";
+        };
+    return what + (about.why().isEmpty() ? "" : " " + about.why());
   }
 
   private static void count(StringBuilder all, int count, String what) {
@@ -472,6 +493,18 @@ public final class SheetsPlace implements Place {
       }
       case IntakeLines.Stay() -> {}
     }
+  }
+
+  private void otherSubject() {
+    preview
+        .flatMap(Preview::planned)
+        .flatMap(p -> p.intake().about().stream().findFirst())
+        .ifPresentOrElse(
+            about -> {
+              subject = Optional.of(about.subject().next());
+              again();
+            },
+            () -> desk.session().say("There is no list yet whose lines name no environment."));
   }
 
   private void toggleGone() {

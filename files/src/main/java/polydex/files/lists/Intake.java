@@ -2,6 +2,7 @@ package polydex.files.lists;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -13,7 +14,9 @@ import polydex.intake.ColumnRoles.Target;
 import polydex.intake.IntakeRequest;
 import polydex.intake.IntakeRequest.RequestedRow;
 import polydex.intake.IntakeRequest.Ways;
+import polydex.intake.ListSubject;
 import polydex.intake.ListTable;
+import polydex.intake.SubjectGuess;
 import polydex.intake.TableFate;
 import polydex.keys.GestureReader;
 import polydex.keys.Modifier;
@@ -27,40 +30,63 @@ import polydex.workspace.Workspace;
  * @param request what is asked
  * @param remembered with the columns that the user named
  * @param tables what becomes of each table, in the order of the list
- * @param assumed the application that was taken from the list's own title; none where it was said
- *     or named
+ * @param about what its parts are taken to be about, each once; none where lines say it themselves
  */
 public record Intake(
     IntakeRequest request,
     Remembered remembered,
     List<TableFate> tables,
-    Optional<String> assumed) {
-  private static final int LONGEST_TITLE = 60;
+    List<SubjectGuess> about) {
   private static final int MOST_READERS = 8;
 
-  /** Copies the list. */
+  /** Copies the lists. */
   public Intake {
     tables = List.copyOf(tables);
+    about = List.copyOf(about);
   }
 
   /**
    * What the user says of a list.
    *
    * @param columns what the columns are, as {@link ColumnRoles#parse} reads it
-   * @param target the environment of lines that name none
+   * @param subject what the list is about
+   * @param title of the environment of lines that name none
    * @param take which tables, counted from 1, are taken whatever they look like
    * @param leave which tables, counted from 1, are left
    * @param ways how cells are to be read
    */
   public record Said(
       Optional<String> columns,
-      Optional<Target> target,
+      Optional<ListSubject> subject,
+      Optional<String> title,
       Set<Integer> take,
       Set<Integer> leave,
       Ways ways) {
     /** Nothing at all. */
     public static final Said NOTHING =
-        new Said(Optional.empty(), Optional.empty(), Set.of(), Set.of(), Ways.FOUND_OUT);
+        new Said(
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Set.of(),
+            Set.of(),
+            Ways.FOUND_OUT);
+
+    /** Of this environment, as far as lines name none. */
+    public Said of(Target target) {
+      return new Said(
+          columns,
+          Optional.of(target.isPlatform() ? ListSubject.DESKTOP : ListSubject.APPLICATION),
+          Optional.of(target.title()),
+          take,
+          leave,
+          ways);
+    }
+
+    /** With these columns. */
+    public Said columns(Optional<String> others) {
+      return new Said(others, subject, title, take, leave, ways);
+    }
 
     /** Copies the sets. */
     public Said {
@@ -84,7 +110,8 @@ public record Intake(
   public static Intake of(
       Workspace workspace, ForeignList list, Optional<String> said, Optional<Target> target)
       throws FileProblem {
-    return of(workspace, list, new Said(said, target, Set.of(), Set.of(), Ways.FOUND_OUT));
+    Said all = Said.NOTHING.columns(said);
+    return of(workspace, list, target.map(all::of).orElse(all));
   }
 
   /**
@@ -93,59 +120,61 @@ public record Intake(
    * @throws FileProblem where nothing of it can be taken; the message says why
    */
   public static Intake of(Workspace workspace, ForeignList list, Said said) throws FileProblem {
-    List<String> environments =
-        workspace.catalog().environments().stream().map(Environment::title).toList();
     Remembered remembered = workspace.remembered();
-    Optional<String> assumed = said.target().isPresent() ? Optional.empty() : title(list);
-    Optional<Target> target = said.target().or(() -> assumed.map(t -> new Target(t, false)));
-    List<TableFate> fates = new ArrayList<>();
-    List<GestureReader> readers = readers(workspace);
-    for (ListTable table : list.tables()) {
-      TableFate fate =
-          fate(list, table, said, remembered, environments, readers, target.isPresent());
-      fates.add(said.of(fates.size() + 1, fate));
+    List<TableFate> fates = fates(workspace, list, said, true);
+    ListSubjects subjects = new ListSubjects(workspace, list, said, fates);
+    if (fates.stream().anyMatch(f -> f.taken() && subjects.target(f.table()).isEmpty())) {
+      // What has no name anywhere can only be taken where its lines say of what they are.
+      fates = fates(workspace, list, said, false);
     }
-    boolean named = false;
-    List<RequestedRow> rows = new ArrayList<>();
+    boolean marked = false;
     boolean none = true;
+    Set<SubjectGuess> about = new LinkedHashSet<>();
+    List<RequestedRow> rows = new ArrayList<>();
     for (TableFate fate : fates) {
       if (!fate.taken()) {
         continue;
       }
-      named |= fate.named();
+      marked |= fate.named();
+      none = false;
       if (said.columns().isPresent() && !ColumnRoles.signature(fate.table().header()).isEmpty()) {
         remembered =
             remembered.withColumns(
                 ColumnRoles.signature(fate.table().header()), fate.roles().written());
       }
-      none = false;
-      rows.addAll(fate.rows(target));
+      Optional<Target> target = subjects.target(fate.table());
+      List<RequestedRow> more = fate.rows(target);
+      if (target
+          .filter(t -> more.stream().anyMatch(r -> r.environment().equals(t.title())))
+          .isPresent()) {
+        about.add(subjects.of(fate.table()));
+      }
+      boolean own = subjects.of(fate.table()).subject() == ListSubject.OWN;
+      more.forEach(r -> rows.add(own ? r.asOwn() : r));
     }
     if (none && said.leave().isEmpty()) {
       throw new FileProblem(problem(list.name(), fates));
     }
-    boolean used =
-        target
-            .filter(t -> rows.stream().anyMatch(r -> r.environment().equals(t.title())))
-            .isPresent();
     return new Intake(
         IntakeRequest.of(Optional.of(list.name()), rows, list.refused())
-            .in(new Ways(said.ways().choices(), said.ways().systems(), named)),
+            .in(new Ways(said.ways().choices(), said.ways().systems(), marked)),
         remembered,
         fates,
-        used ? assumed : Optional.empty());
+        List.copyOf(about));
   }
 
-  /** What a list is about: its title, or the name of its file; nothing for the clipboard. */
-  private static Optional<String> title(ForeignList list) {
-    String title = list.title().strip();
-    if (title.isEmpty()) {
-      int dot = list.name().lastIndexOf('.');
-      title = dot > 0 ? list.name().substring(0, dot) : "";
+  private static List<TableFate> fates(
+      Workspace workspace, ForeignList list, Said said, boolean target) throws FileProblem {
+    List<String> environments =
+        workspace.catalog().environments().stream().map(Environment::title).toList();
+    List<GestureReader> readers = readers(workspace);
+    List<TableFate> fates = new ArrayList<>();
+    for (ListTable table : list.tables()) {
+      TableFate fate =
+          fate(list, table, said, workspace.remembered(), environments, readers, target);
+      fates.add(said.of(fates.size() + 1, fate));
     }
-    return Optional.of(
-            title.length() <= LONGEST_TITLE ? title : title.substring(0, LONGEST_TITLE).strip())
-        .filter(t -> !t.isBlank());
+    return fates;
   }
 
   /** One for each set of own words for modifiers; platforms with the same words share it. */

@@ -68,12 +68,13 @@ final class KeyValues {
 
   private static ForeignList settings(
       String name, Map<String, List<Pair>> sections, List<Refused> refused) throws FileProblem {
-    List<ListTable.Line> lines = new ArrayList<>();
+    Map<String, List<ListTable.Line>> lines = new LinkedHashMap<>();
+    List<ListTable.Line> owns = new ArrayList<>();
     int left = 0;
     for (Map.Entry<String, List<Pair>> section : sections.entrySet()) {
       Optional<ListTable.Line> own = ownBinding(section.getValue());
       if (own.isPresent()) {
-        lines.add(own.get());
+        owns.add(own.get());
         left += section.getValue().size() - 1;
         continue;
       }
@@ -83,15 +84,18 @@ final class KeyValues {
         if (gestures.isEmpty()) {
           left++;
         } else {
-          lines.add(
-              new ListTable.Line(
-                  pair.line(),
-                  "",
-                  List.of(schema, Variants.title(pair.key()), String.join("\n", gestures.get()))));
+          lines
+              .computeIfAbsent(schema, _ -> new ArrayList<>())
+              .add(
+                  new ListTable.Line(
+                      pair.line(),
+                      "",
+                      List.of(Variants.title(pair.key()), String.join("\n", gestures.get()))));
         }
       }
     }
-    return SettingsDump.of(name, "a dconf key file", lines, refused, left);
+    return SettingsDump.of(
+        name, "a dconf key file", ListSubjects.SCHEMA, lines, owns, refused, left);
   }
 
   private static Optional<ListTable.Line> ownBinding(List<Pair> pairs) {
@@ -110,7 +114,15 @@ final class KeyValues {
             new ListTable.Line(
                 binding.line(),
                 "",
-                List.of("Own bindings", named.get().getFirst(), gesture.get().getFirst())));
+                List.of(named.get().getFirst(), gesture.get().getFirst(), runs(byKey))));
+  }
+
+  private static String runs(Map<String, Pair> byKey) {
+    return Optional.ofNullable(byKey.get("command"))
+        .flatMap(c -> Variants.strings(c.value()))
+        .filter(l -> l.size() == 1 && !l.getFirst().isBlank())
+        .map(l -> "Runs " + l.getFirst())
+        .orElse("");
   }
 
   private static ForeignList plain(

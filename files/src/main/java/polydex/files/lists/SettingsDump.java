@@ -1,6 +1,7 @@
 package polydex.files.lists;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -13,8 +14,12 @@ import polydex.intake.Steps;
 
 /** What {@code gsettings list-recursively} prints: schema, key and value on each line. */
 final class SettingsDump {
-  static final List<String> HEADER = List.of("application", "action", "gesture");
-  static final ColumnRoles ROLES = ColumnRoles.of(Map.of(Role.APPLICATION, 0, Role.ACTION, 1), 2);
+  private static final List<String> HEADER = List.of("action", "gesture");
+  private static final ColumnRoles ROLES = ColumnRoles.of(Map.of(Role.ACTION, 0), 1);
+
+  private static final List<String> OWN_HEADER = List.of("action", "gesture", "note");
+  private static final ColumnRoles OWN_ROLES =
+      ColumnRoles.of(Map.of(Role.ACTION, 0, Role.NOTE, 2), 1);
 
   private SettingsDump() {}
 
@@ -43,7 +48,7 @@ final class SettingsDump {
   }
 
   static ForeignList read(String name, String text) throws FileProblem {
-    List<ListTable.Line> lines = new ArrayList<>();
+    Map<String, List<ListTable.Line>> lines = new LinkedHashMap<>();
     List<Refused> refused = new ArrayList<>();
     int left = 0;
     int number = 0;
@@ -62,27 +67,61 @@ final class SettingsDump {
       if (gestures.isEmpty()) {
         left++;
       } else {
-        lines.add(
-            new ListTable.Line(
-                number,
-                "",
-                List.of(
-                    entry.get().schema(),
-                    Variants.title(entry.get().key()),
-                    String.join("\n", gestures.get()))));
+        List<String> cells =
+            List.of(Variants.title(entry.get().key()), String.join("\n", gestures.get()));
+        lines
+            .computeIfAbsent(entry.get().schema(), _ -> new ArrayList<>())
+            .add(new ListTable.Line(number, "", cells));
       }
     }
     return of(name, "settings as a dump", lines, refused, left);
   }
 
+  /** A list with a table for each schema, since each is of another program, or of the desktop. */
   static ForeignList of(
-      String name, String form, List<ListTable.Line> lines, List<Refused> refused, int left)
+      String name,
+      String form,
+      Map<String, List<ListTable.Line>> bySchema,
+      List<Refused> refused,
+      int left)
       throws FileProblem {
-    if (lines.isEmpty()) {
+    return of(name, form, ListSubjects.SCHEMA, bySchema, List.of(), refused, left);
+  }
+
+  /**
+   * The same with bindings of the user's own.
+   *
+   * @param kind what each table is
+   * @param own each with its name, its gesture and what it runs
+   */
+  static ForeignList of(
+      String name,
+      String form,
+      String kind,
+      Map<String, List<ListTable.Line>> bySchema,
+      List<ListTable.Line> own,
+      List<Refused> refused,
+      int left)
+      throws FileProblem {
+    if (bySchema.isEmpty() && own.isEmpty()) {
       throw new FileProblem(name + " has settings in it, but no gestures. Nothing was taken.");
     }
-    ListTable table = new ListTable("", HEADER, lines, ListTable.Origin.ONLY, Optional.of(ROLES));
-    return new ForeignList(name, form, List.of(table), refused, left, List.of(), "");
+    List<ListTable> tables = new ArrayList<>();
+    bySchema.forEach(
+        (schema, lines) ->
+            tables.add(
+                new ListTable(
+                    schema, HEADER, lines, new ListTable.Origin("", kind, 0), Optional.of(ROLES))));
+    if (!own.isEmpty()) {
+      tables.add(
+          new ListTable(
+              "",
+              OWN_HEADER,
+              own,
+              new ListTable.Origin("", ListSubjects.OWN, 0),
+              Optional.of(OWN_ROLES)));
+    }
+    return new ForeignList(name, form, tables, refused, left, List.of(), "");
   }
 
   /** The gestures of a value, where it has some and nothing else. */

@@ -1,7 +1,9 @@
 package polydex.files.lists;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
@@ -25,8 +27,9 @@ final class SettingsSchema {
     }
     Document tree = Jsoup.parse(text, "", Parser.xmlParser().setTrackPosition(true));
     Steps.take(text.length());
-    List<ListTable.Line> lines = new ArrayList<>();
+    Map<String, List<ListTable.Line>> lines = new LinkedHashMap<>();
     int left = 0;
+    int rows = 0;
     for (Element key : tree.select("schema > key")) {
       Element schema = key.parent();
       Element value = key.selectFirst("default");
@@ -41,16 +44,16 @@ final class SettingsSchema {
           summary == null || summary.text().isBlank()
               ? Variants.title(key.attr("name"))
               : summary.text().strip();
-      lines.add(
-          new ListTable.Line(
-              Math.max(1, key.sourceRange().start().lineNumber()),
-              "",
-              List.of(
-                  schema == null ? "" : schema.attr("id"),
-                  title,
-                  String.join("\n", gestures.get()))));
-      ListReader.checkRows(name, lines.size());
+      lines
+          .computeIfAbsent(schema == null ? "" : schema.attr("id"), _ -> new ArrayList<>())
+          .add(
+              new ListTable.Line(
+                  Math.max(1, key.sourceRange().start().lineNumber()),
+                  "",
+                  List.of(title, String.join("\n", gestures.get()))));
+      ListReader.checkRows(name, ++rows);
     }
-    return SettingsDump.of(name, "a settings schema", lines, List.of(), left);
+    return SettingsDump.of(
+        name, "a settings schema", "settings", lines, List.of(), List.of(), left);
   }
 }

@@ -139,7 +139,7 @@ class ListReaderTest {
                 <key name="size" type="i"><default>4</default></key></schema></schemalist>
                 """,
                 ""))
-        .containsExactly("3 org.desk.keys||Take a picture|<Shift>Print\\n<Super>p");
+        .containsExactly("3 Star table||Take a picture|<Shift>Print\\n<Super>p");
     ForeignList dump =
         ListReader.read(
             "dump",
@@ -147,15 +147,14 @@ class ListReaderTest {
                 + "org.desk.wm theme 'dark'\norg.desk.wm close @as []\norg.desk.wm mute 'XF86AudioMute'\n");
     assertThat(dump.left()).isEqualTo(2);
     assertThat(dump.tables().getFirst().rows())
-        .extracting(r -> r.cells().get(1))
+        .extracting(r -> r.cells().getFirst())
         .containsExactly("Switch windows", "Mute");
     assertThat(
             rows(
                 "[org/desk/custom0]\nbinding='<Super>t'\ncommand='x'\nname='A terminal'\n\n"
                     + "[org/desk/wm]\nmaximize=['<Super>Up']\n",
                 ""))
-        .containsExactly(
-            "2 Own bindings||A terminal|<Super>t", "7 org.desk.wm||Maximize|<Super>Up");
+        .containsExactly("7 Star table||Maximize|<Super>Up", "2 Alder||A terminal|<Super>t");
   }
 
   @Test

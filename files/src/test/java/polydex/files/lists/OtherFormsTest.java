@@ -26,8 +26,8 @@ import org.junit.jupiter.api.io.TempDir;
 import polydex.files.FileProblem;
 import polydex.files.lists.ForeignList.Overlooked;
 import polydex.files.lists.PagesTest.Outcome;
-import polydex.intake.ColumnRoles.Target;
 import polydex.intake.IntakeRequest.Ways;
+import polydex.intake.ListSubject;
 import polydex.intake.ReadingChoice;
 
 /** Lists in every other form that people have, read to what is taken. */
@@ -190,7 +190,8 @@ class OtherFormsTest {
             json,
             new Intake.Said(
                 Optional.empty(),
-                Optional.of(new Target("Lamps", false)),
+                Optional.of(ListSubject.APPLICATION),
+                Optional.of("Lamps"),
                 Set.of(),
                 Set.of(),
                 new Ways(java.util.Map.of(ReadingChoice.ARRAYS, "sequence"), Set.of(), true)));

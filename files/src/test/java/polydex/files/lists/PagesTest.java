@@ -14,6 +14,8 @@ import polydex.intake.BindingIntake;
 import polydex.intake.ColumnRoles.Target;
 import polydex.intake.IntakePlan;
 import polydex.intake.IntakeRequest.Ways;
+import polydex.intake.ListSubject;
+import polydex.intake.SubjectGuess;
 import polydex.workspace.Workspace;
 
 /** Pages as people save them: what is hidden, what is a key, what is a table, and what is not. */
@@ -35,14 +37,7 @@ class PagesTest {
   }
 
   static Outcome read(String text) throws FileProblem {
-    return read(
-        text,
-        new Intake.Said(
-            Optional.empty(),
-            Optional.of(new Target("Lamps", false)),
-            Set.of(),
-            Set.of(),
-            Ways.FOUND_OUT));
+    return read(text, Intake.Said.NOTHING.of(new Target("Lamps", false)));
   }
 
   @Test
@@ -173,13 +168,15 @@ class PagesTest {
             new Intake.Said(
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
                 Set.of(2),
                 Set.of(1),
                 new Ways(Map.of(), Set.of("Elm"), true)));
     assertThat(other.taken())
         .contains("Dim: F7", "Fade: Ctrl+F7")
         .doesNotContain("Dim: F6", "First lamp: Ctrl+1");
-    assertThat(other.intake().assumed()).contains("Lamps");
+    assertThat(other.intake().about())
+        .containsExactly(new SubjectGuess(ListSubject.APPLICATION, "Lamps", ""));
     assertThat(other.plan().reading().asked()).hasSize(1); // “2” is a key in some lists only
   }
 
