@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import polydex.catalog.TitleMatcher.Match;
 import polydex.files.lists.ForeignList;
 import polydex.files.lists.Intake;
 import polydex.intake.IntakePlan;
@@ -43,6 +44,7 @@ record ImportAnswer(
     List<Line> withoutGesture,
     List<UnboundLine> unbound,
     List<Like> resembling,
+    List<Like> recognised,
     String language,
     Map<String, String> choices,
     Map<String, OfSystem> systems,
@@ -148,15 +150,8 @@ record ImportAnswer(
                         u.row().action() + ": " + u.row().gesture(),
                         u.bindings().size()))
             .toList(),
-        plan.proposals().stream()
-            .map(
-                p ->
-                    new Like(
-                        p.title(),
-                        p.matches().getFirst().action().id().value(),
-                        p.matches().getFirst().action().title(),
-                        Math.round(p.matches().getFirst().score() * 100) / 100.0))
-            .toList(),
+        plan.proposals().stream().map(ImportAnswer::like).toList(),
+        plan.recognised().stream().map(ImportAnswer::like).toList(),
         reading.dialect().language().code(),
         choices,
         reading.systems(),
@@ -173,6 +168,15 @@ record ImportAnswer(
                         e.getValue().reading()))
             .toList(),
         list.left());
+  }
+
+  private static Like like(IntakePlan.Proposal p) {
+    Match best = p.matches().getFirst();
+    return new Like(
+        p.title(),
+        best.action().id().value(),
+        best.action().title(),
+        Math.round(best.score() * 100) / 100.0);
   }
 
   private static Line line(RequestedRow row, String gesture) {

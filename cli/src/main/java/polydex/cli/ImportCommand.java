@@ -84,6 +84,14 @@ final class ImportCommand implements Callable<Integer> {
   private @Nullable String about;
 
   @Option(
+      names = "--apart",
+      paramLabel = "TITLE",
+      description =
+          "A title that is not the known action of the same words that it would be taken for. May be"
+              + " said several times.")
+  private @Nullable Set<String> apart;
+
+  @Option(
       names = "--columns",
       paramLabel = "ROLES",
       description =
@@ -214,7 +222,11 @@ final class ImportCommand implements Callable<Integer> {
         intake,
         BindingIntake.plan(
             workspace.with(intake.remembered()),
-            intake.request().sureFrom(match).dropGone(dropGone)));
+            intake
+                .request()
+                .sureFrom(match)
+                .dropGone(dropGone)
+                .apart(apart == null ? Set.of() : apart)));
   }
 
   private Optional<ListSubject> subject() {

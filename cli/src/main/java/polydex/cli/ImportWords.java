@@ -147,6 +147,13 @@ final class ImportWords {
       out.printf("  lines without a gesture: %d%n", answer.withoutGesture().size());
     }
     answer
+        .recognised()
+        .forEach(
+            l ->
+                out.printf(
+                    "  “%s” is taken for “%s”; --apart keeps them two%n",
+                    l.title(), l.actionTitle()));
+    answer
         .resembling()
         .forEach(
             l ->

@@ -1,8 +1,10 @@
 package polydex.catalog;
 
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.ResourceBundle;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -18,7 +20,26 @@ public final class SmallWords {
   /** Those of questions: the same and more. */
   static final Set<String> OF_QUESTIONS = ofQuestions();
 
+  private static final Map<String, String> CERTAIN = certain();
+
   private SmallWords() {}
+
+  private static Map<String, String> certain() {
+    Map<String, String> all = new HashMap<>();
+    for (String group : SHIPPED.getString("certain").split(";")) {
+      String[] words = group.split(" ");
+      for (String word : words) {
+        all.put(Words.stem(word), Words.stem(words[0]));
+      }
+    }
+    return all;
+  }
+
+  /** The stem of a word, or of the one that nobody tells apart from it. */
+  static String certain(String word) {
+    String stem = Words.stem(word);
+    return CERTAIN.getOrDefault(stem, stem);
+  }
 
   /** The stems of those words of a title that say something. */
   public static Stream<String> without(List<String> words) {

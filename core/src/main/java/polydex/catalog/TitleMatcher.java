@@ -7,6 +7,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Finds the known action that a title from outside may mean, whatever the order and the form of its
@@ -28,8 +30,10 @@ public final class TitleMatcher {
    * A known action, and how like the title is to it.
    *
    * @param score 0 to 1
+   * @param sure whether both say the same in the same words, but for small ones, endings and a few
+   *     words that nobody tells apart
    */
-  public record Match(Action action, double score) {}
+  public record Match(Action action, double score, boolean sure) {}
 
   /** Over these actions; O(words). */
   public TitleMatcher(List<Action> actions) {
@@ -46,6 +50,7 @@ public final class TitleMatcher {
   /** The likeliest actions, the best first; none below a score of one half. */
   public List<Match> match(String title) {
     Set<String> wanted = meanings(title);
+    Set<String> words = stems(title);
     Set<Integer> candidates = new HashSet<>();
     // The rarest words say most: common ones would only bring in what shares nothing else.
     wanted.stream()
@@ -58,10 +63,16 @@ public final class TitleMatcher {
               }
             });
     return candidates.stream()
-        .map(i -> new Match(actions.get(i), likeness(wanted, meanings.get(i))))
+        .map(
+            i ->
+                new Match(
+                    actions.get(i),
+                    likeness(wanted, meanings.get(i)),
+                    words.equals(stems(actions.get(i).title()))))
         .filter(m -> m.score() >= LEAST)
         .sorted(
-            Comparator.comparingDouble(Match::score)
+            Comparator.comparing(Match::sure)
+                .thenComparingDouble(Match::score)
                 .reversed()
                 .thenComparing(m -> m.action().title().length())
                 .thenComparing(m -> m.action().id()))
@@ -91,13 +102,15 @@ public final class TitleMatcher {
   }
 
   private static Set<String> meanings(String title) {
-    Set<String> found = new HashSet<>();
+    return weighty(title).map(Words::meaning).collect(Collectors.toSet());
+  }
+
+  private static Set<String> stems(String title) {
+    return weighty(title).map(SmallWords::certain).collect(Collectors.toSet());
+  }
+
+  private static Stream<String> weighty(String title) {
     List<String> words = Words.of(title);
-    for (String word : words) {
-      if (words.size() == 1 || !SmallWords.OF_TITLES.contains(word)) {
-        found.add(Words.meaning(word));
-      }
-    }
-    return found;
+    return words.stream().filter(w -> words.size() == 1 || !SmallWords.OF_TITLES.contains(w));
   }
 }

@@ -320,6 +320,7 @@ public final class BindingIntake {
         gone,
         refused,
         names.proposals(),
+        names.recognised(),
         new Change.Edit(
             title(taken.size(), changed.size(), request.dropGone() ? gone.size() : 0),
             before,

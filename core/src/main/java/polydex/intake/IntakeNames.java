@@ -52,6 +52,7 @@ final class IntakeNames {
 
   private final Map<String, ActionId> learnt = new HashMap<>();
   private final Map<String, Proposal> proposals = new LinkedHashMap<>();
+  private final List<Proposal> recognised = new ArrayList<>();
   private final TitleMatcher matcher;
   private int matched;
 
@@ -93,6 +94,11 @@ final class IntakeNames {
     return learnt;
   }
 
+  /** Titles that were taken for an action that is called otherwise. */
+  List<Proposal> recognised() {
+    return List.copyOf(recognised);
+  }
+
   List<Action> newActions() {
     return List.copyOf(newActions.values());
   }
@@ -126,8 +132,9 @@ final class IntakeNames {
             fold(title),
             folded -> {
               List<Match> matches = matches(title);
-              if (!matches.isEmpty() && matches.getFirst().score() >= request.sureFrom()) {
+              if (!matches.isEmpty() && isSure(matches.getFirst(), title)) {
                 learnt.put(folded, matches.getFirst().action().id());
+                recognised.add(new Proposal(title.strip(), matches));
                 return matches.getFirst().action();
               }
               if (!matches.isEmpty()) {
@@ -141,6 +148,11 @@ final class IntakeNames {
             });
     actionsByTitle.put(title, found);
     return found;
+  }
+
+  private boolean isSure(Match best, String title) {
+    return best.score() >= request.sureFrom()
+        || (best.sure() && !request.apart().contains(title.strip()));
   }
 
   /** Nobody looks through more proposals than this, so no more are made. */

@@ -18,6 +18,7 @@ import polydex.workspace.Change;
  * @param gone what an earlier version of the list had and this one has not
  * @param refused lines that can't be taken
  * @param proposals titles that may mean an action that is known, each once
+ * @param recognised titles that are taken for an action that is called otherwise, each once
  * @param change what bringing them in does
  * @param reading how the list was read
  */
@@ -28,6 +29,7 @@ public record IntakePlan(
     List<Gone> gone,
     List<Refused> refused,
     List<Proposal> proposals,
+    List<Proposal> recognised,
     Change.Edit change,
     IntakeReading reading) {
 
@@ -70,6 +72,7 @@ public record IntakePlan(
     gone = List.copyOf(gone);
     refused = List.copyOf(refused);
     proposals = List.copyOf(proposals);
+    recognised = List.copyOf(recognised);
   }
 
   /** Whether there is anything to do. */

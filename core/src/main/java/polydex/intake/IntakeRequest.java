@@ -18,6 +18,7 @@ import polydex.keys.Visible;
  *     for none
  * @param dropGone whether what is gone from the list goes from here too
  * @param ways how its cells are to be read
+ * @param apart titles that are not what they are surely taken for
  */
 public record IntakeRequest(
     Optional<String> list,
@@ -26,7 +27,8 @@ public record IntakeRequest(
     Map<String, ActionId> meant,
     double sureFrom,
     boolean dropGone,
-    Ways ways) {
+    Ways ways,
+    Set<String> apart) {
 
   /**
    * How the cells of a list are to be read.
@@ -138,26 +140,33 @@ public record IntakeRequest(
   /** Nobody is sure of anything, and nothing is dropped. */
   public static IntakeRequest of(
       Optional<String> list, List<RequestedRow> rows, List<Refused> refused) {
-    return new IntakeRequest(list, rows, refused, Map.of(), 2, false, Ways.FOUND_OUT);
+    return new IntakeRequest(list, rows, refused, Map.of(), 2, false, Ways.FOUND_OUT, Set.of());
   }
 
   /** The same where the user has said what some titles mean. */
   public IntakeRequest meaning(Map<String, ActionId> titles) {
-    return new IntakeRequest(list, rows, refused, Map.copyOf(titles), sureFrom, dropGone, ways);
+    return new IntakeRequest(
+        list, rows, refused, Map.copyOf(titles), sureFrom, dropGone, ways, apart);
   }
 
   /** The same where likeness from a score on is enough. */
   public IntakeRequest sureFrom(double score) {
-    return new IntakeRequest(list, rows, refused, meant, score, dropGone, ways);
+    return new IntakeRequest(list, rows, refused, meant, score, dropGone, ways, apart);
   }
 
   /** The same where what is gone goes, or stays. */
   public IntakeRequest dropGone(boolean drop) {
-    return new IntakeRequest(list, rows, refused, meant, sureFrom, drop, ways);
+    return new IntakeRequest(list, rows, refused, meant, sureFrom, drop, ways, apart);
   }
 
   /** The same read in other ways. */
   public IntakeRequest in(Ways others) {
-    return new IntakeRequest(list, rows, refused, meant, sureFrom, dropGone, others);
+    return new IntakeRequest(list, rows, refused, meant, sureFrom, dropGone, others, apart);
+  }
+
+  /** The same where the user has said of titles that they are something else. */
+  public IntakeRequest apart(Set<String> titles) {
+    return new IntakeRequest(
+        list, rows, refused, meant, sureFrom, dropGone, ways, Set.copyOf(titles));
   }
 }

@@ -450,7 +450,7 @@ class BindingIntakeTest {
 
   @Test
   void titlesThatResembleAKnownOneAreProposedConfirmedAndRemembered() {
-    RequestedRow row = row(2, "Editor", "text", "Joining of lines", "F9");
+    RequestedRow row = row(2, "Editor", "text", "Joining two lines", "F9");
     IntakeRequest request = IntakeRequest.of(Optional.empty(), List.of(row), List.of());
     IntakePlan asked = BindingIntake.plan(HERE, request);
     assertThat(asked.proposals())
@@ -460,13 +460,13 @@ class BindingIntakeTest {
         .hasSize(HERE.catalog().actions().size() + 1);
     IntakePlan meant =
         BindingIntake.plan(
-            HERE, request.meaning(Map.of("Joining of lines", new ActionId("Join lines"))));
+            HERE, request.meaning(Map.of("Joining two lines", new ActionId("Join lines"))));
     assertThat(meant.proposals()).isEmpty();
     Workspace after = meant.change().after();
     assertThat(after.catalog().actions()).isEqualTo(HERE.catalog().actions());
     IntakePlan again =
         BindingIntake.plan(
-            after, List.of(row(2, "Editor", "text", "joining  of lines", "F10")), List.of());
+            after, List.of(row(2, "Editor", "text", "joining  two lines", "F10")), List.of());
     assertThat(again.proposals()).as("it was said once").isEmpty();
     assertThat(
             again
@@ -475,6 +475,23 @@ class BindingIntakeTest {
                 .catalog()
                 .bindings(new EnvironmentId("Editor"), new ActionId("Join lines")))
         .hasSize(3);
-    assertThat(BindingIntake.plan(HERE, request.sureFrom(0.8)).proposals()).isEmpty();
+    assertThat(BindingIntake.plan(HERE, request.sureFrom(0.7)).proposals()).isEmpty();
+  }
+
+  @Test
+  void theSameWordsAreTheSameActionUnlessSomeoneSaysNo() {
+    RequestedRow row = row(2, "Editor", "text", "Joining of lines", "F9");
+    IntakeRequest request = IntakeRequest.of(Optional.empty(), List.of(row), List.of());
+    IntakePlan taken = BindingIntake.plan(HERE, request);
+    assertThat(taken.recognised())
+        .singleElement()
+        .satisfies(p -> assertThat(p.matches().getFirst().sure()).isTrue());
+    assertThat(taken.proposals()).isEmpty();
+    assertThat(taken.change().after().catalog().actions()).isEqualTo(HERE.catalog().actions());
+    IntakePlan two = BindingIntake.plan(HERE, request.apart(Set.of("Joining of lines")));
+    assertThat(two.recognised()).isEmpty();
+    assertThat(two.proposals()).hasSize(1);
+    assertThat(two.change().after().catalog().actions())
+        .hasSize(HERE.catalog().actions().size() + 1);
   }
 }

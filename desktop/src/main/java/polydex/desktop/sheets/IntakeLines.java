@@ -15,6 +15,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 import polydex.catalog.TitleMatcher.Match;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
@@ -23,6 +24,7 @@ import polydex.files.lists.ForeignList;
 import polydex.files.lists.Intake;
 import polydex.intake.IntakePlan;
 import polydex.intake.IntakePlan.Proposal;
+import polydex.intake.IntakeRequest.RequestedRow;
 import polydex.intake.ReadingChoice;
 import polydex.keys.Gesture;
 
@@ -67,6 +69,9 @@ final class IntakeLines {
   /** Of several systems these are wanted. */
   record Want(Set<String> systems) implements Act {}
 
+  /** A title is not what it is taken for. */
+  record Part(String title) implements Act {}
+
   /** Nothing. */
   record Stay() implements Act {}
 
@@ -101,6 +106,8 @@ final class IntakeLines {
     for (Proposal proposal : plan.proposals()) {
       likely.put(proposal.title(), proposal.matches().getFirst());
     }
+    Map<String, Match> recognised = new HashMap<>();
+    plan.recognised().forEach(r -> recognised.put(r.title(), r.matches().getFirst()));
     List<Line> all = new ArrayList<>();
     plan.refused()
         .forEach(
@@ -148,9 +155,11 @@ final class IntakeLines {
                                   "New, or “%s”? %.0f %% alike."
                                           .formatted(m.action().title(), m.score() * 100)
                                       + (t.row().file().isEmpty() ? "" : " " + t.row().file()))
-                          .orElse(in(t.row().file()) + t.row().environment()),
+                          .orElse(where(t.row(), recognised.get(t.row().action().strip()))),
                       match,
-                      new Stay()));
+                      recognised.containsKey(t.row().action().strip())
+                          ? new Part(t.row().action().strip())
+                          : new Stay()));
             });
     plan.known()
         .forEach(
@@ -163,6 +172,14 @@ final class IntakeLines {
                         Optional.empty(),
                         "Is there already.")));
     return all;
+  }
+
+  /** Where a binding goes, and what its action is known as. */
+  private static String where(RequestedRow row, @Nullable Match known) {
+    String environment = in(row.file()) + (row.own() ? "your own" : row.environment());
+    return known == null
+        ? environment
+        : "%s. It is “%s”; Enter says no.".formatted(environment, known.action().title());
   }
 
   /** The file of a line, where there are several. */

@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -45,6 +46,7 @@ import polydex.files.lists.ListReader;
 import polydex.files.xkb.XkbLayouts;
 import polydex.intake.BindingIntake;
 import polydex.intake.IntakePlan;
+import polydex.intake.IntakeRequest;
 import polydex.intake.IntakeRequest.Ways;
 import polydex.intake.ListSubject;
 import polydex.intake.ReadingChoice;
@@ -101,6 +103,7 @@ public final class SheetsPlace implements Place {
   private Optional<Preview> preview = Optional.empty();
   private final Map<ReadingChoice, String> choices = new EnumMap<>(ReadingChoice.class);
   private final Set<String> systems = new HashSet<>();
+  private final Set<String> apart = new HashSet<>();
   private final Set<Integer> taken = new HashSet<>();
   private final Set<Integer> leave = new HashSet<>();
   private boolean dropGone;
@@ -308,6 +311,7 @@ public final class SheetsPlace implements Place {
   private void read(String what, Reading reading) {
     meant.clear();
     subject = Optional.empty();
+    apart.clear();
     choices.clear();
     systems.clear();
     taken.clear();
@@ -345,6 +349,7 @@ public final class SheetsPlace implements Place {
     Optional<String> title = Optional.of(target.getText().strip()).filter(t -> !t.isEmpty());
     Map<String, ActionId> titles = Map.copyOf(meant);
     boolean drop = dropGone;
+    Set<String> two = Set.copyOf(apart);
     Intake.Said all =
         new Intake.Said(
             said,
@@ -353,15 +358,14 @@ public final class SheetsPlace implements Place {
             taken,
             leave,
             new Ways(Map.copyOf(choices), Set.copyOf(systems), true));
-    reading.ask(_ -> preview(workspace, from.read(), all, titles, drop), this::show, this::refuse);
+    reading.ask(
+        _ -> preview(workspace, from.read(), all, r -> r.meaning(titles).apart(two).dropGone(drop)),
+        this::show,
+        this::refuse);
   }
 
   private static Preview preview(
-      Workspace workspace,
-      Material material,
-      Intake.Said said,
-      Map<String, ActionId> meant,
-      boolean drop)
+      Workspace workspace, Material material, Intake.Said said, UnaryOperator<IntakeRequest> wanted)
       throws FileProblem {
     return switch (material) {
       case Own own -> {
@@ -371,9 +375,7 @@ public final class SheetsPlace implements Place {
       case Listed listed -> {
         Intake intake = Intake.of(workspace, listed.list(), said);
         IntakePlan plan =
-            BindingIntake.plan(
-                workspace.with(intake.remembered()),
-                intake.request().meaning(meant).dropGone(drop));
+            BindingIntake.plan(workspace.with(intake.remembered()), wanted.apply(intake.request()));
         Change.Edit edit = new Change.Edit(plan.change().title(), workspace, plan.change().after());
         Planned planned = new Planned(listed.list(), intake, plan);
         yield new Preview(listed, Optional.of(planned), edit, words(planned));
@@ -491,6 +493,7 @@ public final class SheetsPlace implements Place {
         systems.clear();
         systems.addAll(wanted);
       }
+      case IntakeLines.Part(String title) -> apart.add(title);
       case IntakeLines.Stay() -> {}
     }
   }
