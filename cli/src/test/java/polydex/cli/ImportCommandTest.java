@@ -104,7 +104,7 @@ class ImportCommandTest {
             "[{\"key\": \"ctrl+k ctrl+s\", \"command\": \"Save everything\"}, {\"key\": \"nope\", \"command\": \"x\"}]");
     Ran unknown = run("import", json.toString(), "--file", file, "--dry-run");
     assertThat(unknown.code()).isEqualTo(Main.NO);
-    assertThat(unknown.out()).contains("about an application, “keys”", "1 refused");
+    assertThat(unknown.out()).contains("about an application, “Keys”", "1 refused");
     String[] said = {
       "import",
       json.toString(),

@@ -107,7 +107,11 @@ final class AcceleratorForm {
   }
 
   private KeyRef key(String keysym, int column) {
-    Optional<Key> named = Keysyms.key(keysym).or(() -> Keysyms.key(capitalised(keysym)));
+    // Settings of desktops name this key by its place; it is no keysym, whatever types there.
+    Optional<Key> named =
+        keysym.equalsIgnoreCase("Above_Tab")
+            ? Optional.of(Key.Backquote)
+            : Keysyms.key(keysym).or(() -> Keysyms.key(capitalised(keysym)));
     if (named.isPresent()) {
       return new KeyRef.Placed(named.get());
     }

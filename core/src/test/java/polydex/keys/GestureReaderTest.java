@@ -36,6 +36,7 @@ class GestureReaderTest {
           bracketleft                   | ACCELERATOR | [
           Page_Up                       | ACCELERATOR | PageUp
           KP_Add                        | ACCELERATOR | NumpadAdd
+          <Super>Above_Tab              | ACCELERATOR | Meta+<Backquote>
           XF86AudioMute                 | ACCELERATOR | AudioVolumeMute
           Super_L                       | ACCELERATOR | LeftMeta
           Ctrl+K, Ctrl+S                | SEQUENCE    | Ctrl+K Ctrl+S

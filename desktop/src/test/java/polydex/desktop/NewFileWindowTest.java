@@ -17,6 +17,7 @@ import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
@@ -84,6 +85,61 @@ class NewFileWindowTest {
     person.untilShown("Noted: ");
     person.untilShown("Dearest with the mouse");
     assertThat(person.shown()).noneMatch(t -> t.contains("This file is new."));
+  }
+
+  /** From an empty file to the conflicts of a desktop with a program, by keys alone. */
+  @Test
+  void theDesktopOfThisComputerAndAProgramAreBroughtIn(FxRobot robot, @TempDir Path folder)
+      throws Exception {
+    Path desktop =
+        Files.writeString(
+            folder.resolve("net.oak.wm.gschema.xml"),
+            """
+            <schemalist><schema id="net.oak.wm">
+            <key name="a" type="as"><default>['&lt;Super&gt;Tab']</default><summary>Switch windows</summary></key>
+            <key name="b" type="as"><default>['&lt;Super&gt;h']</default><summary>Minimize window</summary></key>
+            <key name="c" type="as"><default>['&lt;Super&gt;l']</default><summary>Lock the screen</summary></key>
+            </schema></schemalist>
+            """);
+    Path program =
+        Files.writeString(
+            folder.resolve("cue-room.csv"),
+            "Action,Shortcut\nExit,Ctrl+Q\nHide the ruler,Meta+H\nNext cue,F8\n");
+    Driver person = new Driver(robot, stage);
+    person.until("the window has the focus", stage::isFocused);
+    person.untilShown("This file is new.");
+    person.keys("2");
+    person.untilShown("Bring in a list of bindings");
+    person.type(desktop.toString());
+    person.keys("Enter");
+    person.untilShown("3 bindings to take");
+    person.untilShown(
+        "About the desktop, “This computer's desktop”. 3 of 3 actions are of windows");
+    person.keys("Ctrl+Enter");
+    person.untilShown("Ctrl+Z takes it back");
+    person.keys("Alt+S");
+    person.keys("Ctrl+A");
+    person.type(program.toString());
+    person.keys("Enter");
+    person.untilShown("About the application “Cue room”");
+    person.untilShown("Cue room. It is “Quit”; Enter says no.");
+    // It can be about the user's own bindings, too, and about the desktop, and again a program.
+    person.keys("F7");
+    person.untilShown("Your own bindings on this computer. As you said.");
+    person.keys("F7");
+    person.untilShown("About the desktop, “This computer's desktop”. As you said.");
+    person.keys("F7");
+    person.untilShown("About the application “Cue room”. As you said.");
+    person.keys("Ctrl+Enter");
+    person.untilShown("Bring in 3 bindings");
+    person.keys("Ctrl+U");
+    person.untilShown("To try Cue room");
+    person.keys("Down");
+    person.keys("Enter");
+    person.keys("Alt+R");
+    person.untilShown("1 conflict in this setup");
+    person.untilShown(
+        "You want “Hide the ruler” in Cue room, but This computer's desktop takes it");
   }
 
   /** The copy of today is there, and everything can be had in one archive. */

@@ -94,9 +94,17 @@ final class ListSubjects {
       String file = origin.file().isEmpty() ? list.name() : origin.file();
       String name = file.substring(file.lastIndexOf('/') + 1);
       int dot = name.lastIndexOf('.');
-      title = dot > 0 ? name.substring(0, dot) : "";
+      title = dot > 0 ? spoken(name.substring(0, dot)) : "";
     }
     return (title.length() <= LONGEST_TITLE ? title : title.substring(0, LONGEST_TITLE)).strip();
+  }
+
+  /** The name of a file as people would say it; what looks like an id is left to others. */
+  private static String spoken(String file) {
+    String words = file.replace('_', ' ').replace('-', ' ').strip();
+    return file.indexOf('.') >= 0 || words.isEmpty()
+        ? file
+        : Character.toUpperCase(words.charAt(0)) + words.substring(1);
   }
 
   /** What a table is about that is taken. */

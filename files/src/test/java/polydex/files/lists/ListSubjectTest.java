@@ -138,7 +138,7 @@ class ListSubjectTest {
               .filter(s -> s.machine().focus() instanceof Machine.Running)
               .findFirst()
               .orElseThrow();
-      assertThat(setup.title()).isEqualTo("To try cue-room");
+      assertThat(setup.title()).isEqualTo("To try Cue room");
       List<Conflict> found =
           ConflictFinder.find(SetupTraces.of(setup, both.world()), Person.of(_ -> 1));
       assertThat(found.stream().filter(c -> c.kind() == Conflict.Kind.INTERCEPTED))
@@ -202,13 +202,13 @@ class ListSubjectTest {
     assertThat(own.after().setup().orElseThrow().machine().own()).hasSize(4);
     assertThat(own.after().catalog().size()).isEqualTo(Shipped.start().catalog().size());
     Brought program = bring(Shipped.start(), "wm.xml", WINDOWS, about(ListSubject.APPLICATION));
-    assertThat(program.about().getFirst().title()).isEqualTo("wm");
+    assertThat(program.about().getFirst().title()).isEqualTo("Wm");
   }
 
   @Test
   void programsAreNotTakenForDesktops() throws FileProblem {
     assertThat(bring(Shipped.start(), "cue-room.csv", CUES).about())
-        .containsExactly(new SubjectGuess(ListSubject.APPLICATION, "cue-room", ""));
+        .containsExactly(new SubjectGuess(ListSubject.APPLICATION, "Cue room", ""));
     Workspace demo = Shipped.demo();
     for (Environment one : demo.catalog().environments()) {
       StringBuilder list = new StringBuilder("Action,Gesture\n");
