@@ -207,4 +207,44 @@ class ImportCommandTest {
     assertThat(run("find", "volcano", "-f", file).code()).isEqualTo(Main.NO);
     assertThat(run("words", "alone", "-f", file).code()).isEqualTo(2);
   }
+
+  /** What a list is about is guessed, said otherwise, remembered, and moved to where it belongs. */
+  @Test
+  void whatAListIsAboutIsGuessedAndSaid() throws Exception {
+    String file = folder.resolve("about.polydex").toString();
+    String desktop =
+        Files.writeString(
+                folder.resolve("settings.txt"),
+                """
+                net.oak.wm switch-windows ['<Super>Tab']
+                net.oak.wm minimize-window ['<Super>h']
+                net.oak.wm lock-screen ['<Super>l']
+                net.ash.text-editor exit ['<Control>q']
+                net.ash.text-editor join-lines ['<Control>j']
+                """)
+            .toString();
+    Ran guessed = run("import", desktop, "--file", file, "--json");
+    assertThat(guessed.code()).isEqualTo(Main.DONE);
+    JsonNode about = guessed.json().get("about");
+    assertThat(about.get(0).get("subject").asText()).isEqualTo("desktop");
+    assertThat(about.get(0).get("why").asText()).startsWith("3 of 3 actions");
+    assertThat(about.get(1).get("environment").asText()).isEqualTo("Text editor");
+    assertThat(guessed.json().get("recognised").get(0).get("actionTitle").asText())
+        .isEqualTo("Quit");
+    assertThat(run("find", "exit", "--file", file).out()).contains("Quit", "Text editor");
+    String cues =
+        Files.writeString(
+                folder.resolve("cues.csv"), "Action,Keys\nNext cue,Ctrl+Meta+N\nExit,Ctrl+Meta+Q\n")
+            .toString();
+    assertThat(run("import", cues, "--file", file, "--about", "lamps").code())
+        .isEqualTo(Main.USAGE);
+    Ran own = run("import", cues, "--file", file, "--about", "own", "--apart", "Exit", "--json");
+    assertThat(own.json().get("about").get(0).get("why").asText()).isEqualTo("As you said.");
+    assertThat(own.json().has("recognised")).isFalse();
+    assertThat(run("trace", "Ctrl+Meta+N", "--file", file).out()).contains("Next cue");
+    Ran program = run("import", cues, "--file", file, "--application", "Cue room");
+    assertThat(program.out()).contains("about an application, “Cue room”. As you said.");
+    Ran again = run("import", cues, "--file", file, "--dry-run");
+    assertThat(again.out()).contains("“Cue room”. It went there before.", "2 known already");
+  }
 }

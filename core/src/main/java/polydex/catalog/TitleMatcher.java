@@ -68,7 +68,8 @@ public final class TitleMatcher {
                 new Match(
                     actions.get(i),
                     likeness(wanted, meanings.get(i)),
-                    words.equals(stems(actions.get(i).title()))))
+                    wanted.size() == meanings.get(i).size()
+                        && words.equals(stems(actions.get(i).title()))))
         .filter(m -> m.score() >= LEAST)
         .sorted(
             Comparator.comparing(Match::sure)
