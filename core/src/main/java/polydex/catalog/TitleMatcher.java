@@ -50,7 +50,7 @@ public final class TitleMatcher {
   /** The likeliest actions, the best first; none below a score of one half. */
   public List<Match> match(String title) {
     Set<String> wanted = meanings(title);
-    Set<String> words = stems(title);
+    Set<String> words = certain(title);
     Set<Integer> candidates = new HashSet<>();
     // The rarest words say most: common ones would only bring in what shares nothing else.
     wanted.stream()
@@ -69,7 +69,7 @@ public final class TitleMatcher {
                     actions.get(i),
                     likeness(wanted, meanings.get(i)),
                     wanted.size() == meanings.get(i).size()
-                        && words.equals(stems(actions.get(i).title()))))
+                        && words.equals(certain(actions.get(i).title()))))
         .filter(m -> m.score() >= LEAST)
         .sorted(
             Comparator.comparing(Match::sure)
@@ -106,7 +106,8 @@ public final class TitleMatcher {
     return weighty(title).map(Words::meaning).collect(Collectors.toSet());
   }
 
-  private static Set<String> stems(String title) {
+  /** What two titles have in common that are surely one action. */
+  public static Set<String> certain(String title) {
     return weighty(title).map(SmallWords::certain).collect(Collectors.toSet());
   }
 

@@ -2,12 +2,14 @@ package polydex.intake;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import polydex.catalog.Action;
 import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
@@ -55,6 +57,7 @@ final class IntakeNames {
   private final List<Proposal> recognised = new ArrayList<>();
   private final TitleMatcher matcher;
   private int matched;
+  private @Nullable Set<Set<String>> twice;
 
   IntakeNames(Workspace before, IntakeRequest request) {
     this.before = before;
@@ -152,7 +155,31 @@ final class IntakeNames {
 
   private boolean isSure(Match best, String title) {
     return best.score() >= request.sureFrom()
-        || (best.sure() && !request.apart().contains(title.strip()));
+        || (best.sure()
+            && !request.apart().contains(title.strip())
+            && !twice().contains(TitleMatcher.certain(title)));
+  }
+
+  /** Words of which a program of the list has two titles: it tells them apart, and so do we. */
+  private Set<Set<String>> twice() {
+    if (twice == null) {
+      twice = new HashSet<>();
+      Map<String, Map<Set<String>, String>> seen = new HashMap<>();
+      Set<String> titles = new HashSet<>();
+      for (RequestedRow row : request.rows()) {
+        String folded = fold(row.action());
+        if (titles.size() < 2 * MOST_MATCHED && titles.add(row.environment() + "\n" + folded)) {
+          Set<String> words = TitleMatcher.certain(row.action());
+          String other =
+              seen.computeIfAbsent(row.environment(), _ -> new HashMap<>())
+                  .putIfAbsent(words, folded);
+          if (other != null) {
+            twice.add(words);
+          }
+        }
+      }
+    }
+    return twice;
   }
 
   /** Nobody looks through more proposals than this, so no more are made. */

@@ -494,4 +494,17 @@ class BindingIntakeTest {
     assertThat(two.change().after().catalog().actions())
         .hasSize(HERE.catalog().actions().size() + 1);
   }
+
+  /** A program that has both tells them apart, whichever comes first; two programs don't. */
+  @Test
+  void titlesThatAProgramTellsApartAreAsked() {
+    RequestedRow one = row(2, "Editor", "", "Joining of lines", "F9");
+    RequestedRow other = row(3, "Editor", "", "Join the lines", "F10");
+    RequestedRow elsewhere = row(4, "Star chart", "", "Joined lines", "F10");
+    assertThat(plan(one, other).recognised()).isEmpty();
+    assertThat(plan(one, other).proposals()).hasSize(2);
+    assertThat(plan(other, one).proposals()).hasSize(2);
+    assertThat(plan(one, row(3, "Editor", "", "Join lines", "F10")).proposals()).hasSize(1);
+    assertThat(plan(one, elsewhere).recognised()).hasSize(2);
+  }
 }
