@@ -66,7 +66,9 @@ public record SubjectGuess(ListSubject subject, String title, String why) {
     }
     List<RequestedRow> bound = rows.stream().filter(r -> !r.gesture().isBlank()).toList();
     long desktop = bound.stream().filter(r -> isOfADesktop(r.action())).count();
-    if (desktop >= LEAST && desktop * 3 >= bound.size()) {
+    boolean enough = desktop >= LEAST && desktop * 3 >= bound.size();
+    // Of a short list fewer will do, if they are more of it.
+    if (enough || (desktop == LEAST - 1 && desktop * 2 >= bound.size())) {
       return new SubjectGuess(
           ListSubject.DESKTOP,
           titleFor(workspace, ListSubject.DESKTOP, title),

@@ -205,6 +205,24 @@ class ListSubjectTest {
     assertThat(program.about().getFirst().title()).isEqualTo("Wm");
   }
 
+  /** Two settings of four are enough; one of two programs with few keys is not. */
+  @Test
+  void aShortListIsOfTheDesktopWhereHalfOfItIs() throws FileProblem {
+    String few =
+        """
+        net.oak.panels toggle-tiled-left ['<Super>Left']
+        net.oak.panels lock-screen ['<Super>l']
+        net.oak.panels cancel ['<Super>Escape']
+        net.oak.panels restore ['<Super><Shift>Escape']
+        net.fir.lamps dim ['<Control>d']
+        net.fir.lamps screenshot ['<Control>p']
+        net.fir.lamps next-lamp ['<Control>n']
+        """;
+    assertThat(bring(Shipped.start(), "few", few).about())
+        .extracting(SubjectGuess::subject)
+        .containsExactly(ListSubject.DESKTOP, ListSubject.APPLICATION);
+  }
+
   @Test
   void programsAreNotTakenForDesktops() throws FileProblem {
     assertThat(bring(Shipped.start(), "cue-room.csv", CUES).about())
