@@ -167,8 +167,11 @@ final class IntakeNames {
       Map<String, Map<Set<String>, String>> seen = new HashMap<>();
       Set<String> titles = new HashSet<>();
       for (RequestedRow row : request.rows()) {
+        if (titles.size() >= 2 * MOST_MATCHED) {
+          break; // no more titles than these are compared with what is known
+        }
         String folded = fold(row.action());
-        if (titles.size() < 2 * MOST_MATCHED && titles.add(row.environment() + "\n" + folded)) {
+        if (titles.add(row.environment() + "\n" + folded)) {
           Set<String> words = TitleMatcher.certain(row.action());
           String other =
               seen.computeIfAbsent(row.environment(), _ -> new HashMap<>())

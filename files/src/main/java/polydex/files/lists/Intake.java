@@ -150,7 +150,7 @@ public record Intake(
         about.add(subjects.of(fate.table()));
       }
       boolean own = subjects.of(fate.table()).subject() == ListSubject.OWN;
-      more.forEach(r -> rows.add(own ? r.asOwn() : r));
+      rows.addAll(own ? more.stream().map(RequestedRow::asOwn).toList() : more);
     }
     if (none && said.leave().isEmpty()) {
       throw new FileProblem(problem(list.name(), fates));
