@@ -195,7 +195,7 @@ final class IntakeLines {
   static void row(HBox box, Line line, boolean narrow) {
     boolean tells = line.fate().compareTo(Fate.READ) <= 0 || line.fate() == Fate.UNSEEN;
     Label why = Texts.styled(line.why(), tells ? "words" : "quiet");
-    why.setWrapText(tells);
+    why.setWrapText(tells || line.fate() == Fate.RESEMBLES);
     HBox.setHgrow(why, Priority.ALWAYS);
     if (narrow) {
       FlowPane says = new FlowPane(10, 4, Texts.styled(line.text(), "row-title"));
