@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import polydex.catalog.Environment;
 import polydex.files.FileProblem;
 import polydex.intake.ColumnRoles;
@@ -121,12 +122,11 @@ public record Intake(
    */
   public static Intake of(Workspace workspace, ForeignList list, Said said) throws FileProblem {
     Remembered remembered = workspace.remembered();
-    List<TableFate> fates = fates(workspace, list, said, true);
-    ListSubjects subjects = new ListSubjects(workspace, list, said, fates);
-    if (fates.stream().anyMatch(f -> f.taken() && subjects.target(f.table()).isEmpty())) {
-      // What has no name anywhere can only be taken where its lines say of what they are.
-      fates = fates(workspace, list, said, false);
-    }
+    ListSubjects subjects =
+        new ListSubjects(workspace, list, said, fates(workspace, list, said, _ -> true));
+    // What has no name anywhere can only be taken where its lines say of what they are.
+    List<TableFate> fates =
+        fates(workspace, list, said, table -> subjects.target(table).isPresent());
     boolean marked = false;
     boolean none = true;
     Set<SubjectGuess> about = new LinkedHashSet<>();
@@ -144,13 +144,13 @@ public record Intake(
       }
       Optional<Target> target = subjects.target(fate.table());
       List<RequestedRow> more = fate.rows(target);
-      if (target
-          .filter(t -> more.stream().anyMatch(r -> r.environment().equals(t.title())))
-          .isPresent()) {
-        about.add(subjects.of(fate.table()));
+      Predicate<RequestedRow> namesNone =
+          r -> target.filter(t -> r.environment().equals(t.title())).isPresent();
+      if (more.stream().anyMatch(namesNone)) {
+        about.add(subjects.of(fate.table()).orElseThrow());
       }
-      boolean own = subjects.of(fate.table()).subject() == ListSubject.OWN;
-      rows.addAll(own ? more.stream().map(RequestedRow::asOwn).toList() : more);
+      boolean own = subjects.isOwn(fate.table());
+      rows.addAll(own ? more.stream().map(r -> namesNone.test(r) ? r.asOwn() : r).toList() : more);
     }
     if (none && said.leave().isEmpty()) {
       throw new FileProblem(problem(list.name(), fates));
@@ -164,14 +164,15 @@ public record Intake(
   }
 
   private static List<TableFate> fates(
-      Workspace workspace, ForeignList list, Said said, boolean target) throws FileProblem {
+      Workspace workspace, ForeignList list, Said said, Predicate<ListTable> named)
+      throws FileProblem {
     List<String> environments =
         workspace.catalog().environments().stream().map(Environment::title).toList();
     List<GestureReader> readers = readers(workspace);
     List<TableFate> fates = new ArrayList<>();
     for (ListTable table : list.tables()) {
       TableFate fate =
-          fate(list, table, said, workspace.remembered(), environments, readers, target);
+          fate(list, table, said, workspace.remembered(), environments, readers, named.test(table));
       fates.add(said.of(fates.size() + 1, fate));
     }
     return fates;

@@ -91,10 +91,12 @@ final class ListSubjects {
     }
     String title = list.title().strip();
     if (title.isEmpty()) {
-      String file = origin.file().isEmpty() ? list.name() : origin.file();
-      String name = file.substring(file.lastIndexOf('/') + 1);
+      String path = origin.file().isEmpty() ? list.name() : origin.file();
+      String name = path.substring(path.lastIndexOf('/') + 1);
       int dot = name.lastIndexOf('.');
-      title = dot > 0 ? spoken(name.substring(0, dot)) : "";
+      // What has neither an ending nor a folder around it may be no file at all: the clipboard.
+      boolean file = dot > 0 || !origin.file().isEmpty();
+      title = file ? spoken(dot > 0 ? name.substring(0, dot) : name) : "";
     }
     return (title.length() <= LONGEST_TITLE ? title : title.substring(0, LONGEST_TITLE)).strip();
   }
@@ -107,16 +109,19 @@ final class ListSubjects {
         : Character.toUpperCase(words.charAt(0)) + words.substring(1);
   }
 
-  /** What a table is about that is taken. */
-  SubjectGuess of(ListTable table) {
-    return byPart.get(part(table));
+  /** What a table is about; none for one that is left. */
+  Optional<SubjectGuess> of(ListTable table) {
+    return Optional.ofNullable(byPart.get(part(table)));
+  }
+
+  boolean isOwn(ListTable table) {
+    return of(table).filter(a -> a.subject() == ListSubject.OWN).isPresent();
   }
 
   /** The environment of lines of a table that name none; none where it has no name. */
   Optional<Target> target(ListTable table) {
-    SubjectGuess about = of(table);
-    return about.title().isEmpty()
-        ? Optional.empty()
-        : Optional.of(new Target(about.title(), about.subject() != ListSubject.APPLICATION));
+    return of(table)
+        .filter(a -> !a.title().isEmpty())
+        .map(a -> new Target(a.title(), a.subject() != ListSubject.APPLICATION));
   }
 }

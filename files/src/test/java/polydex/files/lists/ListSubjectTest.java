@@ -2,10 +2,13 @@ package polydex.files.lists;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import polydex.catalog.Binding;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.Platform;
@@ -221,6 +224,26 @@ class ListSubjectTest {
     assertThat(bring(Shipped.start(), "few", few).about())
         .extracting(SubjectGuess::subject)
         .containsExactly(ListSubject.DESKTOP, ListSubject.APPLICATION);
+  }
+
+  /** A file without an ending in a folder has a name, and loses nothing of the others. */
+  @Test
+  void everyFileOfAFolderIsOfItsOwnProgram(@TempDir Path folder) throws Exception {
+    Files.writeString(folder.resolve("lamps.csv"), "Action,Keys\nDim it,Ctrl+D\n");
+    Files.writeString(folder.resolve("ropes"), "Action,Keys\nPull it,Ctrl+P\n");
+    Intake intake = Intake.of(Shipped.start(), ListReader.read(folder), Intake.Said.NOTHING);
+    assertThat(intake.request().rows())
+        .extracting(r -> r.environment() + ": " + r.action())
+        .containsExactlyInAnyOrder("Lamps: Dim it", "Ropes: Pull it");
+  }
+
+  /** Lines that name an application stay there, whatever the others are about. */
+  @Test
+  void onlyLinesThatNameNothingBecomeTheUsersOwn() throws FileProblem {
+    String some = "Application,Action,Keys\nProps,Dim it,Ctrl+Meta+D\n,Pull it,Ctrl+Meta+P\n";
+    Brought own = bring(Shipped.start(), "some.csv", some, about(ListSubject.OWN));
+    assertThat(own.after().setup().orElseThrow().machine().own()).hasSize(1);
+    assertThat(bindings(own.after(), "Props")).containsExactly("Ctrl+Meta+D");
   }
 
   @Test
