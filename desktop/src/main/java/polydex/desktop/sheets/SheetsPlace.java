@@ -2,14 +2,9 @@ package polydex.desktop.sheets;
 
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
-import java.util.EnumMap;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -28,13 +23,11 @@ import javafx.scene.layout.VBox;
 import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
 import polydex.boards.Layout;
-import polydex.catalog.ActionId;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.desk.Place;
 import polydex.desktop.keys.KeyCommand;
-import polydex.desktop.sheets.IntakeLines.Fate;
 import polydex.desktop.sheets.IntakeLines.Line;
 import polydex.desktop.state.Beside;
 import polydex.files.FileProblem;
@@ -47,10 +40,6 @@ import polydex.files.xkb.XkbLayouts;
 import polydex.intake.BindingIntake;
 import polydex.intake.IntakePlan;
 import polydex.intake.IntakeRequest;
-import polydex.intake.IntakeRequest.Ways;
-import polydex.intake.ListSubject;
-import polydex.intake.ReadingChoice;
-import polydex.intake.SubjectGuess;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
 
@@ -68,7 +57,6 @@ public final class SheetsPlace implements Place {
       before you have seen what it would be.\
       """;
 
-  private static final int MOST_TOLD = 3;
   private static final List<String> LISTS = List.of("<table", "<dl", "<li", "<kbd");
 
   /** What was read: a list, or a file in one of our own formats. */
@@ -98,16 +86,9 @@ public final class SheetsPlace implements Place {
   private final Label summary = Texts.words("");
   private final ListView<Line> lines;
   private final Beside reading = new Beside("list");
-  private final Map<String, ActionId> meant = new HashMap<>();
   private Optional<Material> material = Optional.empty();
   private Optional<Preview> preview = Optional.empty();
-  private final Map<ReadingChoice, String> choices = new EnumMap<>(ReadingChoice.class);
-  private final Set<String> systems = new HashSet<>();
-  private final Set<String> apart = new HashSet<>();
-  private final Set<Integer> taken = new HashSet<>();
-  private final Set<Integer> leave = new HashSet<>();
-  private boolean dropGone;
-  private Optional<ListSubject> subject = Optional.empty();
+  private final IntakeWishes wishes = new IntakeWishes();
 
   /** The place. */
   public SheetsPlace(Desk desk) {
@@ -309,13 +290,7 @@ public final class SheetsPlace implements Place {
 
   /** Reads beside the window; the newest request wins. */
   private void read(String what, Reading reading) {
-    meant.clear();
-    subject = Optional.empty();
-    apart.clear();
-    choices.clear();
-    systems.clear();
-    taken.clear();
-    leave.clear();
+    wishes.forget();
     material = Optional.empty();
     summary.setText("Reading " + what + " ... Esc stops it.");
     Lists.waiting(lines, "Reading …");
@@ -347,21 +322,9 @@ public final class SheetsPlace implements Place {
     Workspace workspace = desk.session().workspace().get();
     Optional<String> said = Optional.of(columns.getText().strip()).filter(t -> !t.isEmpty());
     Optional<String> title = Optional.of(target.getText().strip()).filter(t -> !t.isEmpty());
-    Map<String, ActionId> titles = Map.copyOf(meant);
-    boolean drop = dropGone;
-    Set<String> two = Set.copyOf(apart);
-    Intake.Said all =
-        new Intake.Said(
-            said,
-            subject,
-            title,
-            taken,
-            leave,
-            new Ways(Map.copyOf(choices), Set.copyOf(systems), true));
-    reading.ask(
-        _ -> preview(workspace, from.read(), all, r -> r.meaning(titles).apart(two).dropGone(drop)),
-        this::show,
-        this::refuse);
+    Intake.Said all = wishes.said(said, title);
+    UnaryOperator<IntakeRequest> wanted = wishes.request();
+    reading.ask(_ -> preview(workspace, from.read(), all, wanted), this::show, this::refuse);
   }
 
   private static Preview preview(
@@ -378,57 +341,10 @@ public final class SheetsPlace implements Place {
             BindingIntake.plan(workspace.with(intake.remembered()), wanted.apply(intake.request()));
         Change.Edit edit = new Change.Edit(plan.change().title(), workspace, plan.change().after());
         Planned planned = new Planned(listed.list(), intake, plan);
-        yield new Preview(listed, Optional.of(planned), edit, words(planned));
+        yield new Preview(
+            listed, Optional.of(planned), edit, IntakeSummary.of(listed.list(), intake, plan));
       }
     };
-  }
-
-  private static String words(Planned planned) {
-    IntakePlan plan = planned.plan();
-    String form = planned.list().form();
-    StringBuilder all =
-        new StringBuilder(form.substring(0, 1).toUpperCase(Locale.ROOT)).append(form.substring(1));
-    int taken = plan.taken().size();
-    all.append(": %,d %s to take".formatted(taken, taken == 1 ? "binding" : "bindings"));
-    count(all, plan.changed().size(), "changed");
-    count(all, plan.known().size(), "known already");
-    count(all, plan.gone().size(), "gone from the list");
-    count(all, plan.reading().asked().size(), "that can mean two things");
-    count(all, plan.refused().size(), "refused");
-    all.append(
-        ". Understood: %.0f %% of %,d lines."
-            .formatted(Math.floor(plan.reading().share() * 100), plan.reading().lines()));
-    planned.intake().about().stream().limit(MOST_TOLD).forEach(a -> all.append(about(a)));
-    int more = planned.intake().about().size() - MOST_TOLD;
-    if (more > 0) {
-      all.append(" About %,d more.".formatted(more));
-    }
-    if (!planned.intake().about().isEmpty()) {
-      all.append(" F7 says that it is about something else.");
-    }
-    if (planned.list().left() > 0) {
-      all.append(" %,d entries without a gesture were left out.".formatted(planned.list().left()));
-    }
-    if (!plan.proposals().isEmpty()) {
-      all.append(" Enter on a title that resembles a known one says that it is the same.");
-    }
-    return all.toString();
-  }
-
-  private static String about(SubjectGuess about) {
-    String what =
-        switch (about.subject()) {
-          case DESKTOP -> " About the desktop, “%s”.".formatted(about.title());
-          case APPLICATION -> " About the application “%s”.".formatted(about.title());
-          case OWN -> " Your own bindings on this computer.";
-        };
-    return what + (about.why().isEmpty() ? "" : " " + about.why());
-  }
-
-  private static void count(StringBuilder all, int count, String what) {
-    if (count > 0) {
-      all.append(", %,d %s".formatted(count, what));
-    }
   }
 
   private void refuse(String reason) {
@@ -447,7 +363,7 @@ public final class SheetsPlace implements Place {
     Lists.found(
         lines,
         made.planned()
-            .map(p -> IntakeLines.of(p.list(), p.intake(), p.plan(), dropGone))
+            .map(p -> IntakeLines.of(p.list(), p.intake(), p.plan(), wishes.dropsGone()))
             .orElse(List.of()));
     if (at >= 0 && at < lines.getItems().size()) {
       lines.getSelectionModel().select(at);
@@ -467,34 +383,9 @@ public final class SheetsPlace implements Place {
     if (event.getCode() != KeyCode.ENTER || event.isControlDown() || line == null) {
       return;
     }
-    if (!(line.act() instanceof IntakeLines.Stay)) {
+    if (wishes.chosen(line)) {
       event.consume();
-      act(line.act());
       again();
-    } else if (line.fate() == Fate.RESEMBLES && line.likely().isPresent()) {
-      event.consume();
-      meant.put(line.text(), line.likely().get().action().id());
-      again();
-    } else if (meant.containsKey(line.text())) {
-      event.consume();
-      meant.remove(line.text());
-      again();
-    }
-  }
-
-  private void act(IntakeLines.Act act) {
-    switch (act) {
-      case IntakeLines.Turn(int table, boolean take) -> {
-        (take ? taken : leave).add(table);
-        (take ? leave : taken).remove(table);
-      }
-      case IntakeLines.Choose(ReadingChoice choice, String option) -> choices.put(choice, option);
-      case IntakeLines.Want(Set<String> wanted) -> {
-        systems.clear();
-        systems.addAll(wanted);
-      }
-      case IntakeLines.Part(String title) -> apart.add(title);
-      case IntakeLines.Stay() -> {}
     }
   }
 
@@ -504,17 +395,16 @@ public final class SheetsPlace implements Place {
         .flatMap(p -> p.intake().about().stream().findFirst())
         .ifPresentOrElse(
             about -> {
-              subject = Optional.of(about.subject().next());
+              wishes.about(about.subject().next());
               again();
             },
             () -> desk.session().say("There is no list yet whose lines name no environment."));
   }
 
   private void toggleGone() {
-    dropGone = !dropGone;
     desk.session()
         .say(
-            dropGone
+            wishes.toggleGone()
                 ? "What is gone from the list goes from here too."
                 : "What is gone from the list stays here.");
     again();
@@ -523,7 +413,7 @@ public final class SheetsPlace implements Place {
   private void bringIn() {
     if (preview.isPresent() && !take.isDisabled()) {
       if (desk.session().apply(preview.get().edit())) {
-        meant.clear();
+        wishes.taken();
       } else {
         again();
       }
