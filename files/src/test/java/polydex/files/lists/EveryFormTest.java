@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.DynamicTest.dynamicTest;
 
 import java.util.List;
 import java.util.Random;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.TestFactory;
@@ -19,26 +20,31 @@ class EveryFormTest {
   private static final int WHOLE = 30;
   private static final int DAMAGED = 80;
 
+  private static Stream<DynamicTest> inEachForm(Form test) {
+    return ListWriters.FORMS.entrySet().stream()
+        .map(form -> dynamicTest(form.getKey(), () -> test.holds(form.getValue())));
+  }
+
+  private interface Form {
+    void holds(Function<List<ListWriters.Entry>, String> written) throws Exception;
+  }
+
   /** Nothing is told of the list, and every line of it is taken as it was meant. */
   @TestFactory
   Stream<DynamicTest> saysWhatWasWritten() {
-    return ListWriters.FORMS.entrySet().stream()
-        .map(
-            form ->
-                dynamicTest(
-                    form.getKey(),
-                    () -> {
-                      for (int seed = 0; seed < WHOLE; seed++) {
-                        List<ListWriters.Entry> entries = ListWriters.entries(new Random(seed));
-                        String text = form.getValue().apply(entries);
-                        PagesTest.Outcome read = PagesTest.read(text);
-                        assertThat(read.taken())
-                            .as(text)
-                            .containsExactlyInAnyOrderElementsOf(
-                                entries.stream().map(ListWriters.Entry::meant).toList());
-                        assertThat(read.plan().reading().share()).isEqualTo(1);
-                      }
-                    }));
+    return inEachForm(
+        written -> {
+          for (int seed = 0; seed < WHOLE; seed++) {
+            List<ListWriters.Entry> entries = ListWriters.entries(new Random(seed));
+            String text = written.apply(entries);
+            PagesTest.Outcome read = PagesTest.read(text);
+            assertThat(read.taken())
+                .as(text)
+                .containsExactlyInAnyOrderElementsOf(
+                    entries.stream().map(ListWriters.Entry::meant).toList());
+            assertThat(read.plan().reading().share()).isEqualTo(1);
+          }
+        });
   }
 
   /**
@@ -47,21 +53,16 @@ class EveryFormTest {
    */
   @TestFactory
   Stream<DynamicTest> damagedIsReadOrRefused() {
-    return ListWriters.FORMS.entrySet().stream()
-        .map(
-            form ->
-                dynamicTest(
-                    form.getKey(),
-                    () -> {
-                      int read = 0;
-                      for (int seed = 0; seed < DAMAGED; seed++) {
-                        Random random = new Random(seed);
-                        String text =
-                            damaged(form.getValue().apply(ListWriters.entries(random)), random);
-                        read += readsOrRefuses(text) ? 1 : 0;
-                      }
-                      assertThat(read).isGreaterThan(DAMAGED / 10);
-                    }));
+    return inEachForm(
+        written -> {
+          int read = 0;
+          for (int seed = 0; seed < DAMAGED; seed++) {
+            Random random = new Random(seed);
+            String text = damaged(written.apply(ListWriters.entries(random)), random);
+            read += readsOrRefuses(text) ? 1 : 0;
+          }
+          assertThat(read).isGreaterThan(DAMAGED / 10);
+        });
   }
 
   private static String damaged(String text, Random random) {
