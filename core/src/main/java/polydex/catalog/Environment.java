@@ -1,5 +1,6 @@
 package polydex.catalog;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -215,6 +216,14 @@ public record Environment(
           Optional.of(steps));
     }
 
+    /** The same whose applications' menus are opened in these ways too. */
+    public Platform opening(Set<MenuForm> more) {
+      Set<MenuForm> all = new HashSet<>(menuForms);
+      all.addAll(more);
+      return new Platform(
+          modifierNames, reserved, altGrIsCtrlAlt, typing, primary, ownBindings, all, changes);
+    }
+
     /** Copies the collections. */
     public Platform {
       modifierNames = Map.copyOf(modifierNames);
@@ -351,6 +360,13 @@ public record Environment(
   public Environment withContexts(List<Context> others) {
     return new Environment(
         id, title, version, others, whenBroken, kind, pointerRoutes, menus, tabOrder, source);
+  }
+
+  /** The same with other menus, pointer routes, and controls that Tab reaches. */
+  public Environment showing(
+      List<MenuItem> otherMenus, List<PointerRoute> routes, List<Control> controls) {
+    return new Environment(
+        id, title, version, contexts, whenBroken, kind, routes, otherMenus, controls, source);
   }
 
   /** The same of another kind. */

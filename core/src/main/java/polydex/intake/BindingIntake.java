@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import polydex.catalog.Action;
 import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
@@ -26,8 +27,8 @@ import polydex.intake.IntakeRequest.RequestedRow;
 import polydex.keys.GestureReader;
 import polydex.route.Machine;
 import polydex.route.Setup;
+import polydex.route.Situation.Computer;
 import polydex.workspace.Change;
-import polydex.workspace.Remembered;
 import polydex.workspace.Workspace;
 
 /**
@@ -46,9 +47,8 @@ public final class BindingIntake {
   private final Map<String, Here> heres = new HashMap<>();
   private final Map<EnvironmentId, Here> heresById = new LinkedHashMap<>();
   private final Optional<Here> own;
-  private final Map<EnvironmentId, Set<String>> listedBefore = new HashMap<>();
   private final Map<GestureReader, CellBook> books = new HashMap<>();
-  private final Optional<Remembered.Source> earlier;
+  private final EarlierList earlier;
   private final List<Taken> taken = new ArrayList<>();
   private final List<NewRow> fresh = new ArrayList<>();
   private final IntakeNames names;
@@ -63,7 +63,7 @@ public final class BindingIntake {
     this.before = before;
     this.request = request;
     refused = new ArrayList<>(request.refused());
-    earlier = request.list().map(before.remembered().lists()::get);
+    earlier = new EarlierList(before, request.list());
     names = new IntakeNames(before, request);
     tally = new IntakeTally(request);
     own =
@@ -223,17 +223,16 @@ public final class BindingIntake {
     Context context =
         here.own ? Context.ANYWHERE : names.context(here.environment, here.contexts, row.context());
     String key = context.id() + ":" + action.id() + ":" + written;
+    String id = here.own ? EarlierList.OWN + key : key;
     boolean wasThere = !here.present.isEmpty() && here.present.contains(key);
     if (wasThere) {
       known.add(row);
-      if (!here.own) {
-        listedBefore.computeIfAbsent(here.environment.id(), _ -> new HashSet<>()).add(key);
-      }
+      earlier.still(here.environment.id(), id);
     } else {
-      Binding binding = binding(key, action, context, row, cell, alternative);
+      Binding binding = binding(id, action, context, row, cell, alternative);
       if (here.added.putIfAbsent(key, binding) != null) {
         known.add(row);
-      } else if (earlier.isEmpty() || here.own) {
+      } else if (earlier.isFirst()) {
         taken.add(new Taken(row, binding.gesture()));
       } else {
         fresh.add(new NewRow(row, here.environment.id(), binding));
@@ -274,26 +273,10 @@ public final class BindingIntake {
 
   // ---- the earlier version of the same list
 
-  private List<Gone> gone() {
-    List<Gone> gone = new ArrayList<>();
-    earlier.ifPresent(
-        source ->
-            source
-                .bindings()
-                .forEach(
-                    (environment, bindingIds) -> {
-                      Set<String> still = listedBefore.getOrDefault(environment, Set.of());
-                      before.catalog().bindings(environment).stream()
-                          .filter(b -> bindingIds.contains(b.id()) && !still.contains(b.id()))
-                          .forEach(b -> gone.add(new Gone(environment, b)));
-                    }));
-    return gone;
-  }
-
   private IntakePlan plan() {
     // Of one action in one context the first that went is what the first new one was before.
     Map<ActionThere, Deque<Gone>> left = new LinkedHashMap<>();
-    List<Gone> earlierOnes = gone();
+    List<Gone> earlierOnes = earlier.gone();
     earlierOnes.forEach(g -> left.computeIfAbsent(there(g), _ -> new ArrayDeque<>()).add(g));
     Set<Gone> replaced = new HashSet<>();
     List<Changed> changed = new ArrayList<>();
@@ -328,15 +311,21 @@ public final class BindingIntake {
         tally.reading(unbindings.found()));
   }
 
-  /** An action in a context of an environment, whichever gesture does it. */
-  private record ActionThere(EnvironmentId environment, ActionId action, String context) {}
+  /** An action in a context of an environment, or of one's own, whichever gesture does it. */
+  private record ActionThere(
+      EnvironmentId environment, boolean own, ActionId action, String context) {}
 
   private static ActionThere there(Gone gone) {
-    return new ActionThere(gone.environment(), gone.binding().action(), gone.binding().context());
+    return there(gone.environment(), gone.binding());
   }
 
   private static ActionThere there(NewRow row) {
-    return new ActionThere(row.environment(), row.binding().action(), row.binding().context());
+    return there(row.environment(), row.binding());
+  }
+
+  private static ActionThere there(EnvironmentId environment, Binding binding) {
+    return new ActionThere(
+        environment, binding.id().startsWith(EarlierList.OWN), binding.action(), binding.context());
   }
 
   private static void drop(Map<EnvironmentId, Set<String>> dropped, Gone gone) {
@@ -345,16 +334,27 @@ public final class BindingIntake {
         .add(gone.binding().id());
   }
 
-  /** What is bound by the user goes to the machine, and no keymap changes. */
-  private Workspace withOwn(Workspace all) {
-    List<Binding> added = own.map(h -> List.copyOf(h.added.values())).orElse(List.of());
-    if (added.isEmpty()) {
+  /** What is bound by the user goes to the computer, wherever it stands, and no keymap changes. */
+  private Workspace withOwn(Workspace all, Map<EnvironmentId, Set<String>> dropped) {
+    if (own.isEmpty()) {
       return all;
     }
-    Setup setup = all.setup().orElseThrow();
-    List<Binding> bindings = new ArrayList<>(setup.machine().own());
-    added.forEach(b -> bindings.add(b.with("own:" + b.id(), b.gesture())));
-    return all.with(setup.on(setup.machine().withOwn(bindings)));
+    Here here = own.get();
+    Set<String> gone = dropped.getOrDefault(here.environment.id(), Set.of());
+    if (here.added.isEmpty() && gone.stream().noneMatch(g -> g.startsWith(EarlierList.OWN))) {
+      return all;
+    }
+    Computer computer = Computer.of(all.setup().orElseThrow().machine());
+    return all.with(
+        all.situation()
+            .withMachine(
+                computer,
+                m ->
+                    m.withOwn(
+                        Stream.concat(
+                                m.own().stream().filter(b -> !gone.contains(b.id())),
+                                here.added.values().stream())
+                            .toList())));
   }
 
   private Workspace after(Map<EnvironmentId, Set<String>> dropped) {
@@ -366,7 +366,10 @@ public final class BindingIntake {
             newBindings.put(id, here.added);
           }
         });
-    names.keep(newBindings.keySet());
+    Set<EnvironmentId> kept = new HashSet<>(newBindings.keySet());
+    Optional<Environment> shown = request.surface().map(this::shown);
+    shown.ifPresent(e -> kept.add(e.id()));
+    names.keep(kept);
     Catalog catalog = before.catalog();
     for (Map.Entry<EnvironmentId, Set<String>> d : dropped.entrySet()) {
       catalog = catalog.without(d.getKey(), d.getValue());
@@ -374,35 +377,36 @@ public final class BindingIntake {
     Map<EnvironmentId, List<Binding>> added = new LinkedHashMap<>();
     newBindings.forEach((e, list) -> added.put(e, List.copyOf(list.values())));
     catalog = catalog.with(names.newActions(), names.changedEnvironments(), added);
-    Remembered remembered = before.remembered().withTitles(names.learnt());
-    if (request.list().isPresent() && !(newBindings.isEmpty() && listedBefore.isEmpty())) {
-      remembered = remembered.withList(request.list().get(), source(catalog, newBindings));
-    }
     Workspace after =
-        NewSetups.with(before.with(catalog).with(remembered), names.newEnvironments());
-    return withOwn(unbindings.applied(after));
+        NewSetups.with(
+            before.with(catalog).with(before.remembered().withTitles(names.learnt())),
+            names.newEnvironments());
+    return remembering(withOwn(unbindings.applied(after), dropped), newBindings);
   }
 
-  /** What came from this list: what it has now, and what stays of what it had. */
-  private Remembered.Source source(
-      Catalog catalog, Map<EnvironmentId, Map<String, Binding>> newBindings) {
-    Map<EnvironmentId, Set<String>> all = new HashMap<>();
-    earlier.ifPresent(s -> s.bindings().forEach((e, old) -> all.put(e, new HashSet<>(old))));
-    listedBefore.forEach((e, now) -> all.computeIfAbsent(e, _ -> new HashSet<>()).addAll(now));
-    all.forEach(
-        (environment, kept) -> {
-          Set<String> there = new HashSet<>();
-          catalog.bindings(environment).forEach(b -> there.add(b.id()));
-          kept.retainAll(there);
-        });
-    newBindings.forEach((e, now) -> all.merge(e, now.keySet(), BindingIntake::both));
-    return new Remembered.Source(all);
+  private Workspace remembering(
+      Workspace after, Map<EnvironmentId, Map<String, Binding>> newBindings) {
+    Map<EnvironmentId, Set<String>> added = new HashMap<>();
+    newBindings.forEach((e, list) -> added.put(e, new HashSet<>(list.keySet())));
+    own.filter(h -> !h.added.isEmpty())
+        .ifPresent(
+            h -> {
+              Set<String> ids = added.computeIfAbsent(h.environment.id(), _ -> new HashSet<>());
+              h.added.values().forEach(b -> ids.add(b.id()));
+            });
+    return request.list().isEmpty() || (added.isEmpty() && earlier.knowsNothing())
+        ? after
+        : after.with(
+            after.remembered().withList(request.list().get(), earlier.source(after, added)));
   }
 
-  private static Set<String> both(Set<String> some, Set<String> more) {
-    Set<String> all = new HashSet<>(some);
-    all.addAll(more);
-    return all;
+  /** The application with what it shows of itself. */
+  private Environment shown(RequestedSurface surface) {
+    RequestedRow line = new RequestedRow(0, surface.environment(), false, "", "", "");
+    Environment application =
+        SurfaceIntake.with(names.current(here(line).environment), surface, names);
+    names.put(application);
+    return application;
   }
 
   private static String title(int taken, int changed, int dropped) {

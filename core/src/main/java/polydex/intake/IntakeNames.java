@@ -153,6 +153,23 @@ final class IntakeNames {
     return found;
   }
 
+  /** Notes that an action which was made just now takes itself back. */
+  void toggles(ActionId action) {
+    newActions.computeIfPresent(
+        action,
+        (id, a) -> new Action(id, a.title(), a.group(), a.words(), a.harm(), a.opposite(), true));
+  }
+
+  /** Puts an environment in the place of one of the same id. */
+  void put(Environment environment) {
+    changedEnvironments.put(environment.id(), environment);
+  }
+
+  /** An environment as far as it was changed. */
+  Environment current(Environment environment) {
+    return changedEnvironments.getOrDefault(environment.id(), environment);
+  }
+
   private boolean isSure(Match best, String title) {
     return best.score() >= request.sureFrom()
         || (best.sure()

@@ -79,6 +79,8 @@ public record IntakePlan(
   public boolean changesSomething() {
     boolean dropped = change.after().catalog().size() < change.before().catalog().size();
     boolean off = !change.after().setups().equals(change.before().setups());
-    return !taken.isEmpty() || !changed.isEmpty() || dropped || off;
+    boolean shown =
+        !change.after().catalog().environments().equals(change.before().catalog().environments());
+    return !taken.isEmpty() || !changed.isEmpty() || dropped || off || shown;
   }
 }

@@ -19,6 +19,7 @@ import polydex.keys.Visible;
  * @param dropGone whether what is gone from the list goes from here too
  * @param ways how its cells are to be read
  * @param apart titles that are not what they are surely taken for
+ * @param surface what an application shows of itself
  */
 public record IntakeRequest(
     Optional<String> list,
@@ -28,7 +29,8 @@ public record IntakeRequest(
     double sureFrom,
     boolean dropGone,
     Ways ways,
-    Set<String> apart) {
+    Set<String> apart,
+    Optional<RequestedSurface> surface) {
 
   /**
    * How the cells of a list are to be read.
@@ -97,7 +99,7 @@ public record IntakeRequest(
     }
 
     /** The same line for another environment. */
-    RequestedRow in(String other) {
+    public RequestedRow in(String other) {
       return new RequestedRow(
           line, other, isPlatform, context, action, gesture, note, system, file, own);
     }
@@ -140,33 +142,41 @@ public record IntakeRequest(
   /** Nobody is sure of anything, and nothing is dropped. */
   public static IntakeRequest of(
       Optional<String> list, List<RequestedRow> rows, List<Refused> refused) {
-    return new IntakeRequest(list, rows, refused, Map.of(), 2, false, Ways.FOUND_OUT, Set.of());
+    return new IntakeRequest(
+        list, rows, refused, Map.of(), 2, false, Ways.FOUND_OUT, Set.of(), Optional.empty());
   }
 
   /** The same where the user has said what some titles mean. */
   public IntakeRequest meaning(Map<String, ActionId> titles) {
     return new IntakeRequest(
-        list, rows, refused, Map.copyOf(titles), sureFrom, dropGone, ways, apart);
+        list, rows, refused, Map.copyOf(titles), sureFrom, dropGone, ways, apart, surface);
   }
 
   /** The same where likeness from a score on is enough. */
   public IntakeRequest sureFrom(double score) {
-    return new IntakeRequest(list, rows, refused, meant, score, dropGone, ways, apart);
+    return new IntakeRequest(list, rows, refused, meant, score, dropGone, ways, apart, surface);
   }
 
   /** The same where what is gone goes, or stays. */
   public IntakeRequest dropGone(boolean drop) {
-    return new IntakeRequest(list, rows, refused, meant, sureFrom, drop, ways, apart);
+    return new IntakeRequest(list, rows, refused, meant, sureFrom, drop, ways, apart, surface);
   }
 
   /** The same read in other ways. */
   public IntakeRequest in(Ways others) {
-    return new IntakeRequest(list, rows, refused, meant, sureFrom, dropGone, others, apart);
+    return new IntakeRequest(
+        list, rows, refused, meant, sureFrom, dropGone, others, apart, surface);
   }
 
   /** The same where the user has said of titles that they are something else. */
   public IntakeRequest apart(Set<String> titles) {
     return new IntakeRequest(
-        list, rows, refused, meant, sureFrom, dropGone, ways, Set.copyOf(titles));
+        list, rows, refused, meant, sureFrom, dropGone, ways, Set.copyOf(titles), surface);
+  }
+
+  /** The same with what an application shows of itself. */
+  public IntakeRequest showing(RequestedSurface shown) {
+    return new IntakeRequest(
+        list, rows, refused, meant, sureFrom, dropGone, ways, apart, Optional.of(shown));
   }
 }

@@ -32,7 +32,7 @@ public record SubjectGuess(ListSubject subject, String title, String why) {
   public static final String THIS_DESKTOP = "This computer's desktop";
 
   /** The platform that a new file begins with, since there has to be one. */
-  private static final EnvironmentId STAND_IN = new EnvironmentId("plain-desktop");
+  public static final EnvironmentId STAND_IN = new EnvironmentId("plain-desktop");
 
   /** How many lines tell enough. */
   public static final int SAMPLE = 400;
@@ -132,7 +132,7 @@ public record SubjectGuess(ListSubject subject, String title, String why) {
   }
 
   /** Whether a platform is the invented one of a new file, and nothing was brought into it. */
-  static boolean isStandIn(Workspace workspace, EnvironmentId platform) {
+  public static boolean isStandIn(Workspace workspace, EnvironmentId platform) {
     return platform.equals(STAND_IN)
         && workspace.remembered().lists().values().stream()
             .noneMatch(s -> s.bindings().containsKey(platform));

@@ -1,0 +1,191 @@
+package polydex.computer;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import polydex.boards.Layout;
+import polydex.catalog.Environment;
+import polydex.catalog.Environment.MenuForm;
+import polydex.computer.Finding.Keyboard;
+import polydex.computer.Finding.Keys;
+import polydex.computer.Finding.Launchers;
+import polydex.computer.Finding.Running;
+import polydex.intake.BindingIntake;
+import polydex.intake.IntakePlan;
+import polydex.intake.IntakeRequest;
+import polydex.intake.IntakeRequest.RequestedRow;
+import polydex.intake.ListSubject;
+import polydex.intake.SubjectGuess;
+import polydex.route.Machine;
+import polydex.route.Remap;
+import polydex.route.Setup;
+import polydex.route.Situation.Computer;
+import polydex.workspace.Change;
+import polydex.workspace.Workspace;
+
+/**
+ * Works out what bringing in a computer would change, without changing anything. Each finding is a
+ * list of its own, so that one that is missing next time takes nothing away; they are brought in
+ * one after the other, each on what the one before left, and all of them are one change. The cost
+ * is that of {@link BindingIntake} for each.
+ */
+public final class ComputerIntake {
+  private final FoundComputer found;
+  private final boolean dropGone;
+  private final boolean withDocuments;
+  private final List<ComputerPlan.Part> parts = new ArrayList<>();
+  private Workspace now;
+
+  private ComputerIntake(
+      Workspace before, FoundComputer found, boolean dropGone, boolean withDocuments) {
+    now = before;
+    this.found = found;
+    this.dropGone = dropGone;
+    this.withDocuments = withDocuments;
+  }
+
+  /**
+   * The plan for what was found.
+   *
+   * @param found only what is wanted of it
+   * @param elsewhere whether it is another computer than the one under the hands
+   * @param dropGone whether what is gone from a finding goes from here too
+   * @param withDocuments whether menu entries that look like documents are taken as commands
+   */
+  public static ComputerPlan plan(
+      Workspace before,
+      FoundComputer found,
+      boolean elsewhere,
+      boolean dropGone,
+      boolean withDocuments) {
+    ComputerIntake intake = new ComputerIntake(before, found, dropGone, withDocuments);
+    intake.now = Machines.under(before, found.title(), elsewhere);
+    found.findings().forEach(intake::take);
+    Workspace after = intake.now;
+    if (elsewhere && before.current().isPresent()) {
+      after = after.using(before.current());
+    }
+    // With nothing to bring in there is no reason for a computer either.
+    boolean nothing = intake.parts.stream().noneMatch(ComputerPlan.Part::changesSomething);
+    return new ComputerPlan(
+        intake.parts,
+        new Change.Edit(
+            "Bring in the computer “%s”".formatted(found.title()),
+            before,
+            nothing ? before : after));
+  }
+
+  private void take(Finding finding) {
+    Workspace before = now;
+    Optional<IntakePlan> plan =
+        switch (finding.what()) {
+          case Keyboard k -> {
+            now = keyboard(k);
+            yield Optional.empty();
+          }
+          case Launchers _ -> Optional.empty();
+          case Keys k -> Optional.of(keys(finding, k));
+          case Running r -> Optional.of(program(finding, r.program()));
+        };
+    parts.add(new ComputerPlan.Part(finding, plan, !before.equals(now)));
+  }
+
+  private String list(Finding finding) {
+    return found.title() + ": " + finding.id();
+  }
+
+  // ---- keyboard
+
+  private Workspace keyboard(Keyboard keyboard) {
+    Workspace with = now.with(keyboard.layout());
+    for (Layout other : keyboard.others()) {
+      with = with.with(other);
+    }
+    Optional<Setup> setup = with.setup();
+    if (setup.isEmpty()) {
+      return with;
+    }
+    Computer computer = Computer.of(setup.get().machine());
+    return with.with(
+        with.situation()
+            .withMachine(
+                computer,
+                m -> m.typing(keyboard.layout().id()).withRemaps(remaps(m, keyboard.remaps()))));
+  }
+
+  /** Those that were read, in the place of those that were read before; others stay behind them. */
+  private static List<Remap> remaps(Machine machine, List<Remap> read) {
+    List<Remap> all = new ArrayList<>(read);
+    machine.remaps().stream()
+        .filter(r -> !r.title().startsWith(Keyboard.SETTING))
+        .filter(r -> !read.contains(r))
+        .forEach(all::add);
+    return all;
+  }
+
+  // ---- bindings
+
+  private IntakePlan keys(Finding finding, Keys keys) {
+    List<RequestedRow> rows = keys.rows();
+    if (keys.about() == ListSubject.DESKTOP) {
+      String desktop = desktop(keys.environment());
+      rows = rows.stream().map(r -> r.in(desktop)).toList();
+    }
+    IntakePlan plan = bindings(IntakeRequest.of(Optional.of(list(finding)), rows, keys.refused()));
+    if (keys.about() == ListSubject.APPLICATION) {
+      now = Machines.running(now, keys.environment());
+    }
+    return plan;
+  }
+
+  /**
+   * What the desktop of this computer is called: as it is known, or else as it was found. Another
+   * computer may have the same one with other settings, and is not to be mixed with it.
+   */
+  private String desktop(String asFound) {
+    Optional<Environment> known = SubjectGuess.desktopOf(now);
+    if (known.isPresent()) {
+      return known.get().title();
+    }
+    boolean taken = now.catalog().environments().stream().anyMatch(e -> e.title().equals(asFound));
+    return taken ? "%s on %s".formatted(asFound, found.title()) : asFound;
+  }
+
+  private IntakePlan bindings(IntakeRequest request) {
+    IntakePlan plan = BindingIntake.plan(now, request.dropGone(dropGone));
+    now = plan.change().after();
+    return plan;
+  }
+
+  private IntakePlan program(Finding finding, Program program) {
+    Program wanted = withDocuments ? program : program.withoutDocuments();
+    IntakePlan plan = bindings(ProgramRows.of(list(finding), wanted));
+    now = Machines.running(program.byAlt() ? menusByAlt(now) : now, program.title());
+    return plan;
+  }
+
+  /** The desktop of the computer, whose programs open their menus with Alt held. */
+  private static Workspace menusByAlt(Workspace workspace) {
+    Optional<Environment> desktop =
+        workspace
+            .setup()
+            .flatMap(s -> workspace.catalog().environment(s.machine().platform()))
+            .filter(
+                e -> e.platform().filter(p -> !p.menuForms().contains(MenuForm.HELD)).isPresent());
+    return desktop
+        .map(
+            e ->
+                workspace.with(
+                    workspace
+                        .catalog()
+                        .with(
+                            List.of(),
+                            List.of(
+                                e.withKind(
+                                    e.platform().orElseThrow().opening(Set.of(MenuForm.HELD)))),
+                            Map.of())))
+        .orElse(workspace);
+  }
+}

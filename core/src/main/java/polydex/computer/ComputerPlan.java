@@ -1,0 +1,57 @@
+package polydex.computer;
+
+import java.util.List;
+import java.util.Optional;
+import polydex.intake.IntakePlan;
+import polydex.workspace.Change;
+
+/**
+ * What bringing in a computer would do.
+ *
+ * @param parts one for each finding, in order
+ * @param change all of it
+ */
+public record ComputerPlan(List<Part> parts, Change.Edit change) {
+  /**
+   * What one finding would do.
+   *
+   * @param bindings of one that has some
+   * @param changesSomething whether anything would be another
+   */
+  public record Part(Finding finding, Optional<IntakePlan> bindings, boolean changesSomething) {
+    /** How many bindings are new. */
+    public int taken() {
+      return bindings.map(b -> b.taken().size()).orElse(0);
+    }
+
+    /** How many are otherwise than before. */
+    public int changed() {
+      return bindings.map(b -> b.changed().size()).orElse(0);
+    }
+
+    /** How many were there before and are not now. */
+    public int gone() {
+      return bindings.map(b -> b.gone().size()).orElse(0);
+    }
+  }
+
+  /** Copies the list. */
+  public ComputerPlan {
+    parts = List.copyOf(parts);
+  }
+
+  /** Whether there is anything to do. */
+  public boolean changesSomething() {
+    return parts.stream().anyMatch(Part::changesSomething);
+  }
+
+  /** What the findings are together, in a sentence. */
+  public String summary() {
+    int taken = parts.stream().mapToInt(Part::taken).sum();
+    int changed = parts.stream().mapToInt(Part::changed).sum();
+    int gone = parts.stream().mapToInt(Part::gone).sum();
+    return changesSomething() || gone > 0
+        ? "%,d bindings are new, %,d changed, %,d gone.".formatted(taken, changed, gone)
+        : "Nothing is new.";
+  }
+}
