@@ -88,6 +88,11 @@ public record Program(
     return entries(e -> e.sort() == Sort.DOCUMENT);
   }
 
+  /** The same under another title. */
+  public Program titled(String other) {
+    return new Program(other, menus, pressed, tabOrder, byAlt, complete);
+  }
+
   /** The same without the entries that look like documents; menus that are empty then stay. */
   public Program withoutDocuments() {
     return new Program(title, without(menus), pressed, tabOrder, byAlt, complete);

@@ -1,10 +1,11 @@
 package polydex.computer;
 
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -15,12 +16,14 @@ import polydex.computer.Widget.Role;
 
 /**
  * Understands what a program shows. Menu bars of several windows are one, the same entry in two of
- * them counts once. An entry is taken for a document or a window, which is no command, only where
- * two things agree: it has no keys of its own, or a digit that numbers it, while other entries of
- * the program have; and it reads like a name of one, or is the title of a window. O(widgets).
+ * them counts once. Entries are taken for documents or windows, which are no commands, only where
+ * two things agree: they stand together and have no keys, or digits that number them, while other
+ * entries of the program have; and most of them read like names of files or are titles of windows.
+ * O(widgets).
  */
 public final class ProgramReading {
   private static final Pattern DOTS = Pattern.compile("\\s*(?:\\.\\.\\.|\u2026)$");
+  private static final Pattern NUMBER = Pattern.compile("^_?\\d{1,2}[.:)]?\\s+(?=\\S)");
   private static final Pattern NUMBERED = Pattern.compile("_?\\d{1,2}[.:)]?\\s+\\S.*");
   private static final Pattern FILE =
       Pattern.compile(".*(?:[^\\s.]\\.[A-Za-z][A-Za-z0-9]{0,5}|[/\\\\]\\S.*|://.*)");
@@ -106,11 +109,12 @@ public final class ProgramReading {
 
   private List<Entry> entries(List<Widget> widgets, boolean bar) {
     Map<List<Object>, Entry> all = new LinkedHashMap<>();
+    Set<Widget> documents = bar ? Set.of() : documents(widgets);
     for (Widget widget : widgets) {
       if (widget.role() == Role.SEPARATOR || name(widget).isEmpty()) {
         continue;
       }
-      Entry entry = entry(widget, bar);
+      Entry entry = entry(widget, bar, documents.contains(widget));
       // The same title twice with the same keys is one entry that is shown twice.
       List<Object> same = List.of(entry.title(), entry.accelerator(), entry.accessKey());
       all.merge(same, entry, (a, b) -> merged(List.of(a), List.of(b)).getFirst());
@@ -118,7 +122,7 @@ public final class ProgramReading {
     return List.copyOf(all.values());
   }
 
-  private Entry entry(Widget widget, boolean bar) {
+  private Entry entry(Widget widget, boolean bar, boolean document) {
     EntryKeys keys = EntryKeys.of(widget, !bar);
     byAlt |= keys.byAlt();
     List<Widget> inside = opened(widget);
@@ -126,9 +130,7 @@ public final class ProgramReading {
     Sort sort =
         opens
             ? Sort.MENU
-            : isDocument(widget, keys)
-                ? Sort.DOCUMENT
-                : widget.role() == Role.ENTRY ? Sort.COMMAND : Sort.SWITCH;
+            : document ? Sort.DOCUMENT : widget.role() == Role.ENTRY ? Sort.COMMAND : Sort.SWITCH;
     return new Entry(
         name(widget),
         keys.accessKey(),
@@ -148,17 +150,45 @@ public final class ProgramReading {
         : inside;
   }
 
-  private boolean isDocument(Widget widget, EntryKeys keys) {
-    String name = PADDED.matcher(widget.name()).replaceAll(" ").strip();
-    boolean numbered = NUMBERED.matcher(name).matches();
-    boolean itsNumber =
-        numbered
-            && keys.accessKey().filter(k -> name.replaceFirst("^_", "").startsWith(k)).isPresent();
-    boolean noKeys = keys.accessKey().isEmpty() && keys.accelerator().isEmpty() && keyed;
-    String lower = name.toLowerCase(Locale.ROOT);
-    boolean isWindow = windows.stream().anyMatch(w -> w.toLowerCase(Locale.ROOT).equals(lower));
-    boolean named = numbered || isWindow || FILE.matcher(name).matches();
-    return (noKeys && named) || itsNumber;
+  /** What of a menu is taken for documents and windows: whole runs of them, by what most are. */
+  private Set<Widget> documents(List<Widget> widgets) {
+    Set<Widget> found = Collections.newSetFromMap(new IdentityHashMap<>());
+    List<Widget> run = new ArrayList<>();
+    for (Widget widget : widgets) {
+      if (isWithoutKeys(widget)) {
+        run.add(widget);
+      } else {
+        end(run, found);
+      }
+    }
+    end(run, found);
+    return found;
+  }
+
+  private void end(List<Widget> run, Set<Widget> found) {
+    if (run.stream().filter(this::readsLikeDocument).count() * 2 > run.size()) {
+      found.addAll(run);
+    }
+    run.clear();
+  }
+
+  /** Whether an entry has no keys where others have, or only the digit that numbers it. */
+  private boolean isWithoutKeys(Widget widget) {
+    if (!widget.role().isEntry() || !widget.inside().isEmpty() || !keyed) {
+      return false;
+    }
+    EntryKeys keys = EntryKeys.of(widget, true);
+    boolean numbers =
+        keys.accessKey()
+            .filter(k -> NUMBERED.matcher(name(widget)).matches())
+            .filter(k -> name(widget).replaceFirst("^_", "").startsWith(k))
+            .isPresent();
+    return keys.accelerator().isEmpty() && (keys.accessKey().isEmpty() || numbers);
+  }
+
+  private boolean readsLikeDocument(Widget widget) {
+    String plain = NUMBER.matcher(name(widget)).replaceFirst("");
+    return windows.contains(plain) || FILE.matcher(plain).matches();
   }
 
   /** Two menu bars as one: what both have is joined, what only the second has comes behind. */

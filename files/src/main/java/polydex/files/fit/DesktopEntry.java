@@ -21,7 +21,7 @@ import polydex.keys.Visible;
  * further actions. Several desktops keep a launcher's keys in a key of their own, {@code
  * X-...-Shortcut} or {@code X-...-Shortcuts}.
  *
- * @param name in the language of the file
+ * @param name in the language that was asked for, or else that of the file
  * @param type {@code Application}, {@code Link} or {@code Directory}
  * @param starts the command, or of a link the address; may be empty
  * @param workingFolder in which it starts; may be empty
@@ -75,6 +75,18 @@ public record DesktopEntry(
    * @throws FileProblem that says the line, and what was expected
    */
   public static DesktopEntry read(String file, byte[] bytes) throws FileProblem {
+    return read(file, bytes, List.of());
+  }
+
+  /**
+   * Reads an entry with its names in a language, as far as it has them. O(bytes).
+   *
+   * @param file its name, for messages
+   * @param languages the best first: {@code de_CH}, {@code de}
+   * @throws FileProblem that says the line, and what was expected
+   */
+  public static DesktopEntry read(String file, byte[] bytes, List<String> languages)
+      throws FileProblem {
     if (bytes.length > LARGEST) {
       throw new FileProblem(file + " is larger than 1 MiB. It was not read.");
     }
@@ -102,20 +114,28 @@ public record DesktopEntry(
         actions.add(
             new Action(
                 Visible.of(id),
-                plain(group.getOrDefault("Name", id)),
+                plain(named(group, languages).orElse(id)),
                 plain(group.getOrDefault("Exec", "")),
                 keys(group)));
       }
     }
     boolean shown = !isTrue(main, "NoDisplay") && !isTrue(main, "Hidden");
     return new DesktopEntry(
-        plain(main.get("Name")),
+        plain(named(main, languages).orElseThrow()),
         plain(type),
         plain(main.getOrDefault(type.equals("Link") ? "URL" : "Exec", "")),
         plain(main.getOrDefault("Path", "")),
         shown,
         keys(main),
         actions);
+  }
+
+  private static Optional<String> named(Map<String, String> group, List<String> languages) {
+    return languages.stream()
+        .map(l -> group.get("Name[" + l + "]"))
+        .filter(n -> n != null && !n.isBlank())
+        .findFirst()
+        .or(() -> Optional.ofNullable(group.get("Name")));
   }
 
   private static boolean isTrue(Map<String, String> group, String key) {

@@ -18,7 +18,7 @@ import polydex.keys.Key;
  * usages of the HID keyboard page (USB HID Usage Tables 1.4, section 10). The table is the resource
  * {@code remaps/keys.csv}.
  */
-final class KeyCodes {
+public final class KeyCodes {
 
   /**
    * A key.
@@ -79,11 +79,13 @@ final class KeyCodes {
     return Optional.ofNullable(BY_KEY.get(key));
   }
 
-  static Optional<Key> byXkb(String name) {
+  /** The key of a name in X keyboard descriptions. */
+  public static Optional<Key> byXkb(String name) {
     return Optional.ofNullable(BY_XKB.get(name));
   }
 
-  static Optional<Key> byKeysym(String name) {
+  /** The key that gives a keysym on every layout. */
+  public static Optional<Key> byKeysym(String name) {
     return Optional.ofNullable(BY_KEYSYM.get(name));
   }
 

@@ -89,6 +89,11 @@ public record Intake(
       return new Said(others, subject, title, take, leave, ways);
     }
 
+    /** With this title of the environment, whatever it is. */
+    public Said titled(String other) {
+      return new Said(columns, subject, Optional.of(other), take, leave, ways);
+    }
+
     /** Copies the sets. */
     public Said {
       take = Set.copyOf(take);

@@ -80,7 +80,7 @@ final class KeyValues {
       }
       String schema = section.getKey().replaceAll("^/|/$", "").replace('/', '.');
       for (Pair pair : section.getValue()) {
-        Optional<List<String>> gestures = SettingsDump.gestures(pair.value());
+        Optional<List<String>> gestures = Variants.gestures(pair.value());
         if (gestures.isEmpty()) {
           left++;
         } else {

@@ -2,7 +2,9 @@ package polydex.files.lists;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.EnumSet;
 import java.util.Optional;
+import java.util.Set;
 import polydex.files.FileProblem;
 import polydex.files.json.ModelFiles;
 import polydex.intake.Steps;
@@ -14,6 +16,15 @@ import polydex.intake.Steps;
 public final class ListReader {
   /** The most lines that a list may have. */
   static final int MOST_ROWS = 1_000_000;
+
+  /** Forms in which programs keep settings, and people don't write lists for each other. */
+  private static final Set<ListForm> CONFIGURATION =
+      EnumSet.of(
+          ListForm.XML,
+          ListForm.JSON,
+          ListForm.KEY_VALUES,
+          ListForm.ACCELERATOR_MAP,
+          ListForm.BIND_LINES);
 
   private ListReader() {}
 
@@ -65,6 +76,23 @@ public final class ListReader {
     }
     String text = Text.read(file).content();
     return Optional.of(text).filter(ModelFiles::isOurs);
+  }
+
+  /**
+   * Reads a text if it is in one of the forms in which programs keep their keys; none for any
+   * other, and for one that has no gestures.
+   *
+   * @param name what the list is to be called
+   */
+  public static Optional<ForeignList> configured(String name, String text) {
+    if (text.isBlank() || !CONFIGURATION.contains(ListForm.of(text))) {
+      return Optional.empty();
+    }
+    try {
+      return Optional.of(read(name, text, ""));
+    } catch (FileProblem _) {
+      return Optional.empty();
+    }
   }
 
   private static ForeignList read(String name, String text, String encoding) throws FileProblem {

@@ -13,7 +13,7 @@ import polydex.intake.ListTable;
 import polydex.intake.Steps;
 
 /** What {@code gsettings list-recursively} prints: schema, key and value on each line. */
-final class SettingsDump {
+public final class SettingsDump {
   private static final List<String> HEADER = List.of("action", "gesture");
   private static final ColumnRoles ROLES = ColumnRoles.of(Map.of(Role.ACTION, 0), 1);
 
@@ -23,9 +23,14 @@ final class SettingsDump {
 
   private SettingsDump() {}
 
-  /** A line: a schema, perhaps with a path behind a colon, a key, and a value. */
-  record Entry(String schema, String key, String value) {
-    static Optional<Entry> of(String line) {
+  /**
+   * A line: a schema, perhaps with a path behind a colon, a key, and a value.
+   *
+   * @param value in the text form of GVariant
+   */
+  public record Entry(String schema, String key, String value) {
+    /** Reads a line; none where it is no such line. */
+    public static Optional<Entry> of(String line) {
       Steps.take(line.length() + 1);
       int first = line.indexOf(' ');
       int second = first < 0 ? -1 : line.indexOf(' ', first + 1);
@@ -63,7 +68,7 @@ final class SettingsDump {
         refused.add(new Refused(number, line.strip(), "Expected a schema, a key and a value."));
         continue;
       }
-      Optional<List<String>> gestures = gestures(entry.get().value());
+      Optional<List<String>> gestures = Variants.gestures(entry.get().value());
       if (gestures.isEmpty()) {
         left++;
       } else {
@@ -122,12 +127,5 @@ final class SettingsDump {
               Optional.of(OWN_ROLES)));
     }
     return new ForeignList(name, form, tables, refused, left, List.of(), "");
-  }
-
-  /** The gestures of a value, where it has some and nothing else. */
-  static Optional<List<String>> gestures(String value) {
-    return Variants.strings(value)
-        .map(l -> l.stream().filter(s -> !s.isEmpty() && !s.equals("disabled")).toList())
-        .filter(l -> !l.isEmpty() && l.stream().anyMatch(Variants::isAccelerator));
   }
 }

@@ -34,7 +34,7 @@ final class SettingsSchema {
       Element schema = key.parent();
       Element value = key.selectFirst("default");
       Optional<List<String>> gestures =
-          value == null ? Optional.empty() : SettingsDump.gestures(value.text());
+          value == null ? Optional.empty() : Variants.gestures(value.text());
       if (gestures.isEmpty()) {
         left++;
         continue;

@@ -10,7 +10,7 @@ import polydex.intake.Steps;
  * Values in the text form of GVariant, as settings of GLib are written: only strings and arrays of
  * them, which is all that gestures are ever in. Each character is looked at once.
  */
-final class Variants {
+public final class Variants {
   private final String text;
   private int at;
 
@@ -19,7 +19,7 @@ final class Variants {
   }
 
   /** The strings of a value; none where it is something else. */
-  static Optional<List<String>> strings(String value) {
+  public static Optional<List<String>> strings(String value) {
     Steps.take(value.length() + 1);
     return new Variants(value.strip()).value();
   }
@@ -114,8 +114,15 @@ final class Variants {
     return text.chars().allMatch(c -> (c < 128 && Character.isLetterOrDigit(c)) || c == '_');
   }
 
+  /** The gestures of a value, where it has some and nothing else. */
+  public static Optional<List<String>> gestures(String value) {
+    return strings(value)
+        .map(l -> l.stream().filter(s -> !s.isEmpty() && !s.equals("disabled")).toList())
+        .filter(l -> !l.isEmpty() && l.stream().anyMatch(Variants::isAccelerator));
+  }
+
   /** {@code switch-windows-backward} as people say it. */
-  static String title(String key) {
+  public static String title(String key) {
     String spaced = key.replaceAll("[-_.]+", " ").strip();
     return spaced.isEmpty()
         ? key

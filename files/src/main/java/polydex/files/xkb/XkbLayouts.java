@@ -59,6 +59,7 @@ public final class XkbLayouts {
 
   private final Path symbols;
   private final Path list;
+  private final Path rules;
   private final Map<String, Map<String, XkbSection>> files = new HashMap<>();
 
   /**
@@ -69,6 +70,7 @@ public final class XkbLayouts {
   public XkbLayouts(Path root) throws FileProblem {
     symbols = root.resolve("symbols").toAbsolutePath().normalize();
     list = root.resolve("rules/evdev.lst");
+    rules = root.resolve("rules/evdev");
     if (!Files.isDirectory(symbols)) {
       throw new FileProblem(
           "There are no keyboard layouts in %s. Install xkb-data, or name another folder."
@@ -103,9 +105,30 @@ public final class XkbLayouts {
    * @throws FileProblem if there is none of that name, or it can't be read; the message says where
    */
   public Layout layout(String name) throws FileProblem {
+    return layout(name, List.of());
+  }
+
+  /**
+   * A layout by its name, as options make it.
+   *
+   * @param name {@code de} or {@code de(nodeadkeys)}
+   * @param options {@code eurosign:e}; those that change no writing key leave its id as it is
+   * @throws FileProblem if there is none of that name, or it can't be read; the message says where
+   */
+  public Layout layout(String name, List<String> options) throws FileProblem {
+    if (options.isEmpty()) {
+      return layout(name, PREFIX + name, "", composed(name));
+    }
+    Layout plain = layout(name);
+    String with = String.join(",", options);
+    Layout changed =
+        layout(name, PREFIX + name + "+" + with, " with " + with, composed(name, options));
+    return changed.symbols().equals(plain.symbols()) ? plain : changed;
+  }
+
+  private Layout layout(String name, String id, String behind, State state) throws FileProblem {
     Matcher matcher = named(name);
     XkbSection main = section(matcher.group("file"), matcher.group("section"));
-    State state = composed(name);
     Map<Key, List<Optional<Symbol>>> symbolsByKey = new EnumMap<>(Key.class);
     state.keys.forEach(
         (xkbName, groups) -> {
@@ -121,7 +144,35 @@ public final class XkbLayouts {
     if (symbolsByKey.isEmpty()) {
       throw new FileProblem("The layout %s types nothing.".formatted(name));
     }
-    return new Layout(PREFIX + name, main.title().orElse(name), symbolsByKey);
+    return new Layout(id, main.title().orElse(name) + behind, symbolsByKey);
+  }
+
+  /**
+   * What each key gives by itself, by its name in X keyboard descriptions ({@code CAPS}), as
+   * options make it; keys that give nothing are not in it.
+   *
+   * @throws FileProblem if there is no such layout, or it can't be read
+   */
+  public Map<String, String> alone(String name, List<String> options) throws FileProblem {
+    Map<String, String> found = new TreeMap<>();
+    composed(name, options)
+        .keys
+        .forEach(
+            (key, groups) ->
+                Optional.ofNullable(groups.get(1))
+                    .flatMap(g -> at(g, 0))
+                    .ifPresent(keysym -> found.put(key, keysym)));
+    return found;
+  }
+
+  /** Whether a key of a name in X keyboard descriptions writes characters. */
+  public boolean isWritten(String xkbName) {
+    return KEYS.containsKey(xkbName);
+  }
+
+  /** Whether an option adds anything to the symbols of any layout. */
+  public boolean changesKeys(String option) throws FileProblem {
+    return XkbRules.read(rules).knows(option);
   }
 
   /** The keysyms of the writing keys, up to four levels each, as they stand in the files. */
@@ -188,6 +239,16 @@ public final class XkbLayouts {
     State state = new State(aliases(named(name).group("file")));
     include("pc(pc105)", Merge.OVERRIDE, state, 0);
     include(name, Merge.OVERRIDE, state, 0);
+    return state;
+  }
+
+  private State composed(String name, List<String> options) throws FileProblem {
+    State state = composed(name);
+    if (!options.isEmpty()) {
+      for (String more : XkbRules.read(rules).symbols(named(name).group("file"), options)) {
+        include(more, Merge.OVERRIDE, state, 0);
+      }
+    }
     return state;
   }
 

@@ -24,8 +24,20 @@ import polydex.files.xkb.XkbSection.Statement;
 final class XkbParser {
   private static final int MOST_GROUPS = 4;
 
+  /** The keys that hold modifiers, by what actions call those. */
+  private static final Map<String, String> HOLDING =
+      Map.of(
+          "Control", "Control_L",
+          "Shift", "Shift_L",
+          "Mod1", "Alt_L",
+          "Alt", "Alt_L",
+          "Mod4", "Super_L",
+          "Super", "Super_L",
+          "LevelThree", "ISO_Level3_Shift");
+
   private final String name;
   private final List<Token> tokens;
+  private Optional<String> held = Optional.empty();
   private int at;
 
   private XkbParser(String name, List<Token> tokens) {
@@ -122,6 +134,7 @@ final class XkbParser {
     expect("{");
     Map<Integer, List<Optional<String>>> levels = new TreeMap<>();
     Map<Integer, String> types = new TreeMap<>();
+    held = Optional.empty();
     while (!accept("}")) {
       if (peek().is("[")) {
         addLevels(levels, nextFree(levels), levels());
@@ -132,6 +145,8 @@ final class XkbParser {
       accept(";");
     }
     accept(";");
+    // What a key does counts for more than what it is called.
+    held.ifPresent(modifier -> levels.put(1, List.of(Optional.of(modifier))));
     Map<Integer, Group> groups = new TreeMap<>();
     for (int group = 1; group <= MOST_GROUPS; group++) {
       Optional<String> type = Optional.ofNullable(types.getOrDefault(group, types.get(0)));
@@ -159,9 +174,22 @@ final class XkbParser {
       addLevels(levels, group, levels());
     } else if (field.equals("type") && peek().kind() == Kind.TEXT) {
       types.put(index.orElse(0), next().text());
+    } else if (field.equals("actions") && index.orElse(1) == 1) {
+      held = action();
     } else {
       skipValue();
     }
+  }
+
+  /** The key whose modifier an action holds: {@code [ SetMods(modifiers=Control) ]}. */
+  private Optional<String> action() throws FileProblem {
+    int from = at;
+    skipValue();
+    List<String> words = tokens.subList(from, at).stream().map(Token::text).toList();
+    int modifiers = words.indexOf("modifiers");
+    return words.size() > modifiers + 2 && modifiers > 0 && words.contains("SetMods")
+        ? Optional.ofNullable(HOLDING.get(words.get(modifiers + 2)))
+        : Optional.empty();
   }
 
   private static int nextFree(Map<Integer, List<Optional<String>>> levels) {

@@ -1,0 +1,65 @@
+package polydex.files.computer;
+
+import java.io.IOException;
+import java.net.InetAddress;
+import java.net.UnknownHostException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+
+/** The computer on which the program runs. */
+public final class ThisComputer {
+  private ThisComputer() {}
+
+  /** Where things are found on it, in the order in which they are brought in. */
+  public static List<ComputerSource> sources(Surroundings here) {
+    return List.of(
+        new KeyboardSource(here),
+        new SettingsSource(here),
+        new ConfigSource(here),
+        new LauncherSource(here),
+        new ProgramSource(here));
+  }
+
+  /** What it is called: as its user named it, or else on the network. */
+  public static String title(Surroundings here) {
+    return pretty(here.at("/etc/machine-info"))
+        .or(() -> line(here.at("/etc/hostname")))
+        .or(() -> here.variable("COMPUTERNAME"))
+        .orElseGet(ThisComputer::onTheNetwork);
+  }
+
+  private static String onTheNetwork() {
+    try {
+      return InetAddress.getLocalHost().getHostName();
+    } catch (UnknownHostException _) {
+      return "This computer";
+    }
+  }
+
+  private static Optional<String> pretty(Path file) {
+    return lines(file).stream()
+        .filter(l -> l.startsWith("PRETTY_HOSTNAME="))
+        .map(l -> l.substring(l.indexOf('=') + 1).strip().replaceAll("^([\"'])(.*)\\1$", "$2"))
+        .filter(l -> !l.isBlank())
+        .findFirst();
+  }
+
+  private static Optional<String> line(Path file) {
+    return lines(file).stream()
+        .map(String::strip)
+        .filter(l -> !l.isEmpty() && !l.startsWith("#"))
+        .findFirst();
+  }
+
+  private static List<String> lines(Path file) {
+    try {
+      return Files.isRegularFile(file) && Files.size(file) < 1 << 16
+          ? Files.readAllLines(file)
+          : List.of();
+    } catch (IOException | java.io.UncheckedIOException _) {
+      return List.of();
+    }
+  }
+}
