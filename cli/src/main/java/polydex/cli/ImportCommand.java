@@ -1,16 +1,13 @@
 package polydex.cli;
 
 import java.io.PrintWriter;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Instant;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Callable;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
@@ -21,20 +18,16 @@ import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import polydex.files.FileProblem;
-import polydex.files.Shipped;
-import polydex.files.demo.DemoFile;
 import polydex.files.json.ModelFiles;
 import polydex.files.json.ModelJson;
 import polydex.files.lists.ForeignList;
 import polydex.files.lists.Intake;
 import polydex.files.lists.ListReader;
-import polydex.files.store.Store;
 import polydex.intake.BindingIntake;
 import polydex.intake.IntakePlan;
 import polydex.intake.IntakeRequest.Ways;
 import polydex.intake.ListSubject;
 import polydex.intake.ReadingChoice;
-import polydex.workspace.Change;
 import polydex.workspace.Workspace;
 
 @Command(
@@ -157,30 +150,9 @@ final class ImportCommand implements Callable<Integer> {
     return own.isPresent() ? bringIn(own.get(), write) : bringIn(ListReader.read(list), write);
   }
 
-  private interface Work<T> {
-    T with(Workspace workspace) throws FileProblem;
-  }
-
-  /** Plans on the workspace, and writes the change where it is to be written. */
-  private <T> T planned(boolean write, Work<T> plan, Function<T, Change.Edit> edit)
-      throws FileProblem {
-    if (!write) {
-      boolean isNew = source.file().filter(f -> !Files.exists(f)).isPresent();
-      return plan.with(isNew ? Shipped.start() : source.workspace());
-    }
-    try (Store store = DemoFile.openOrStart(source.file().orElseThrow(), Instant.now())) {
-      T made = plan.with(store.workspace());
-      if (!edit.apply(made).before().equals(edit.apply(made).after())) {
-        Source.copy(store, spec.commandLine().getErr());
-        store.save(edit.apply(made), Instant.now());
-      }
-      return made;
-    }
-  }
-
   private int bringIn(String ownFormat, boolean write) throws FileProblem {
     ModelFiles.Brought brought =
-        planned(
+        source.planned(
             write,
             w -> ModelFiles.read(w, list.getFileName().toString(), ownFormat),
             ModelFiles.Brought::edit);
@@ -193,7 +165,7 @@ final class ImportCommand implements Callable<Integer> {
   private record Planned(Intake intake, IntakePlan plan) {}
 
   private int bringIn(ForeignList list, boolean write) throws FileProblem {
-    Planned planned = planned(write, w -> plan(w, list), p -> p.plan().change());
+    Planned planned = source.planned(write, w -> plan(w, list), p -> p.plan().change());
     PrintWriter out = spec.commandLine().getOut();
     ImportAnswer answer = ImportAnswer.of(list, planned.intake(), planned.plan(), write);
     if (json) {

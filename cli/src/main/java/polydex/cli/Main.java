@@ -39,6 +39,8 @@ import polydex.keys.Visible;
       RemapCommand.class,
       LinksCommand.class,
       ImportCommand.class,
+      HereCommand.class,
+      GatherCommand.class,
       NotationCommand.class,
       LayoutCommand.class,
       KeymapCommand.class,

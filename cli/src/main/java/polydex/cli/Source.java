@@ -3,12 +3,14 @@ package polydex.cli;
 import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -21,12 +23,14 @@ import polydex.catalog.ActionId;
 import polydex.conflict.Severity;
 import polydex.files.FileProblem;
 import polydex.files.Shipped;
+import polydex.files.demo.DemoFile;
 import polydex.files.demo.DemoHistory;
 import polydex.files.json.WorldFile;
 import polydex.files.store.Store;
 import polydex.person.Knowledge;
 import polydex.route.Setup;
 import polydex.route.SetupId;
+import polydex.workspace.Change;
 import polydex.workspace.Workspace;
 
 /** Where a command gets its data from: a file, or the demo. */
@@ -102,6 +106,30 @@ final class Source {
           });
     }
     return reading.known();
+  }
+
+  /** Something planned on a workspace. */
+  interface Plan<T> {
+    T with(Workspace workspace) throws FileProblem;
+  }
+
+  /**
+   * Plans on the workspace, and writes the change where it is to be written; a new file is begun
+   * where there is none.
+   */
+  <T> T planned(boolean write, Plan<T> plan, Function<T, Change.Edit> edit) throws FileProblem {
+    if (!write) {
+      boolean isNew = file().filter(f -> !Files.exists(f)).isPresent();
+      return plan.with(isNew ? Shipped.start() : workspace());
+    }
+    try (Store store = DemoFile.openOrStart(file().orElseThrow(), Instant.now())) {
+      T made = plan.with(store.workspace());
+      if (!edit.apply(made).before().equals(edit.apply(made).after())) {
+        copy(store, command.commandLine().getErr());
+        store.save(edit.apply(made), Instant.now());
+      }
+      return made;
+    }
   }
 
   <T> T withStore(Path file, StoreWork<T> work) throws FileProblem {

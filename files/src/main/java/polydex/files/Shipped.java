@@ -15,7 +15,9 @@ import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
+import polydex.computer.FoundComputer;
 import polydex.files.json.ActionsFile;
+import polydex.files.json.ComputerFile;
 import polydex.files.json.FitFile;
 import polydex.files.json.KeymapFile;
 import polydex.files.json.ModelJson;
@@ -89,6 +91,15 @@ public final class Shipped {
   /** The layouts that ship. */
   public static List<Layout> layouts() {
     return LAYOUTS.stream().map(l -> read("layouts/" + l + ".json", Layout.class)).toList();
+  }
+
+  /** A computer that ships, by the path of its resource. */
+  public static FoundComputer computer(String name) {
+    try {
+      return ComputerFile.read(name, text(name));
+    } catch (FileProblem e) {
+      throw new IllegalStateException("What ships is broken: " + e.getMessage(), e);
+    }
   }
 
   private static <T> T read(String name, Class<T> type) {

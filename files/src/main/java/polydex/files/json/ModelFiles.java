@@ -16,6 +16,10 @@ import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
+import polydex.computer.ComputerIntake;
+import polydex.computer.ComputerPlan;
+import polydex.computer.Finding;
+import polydex.computer.FoundComputer;
 import polydex.files.FileProblem;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
@@ -39,7 +43,7 @@ public final class ModelFiles {
   }
 
   /**
-   * Reads a keymap, a board or a layout.
+   * Reads a keymap, a board, a layout or a computer.
    *
    * @param name of the file, for messages
    * @throws FileProblem that names file, line and path; nothing is taken then
@@ -65,11 +69,22 @@ public final class ModelFiles {
             new Change.Edit(title, before, before.with(layout)),
             "The layout “%s”, %d keys.".formatted(layout.title(), layout.symbols().size()));
       }
+      case ComputerFile.FORMAT -> computer(before, ComputerFile.read(name, text));
       default ->
           throw new FileProblem(
               "%s, line %d: “%s” is no format that can be brought in; a keymap is polydex-keymap/1."
                   .formatted(name, Schemas.line(text, "/format"), format));
     };
+  }
+
+  /** Another computer, of which is taken what was suggested there. */
+  private static Brought computer(Workspace before, FoundComputer found) {
+    ComputerPlan plan =
+        ComputerIntake.plan(before, found.only(Finding::suggested), true, false, false);
+    return new Brought(
+        plan.change(),
+        "The computer \u201c%s\u201d, %d findings. %s"
+            .formatted(found.title(), plan.parts().size(), plan.summary()));
   }
 
   private static Brought keymap(Workspace before, KeymapDocument document) throws FileProblem {

@@ -1,0 +1,112 @@
+package polydex.cli;
+
+import java.io.PrintWriter;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
+import polydex.computer.Finding;
+import polydex.computer.FoundComputer;
+import polydex.files.FileProblem;
+import polydex.files.computer.ComputerReading;
+import polydex.files.computer.ComputerReading.Stage;
+import polydex.files.computer.ComputerSource;
+import polydex.files.computer.SimulatedComputer;
+import polydex.files.computer.Surroundings;
+import polydex.files.computer.ThisComputer;
+import polydex.keys.Visible;
+
+/** Which computer is looked at, and what of it is wanted. */
+final class Looking {
+  @Spec(Spec.Target.MIXEE)
+  private CommandSpec command;
+
+  @Option(
+      names = "--simulated",
+      description = "Look at a computer of the demo's world instead of this one.")
+  private boolean simulated;
+
+  @Option(
+      names = "--take",
+      split = ",",
+      paramLabel = "ID",
+      description = "Take these findings although they are not suggested.")
+  private @Nullable Set<String> take;
+
+  @Option(names = "--leave", split = ",", paramLabel = "ID", description = "Leave these findings.")
+  private @Nullable Set<String> leave;
+
+  /** What a reading came to. */
+  record Result(List<ComputerReading.Source> sources, FoundComputer found) {}
+
+  /** Looks, telling on the error stream what was looked at. */
+  Result look() {
+    Surroundings here = Surroundings.here();
+    List<ComputerSource> sources =
+        simulated ? SimulatedComputer.sources(1) : ThisComputer.sources(here);
+    String title = simulated ? SimulatedComputer.found().title() : ThisComputer.title(here);
+    PrintWriter err = command.commandLine().getErr();
+    Set<String> told = new HashSet<>();
+    ComputerReading reading =
+        ComputerReading.start(
+            title,
+            sources,
+            all ->
+                all.stream()
+                    .filter(s -> s.stage() != Stage.READING && told.add(s.title()))
+                    .forEach(s -> err.println(line(s))));
+    try {
+      reading.await();
+    } catch (InterruptedException _) {
+      Thread.currentThread().interrupt();
+      reading.stop();
+    }
+    return new Result(reading.sources(), reading.found());
+  }
+
+  private static String line(ComputerReading.Source source) {
+    int found = source.findings().size();
+    return source.title()
+        + ": "
+        + switch (source.stage()) {
+          case READING -> "...";
+          case DONE -> found == 0 ? "nothing." : found + " found.";
+          case FAILED -> source.words();
+          case STOPPED -> source.words() + " " + found + " found.";
+        };
+  }
+
+  /** Whether a finding is wanted: as it is suggested, unless something else is said. */
+  boolean wants(Finding finding) {
+    boolean said = take != null && (take.contains(finding.id()) || take.contains("all"));
+    return (said || finding.suggested()) && (leave == null || !leave.contains(finding.id()));
+  }
+
+  /**
+   * A gathered computer as a file; one that is there is written over only if it is of this kind.
+   */
+  static void write(Path file, String text) throws FileProblem {
+    try {
+      if (Files.exists(file)
+          && !Files.readString(file, StandardCharsets.UTF_8).contains("polydex-computer/")) {
+        throw new FileProblem(
+            Visible.of(file + " is there and is no gathered computer. It was left as it is."));
+      }
+      Path beside = Files.createTempFile(file.toAbsolutePath().getParent(), ".gather", ".json");
+      Files.writeString(beside, text, StandardCharsets.UTF_8);
+      Files.move(
+          beside,
+          file,
+          java.nio.file.StandardCopyOption.REPLACE_EXISTING,
+          java.nio.file.StandardCopyOption.ATOMIC_MOVE);
+    } catch (java.io.IOException e) {
+      throw new FileProblem("%s can't be written: %s.".formatted(file, e.getMessage()), e);
+    }
+  }
+}
