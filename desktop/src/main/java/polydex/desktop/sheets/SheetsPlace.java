@@ -27,6 +27,7 @@ import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.desk.Place;
+import polydex.desktop.here.HereView;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.sheets.IntakeLines.Line;
 import polydex.desktop.state.Beside;
@@ -169,6 +170,7 @@ public final class SheetsPlace implements Place {
         KeyCommand.of("Ctrl+G", "Drop what is gone", this::toggleGone),
         KeyCommand.of("F6", "Copies", keeping::copies),
         KeyCommand.of("F8", "Everything out", keeping::archive),
+        KeyCommand.of("F9", "This computer", () -> new HereView(desk).open(() -> {})),
         KeyCommand.quiet("Esc", "Stop reading", this::stop));
   }
 

@@ -28,6 +28,7 @@ import polydex.desktop.controls.Plot.Point;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.desk.Place;
+import polydex.desktop.here.WayIn;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.mouse.Marks;
 import polydex.desktop.mouse.NamesView;
@@ -52,12 +53,14 @@ public final class TodayPlace implements Place {
   private List<KeyCommand> commands = List.of();
   private Optional<Node> first = Optional.empty();
   private final TodayDrill drill;
+  private final WayIn way;
 
   /** The place. */
   public TodayPlace(Desk desk, Beginning beginning) {
     this.desk = desk;
     this.beginning = beginning;
     drill = new TodayDrill(desk);
+    way = new WayIn(desk, this::refreshIfShown);
     scroll.setFitToWidth(true);
     scroll.setFocusTraversable(false);
     scroll.getStyleClass().add("today");
@@ -147,10 +150,10 @@ public final class TodayPlace implements Place {
     root.getChildren().clear();
     first = Optional.empty();
     root.getChildren().add(Texts.heading("Today"));
-    if (isNew()) {
-      VBox start = TodayStart.of(desk, page, beginning);
+    if (way.isOpen()) {
+      VBox start = TodayStart.of(desk, page, way, beginning);
       root.getChildren().add(start);
-      first = Optional.of(start.getChildren().get(1));
+      first = Optional.of(((VBox) start.getChildren().get(1)).getChildren().getFirst());
     } else {
       Optional<Findings> found = desk.auditor().found().get();
       drill.look();
@@ -191,13 +194,6 @@ public final class TodayPlace implements Place {
       }
     }
     return false;
-  }
-
-  /** Nothing was noted, drilled or made yet. */
-  private boolean isNew() {
-    return desk.session().standing().events() == 0
-        && desk.session().progress().states().isEmpty()
-        && desk.session().workspace().get().setups().size() <= 1;
   }
 
   // ---- the mouse

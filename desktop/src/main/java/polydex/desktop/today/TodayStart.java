@@ -4,29 +4,30 @@ import javafx.scene.layout.VBox;
 import polydex.desktop.controls.NumberedLines;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
+import polydex.desktop.here.WayIn;
+import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.setups.SetupsView;
 
 /** How a new file begins. */
 final class TodayStart {
   private TodayStart() {}
 
-  static VBox of(Desk desk, NumberedLines lines, Beginning beginning) {
+  static VBox of(Desk desk, NumberedLines lines, WayIn way, Beginning beginning) {
+    VBox steps = way.steps(lines);
+    lines.add(KeyCommand.of("F9", "Leave the way in", way::leave));
     return new VBox(
         14,
         Texts.words(
-            "This file is new. Polydex shows you which keys do what on your computers, drills them,"
-                + " and finds out what you still do with the mouse. Begin with any of these; each"
-                + " is one key."),
+            "Polydex shows you which keys do what on your computers, drills them, and finds out what"
+                + " you still do with the mouse. These steps lead in; each is one key, and each can be"
+                + " passed over. F9 leaves them."),
+        steps,
+        Texts.part("Or else"),
         lines.line(
             "Choose your board and your systems",
             Texts.quiet(""),
             "Which keyboard lies under your hands, which desktop runs, what is remapped.",
             () -> new SetupsView(desk).open()),
-        lines.line(
-            "Bring in keymaps",
-            Texts.quiet(""),
-            "Lists of bindings as you find them: tables, settings, text.",
-            () -> desk.keys().go('S')),
         lines.line(
             "Bring in or record a mouse log",
             Texts.quiet(""),

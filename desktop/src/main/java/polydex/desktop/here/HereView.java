@@ -1,0 +1,263 @@
+package polydex.desktop.here;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.application.Platform;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.VBox;
+import polydex.computer.ComputerIntake;
+import polydex.computer.ComputerPlan;
+import polydex.computer.Finding;
+import polydex.computer.FoundComputer;
+import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.OverlayBox;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.desk.Desk;
+import polydex.desktop.here.HereRow.OfFinding;
+import polydex.desktop.keys.KeyCommand;
+import polydex.desktop.state.Beside;
+import polydex.files.computer.AccessibilitySwitch;
+import polydex.files.computer.ComputerReading;
+import polydex.files.computer.ComputerReading.Stage;
+import polydex.files.computer.ComputerSource;
+import polydex.files.computer.SimulatedComputer;
+import polydex.files.computer.Surroundings;
+import polydex.files.computer.ThisComputer;
+import polydex.files.computer.Tools;
+import polydex.files.demo.DemoFile;
+import polydex.workspace.Workspace;
+
+/**
+ * What is found on the computer that one sits at, each finding with what it would bring; what is
+ * ticked is brought in as one change. In the demo it is a computer of the demo's world.
+ */
+public final class HereView {
+  private final Desk desk;
+  private final boolean simulated;
+  private final String computer;
+  private final Label state = Texts.words("");
+  private final Label detail = Texts.quiet("");
+  private final ListView<HereRow> list;
+  private final Beside planning = new Beside("computer");
+
+  /** What the person said of findings, by their ids; of others it is as suggested. */
+  private final Map<String, Boolean> said = new HashMap<>();
+
+  private Optional<ComputerReading> reading = Optional.empty();
+  private List<ComputerReading.Source> sources = List.of();
+  private Optional<ComputerPlan> plan = Optional.empty();
+  private boolean documents;
+  private boolean dropGone;
+  private boolean told;
+  private Runnable then = () -> {};
+
+  /** For an open file. */
+  public HereView(Desk desk) {
+    this.desk = desk;
+    simulated = desk.session().setting(DemoFile.NOW).isPresent();
+    computer =
+        simulated ? SimulatedComputer.found().title() : ThisComputer.title(Surroundings.here());
+    list =
+        Lists.of(
+            "What is found",
+            HereRow::draw,
+            HereRow::words,
+            Texts.quiet("Nothing was looked at yet. F5 looks."));
+    list.getStyleClass().add("nine-rows");
+    list.getSelectionModel()
+        .selectedItemProperty()
+        .addListener((_, _, row) -> detail.setText(row == null ? "" : row.detail()));
+    detail.setWrapText(true);
+    detail.getStyleClass().add("here-detail");
+  }
+
+  /**
+   * Shows it over the place, and looks at once.
+   *
+   * @param taken what is done when something was brought in
+   */
+  public void open(Runnable taken) {
+    then = taken;
+    VBox box =
+        OverlayBox.wide(
+            Texts.heading(
+                simulated ? "A computer of the demo: " + computer : "This computer: " + computer),
+            state,
+            list,
+            detail);
+    desk.keys()
+        .open(
+            box,
+            list,
+            List.of(
+                KeyCommand.of("Space", "Take it or leave it", this::tick),
+                KeyCommand.of("Ctrl+Enter", "Bring in what is ticked", this::bringIn),
+                KeyCommand.of("F5", "Look again", this::look),
+                KeyCommand.of("F4", "Documents in menus", this::takeDocuments),
+                KeyCommand.of("Ctrl+G", "Drop what is gone", this::toggleGone),
+                KeyCommand.of("F6", "Accessibility on or off", this::accessibility)));
+    // Whoever closes it does not wait any more.
+    box.sceneProperty()
+        .addListener(
+            (_, _, scene) -> {
+              if (scene == null) {
+                reading.ifPresent(ComputerReading::stop);
+                planning.close();
+              }
+            });
+    look();
+  }
+
+  private void look() {
+    reading.ifPresent(ComputerReading::stop);
+    plan = Optional.empty();
+    List<ComputerSource> places =
+        simulated ? SimulatedComputer.sources(1) : ThisComputer.sources(Surroundings.here());
+    state.setText("Looking \u2026 Nothing is written to the computer. Esc stops.");
+    Lists.waiting(list, "What is found comes here.");
+    ComputerReading now =
+        ComputerReading.start(computer, places, all -> Platform.runLater(() -> heard(all)));
+    reading = Optional.of(now);
+  }
+
+  /** Only what the newest reading says counts; of several news in a frame the last is drawn. */
+  private void heard(List<ComputerReading.Source> all) {
+    if (reading.filter(r -> r.sources().equals(all)).isEmpty()) {
+      return;
+    }
+    sources = all;
+    draw();
+    if (reading.filter(ComputerReading::isDone).isPresent()) {
+      reckon();
+    }
+  }
+
+  private boolean isTaken(Finding finding) {
+    return said.getOrDefault(finding.id(), finding.suggested());
+  }
+
+  private void draw() {
+    HereRow chosen = list.getSelectionModel().getSelectedItem();
+    List<HereRow> rows = HereRow.of(sources, this::isTaken, plan);
+    Lists.found(list, rows);
+    int at = rows.indexOf(chosen);
+    for (int i = 0; i < rows.size() && at < 0 && chosen != null; i++) {
+      at = isSame(rows.get(i), chosen) ? i : -1;
+    }
+    if (at < 0) {
+      for (int i = 0; i < rows.size() && at < 0; i++) {
+        at = rows.get(i) instanceof OfFinding ? i : -1;
+      }
+    }
+    list.getSelectionModel().select(Math.max(0, at));
+    HereRow now = list.getSelectionModel().getSelectedItem();
+    detail.setText(now == null ? "" : now.detail());
+  }
+
+  private static boolean isSame(HereRow some, HereRow other) {
+    return some instanceof OfFinding(Finding a, _, _)
+        && other instanceof OfFinding(Finding b, _, _)
+        && a.id().equals(b.id());
+  }
+
+  /** Finds out beside the window what would be brought in. */
+  private void reckon() {
+    plan = Optional.empty();
+    FoundComputer found = reading.orElseThrow().found().only(this::isTaken);
+    Workspace before = desk.session().workspace().get();
+    boolean with = documents;
+    boolean drop = dropGone;
+    state.setText("Finding out what that would bring \u2026");
+    planning.ask(
+        _ -> ComputerIntake.plan(before, found, false, drop, with),
+        made -> {
+          plan = Optional.of(made);
+          state.setText(words(made));
+          draw();
+        },
+        state::setText);
+  }
+
+  private String words(ComputerPlan made) {
+    long failed =
+        sources.stream()
+            .filter(s -> s.stage() == Stage.FAILED || s.stage() == Stage.STOPPED)
+            .count();
+    String not = failed == 0 ? "" : " %d could not be looked at.".formatted(failed);
+    return made.summary()
+        + not
+        + (made.changesSomething() ? " Ctrl+Enter brings in what is ticked." : "");
+  }
+
+  private void tick() {
+    if (list.getSelectionModel().getSelectedItem() instanceof OfFinding f) {
+      said.put(f.finding().id(), !f.taken());
+      if (reading.filter(ComputerReading::isDone).isPresent()) {
+        reckon();
+      }
+      draw();
+    }
+  }
+
+  private void takeDocuments() {
+    documents = !documents;
+    state.setText(
+        documents
+            ? "Menu entries that look like documents are taken as commands."
+            : "Menu entries that look like documents are left.");
+    if (reading.filter(ComputerReading::isDone).isPresent()) {
+      reckon();
+    }
+  }
+
+  private void toggleGone() {
+    dropGone = !dropGone;
+    desk.session()
+        .say(
+            dropGone
+                ? "What is gone from the computer goes from here too."
+                : "What is gone from the computer stays here.");
+    if (reading.filter(ComputerReading::isDone).isPresent()) {
+      reckon();
+    }
+  }
+
+  private void accessibility() {
+    if (simulated) {
+      state.setText("In the demo no computer is looked at, and none is changed.");
+      return;
+    }
+    planning.ask(
+        _ -> {
+          boolean on = !AccessibilitySwitch.isOn(Tools.INSTALLED);
+          return AccessibilitySwitch.set(Tools.INSTALLED, on)
+              ? "Accessibility is %s now; F6 switches it back. Programs notice when they start: start yours again, then F5."
+                  .formatted(on ? "on" : "off")
+              : "Accessibility can't be switched here: the tool gsettings, or its schema, is not there.";
+        },
+        state::setText,
+        state::setText);
+  }
+
+  private void bringIn() {
+    if (reading.filter(ComputerReading::isDone).isEmpty()) {
+      state.setText("Not all was looked at yet. Ctrl+Enter again takes what is there so far.");
+      if (told) {
+        reading.ifPresent(ComputerReading::stop);
+      }
+      told = !told;
+    } else if (plan.isEmpty()) {
+      state.setText("What that would bring is still being found out.");
+    } else if (!plan.get().changesSomething()) {
+      state.setText("Nothing is new: there is nothing to bring in.");
+    } else if (desk.session().apply(plan.get().change())) {
+      desk.keys().close();
+      then.run();
+    } else {
+      reckon();
+    }
+  }
+}
