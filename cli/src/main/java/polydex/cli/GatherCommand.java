@@ -30,7 +30,8 @@ final class GatherCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws Exception {
-    FoundComputer found = looking.look().found().only(looking::wants);
+    FoundComputer all = looking.look().found();
+    FoundComputer found = all.only(f -> looking.wants(all, f));
     Looking.write(file, ComputerFile.write(found));
     spec.commandLine()
         .getOut()

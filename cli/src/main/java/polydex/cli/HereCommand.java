@@ -12,6 +12,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 import polydex.computer.ComputerIntake;
 import polydex.computer.ComputerPlan;
+import polydex.computer.FoundComputer;
 import polydex.files.computer.AccessibilitySwitch;
 import polydex.files.computer.ComputerReading.Stage;
 import polydex.files.computer.Tools;
@@ -92,9 +93,7 @@ final class HereCommand implements Callable<Integer> {
     ComputerPlan plan =
         source.planned(
             write,
-            w ->
-                ComputerIntake.plan(
-                    w, looked.found().only(looking::wants), false, dropGone, documents),
+            w -> ComputerIntake.plan(w, wanted(looked), false, dropGone, documents),
             ComputerPlan::change);
     Answer answer = answer(looked, plan, write);
     PrintWriter out = spec.commandLine().getOut();
@@ -105,6 +104,10 @@ final class HereCommand implements Callable<Integer> {
     }
     boolean all = looked.sources().stream().allMatch(s -> s.stage() == Stage.DONE);
     return all && switched ? Main.DONE : Main.NO;
+  }
+
+  private FoundComputer wanted(Looking.Result looked) {
+    return looked.found().only(f -> looking.wants(looked.found(), f));
   }
 
   private boolean switchAccessibility(String wanted) {
@@ -137,7 +140,7 @@ final class HereCommand implements Callable<Integer> {
                       f.where(),
                       f.amount(),
                       f.example(),
-                      looking.wants(f),
+                      looking.wants(looked.found(), f),
                       part.map(ComputerPlan.Part::taken).orElse(0),
                       part.map(ComputerPlan.Part::changed).orElse(0),
                       part.map(ComputerPlan.Part::gone).orElse(0),

@@ -83,9 +83,9 @@ final class Looking {
   }
 
   /** Whether a finding is wanted: as it is suggested, unless something else is said. */
-  boolean wants(Finding finding) {
+  boolean wants(FoundComputer found, Finding finding) {
     boolean said = take != null && (take.contains(finding.id()) || take.contains("all"));
-    return (said || finding.suggested()) && (leave == null || !leave.contains(finding.id()));
+    return (said || found.suggests(finding)) && (leave == null || !leave.contains(finding.id()));
   }
 
   /**

@@ -8,6 +8,7 @@ import java.util.Set;
 import polydex.boards.Layout;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.MenuForm;
+import polydex.catalog.EnvironmentId;
 import polydex.computer.Finding.Keyboard;
 import polydex.computer.Finding.Keys;
 import polydex.computer.Finding.Launchers;
@@ -23,6 +24,7 @@ import polydex.route.Remap;
 import polydex.route.Setup;
 import polydex.route.Situation.Computer;
 import polydex.workspace.Change;
+import polydex.workspace.Remembered;
 import polydex.workspace.Workspace;
 
 /**
@@ -32,6 +34,9 @@ import polydex.workspace.Workspace;
  * is that of {@link BindingIntake} for each.
  */
 public final class ComputerIntake {
+  /** What the ids of findings begin with that stand in files of programs. */
+  public static final String FILE = "file:";
+
   private final FoundComputer found;
   private final boolean dropGone;
   private final boolean withDocuments;
@@ -160,10 +165,34 @@ public final class ComputerIntake {
   }
 
   private IntakePlan program(Finding finding, Program program) {
+    now = withoutFiles(now, program.title());
     Program wanted = withDocuments ? program : program.withoutDocuments();
     IntakePlan plan = bindings(ProgramRows.of(list(finding), wanted));
     now = Machines.running(program.byAlt() ? menusByAlt(now) : now, program.title());
     return plan;
+  }
+
+  /**
+   * Without what came from files of a program that is now seen itself: it shows the same keys by
+   * the names that people know.
+   */
+  private Workspace withoutFiles(Workspace workspace, String title) {
+    Optional<EnvironmentId> of =
+        workspace.catalog().environments().stream()
+            .filter(e -> e.platform().isEmpty() && e.title().equals(title))
+            .map(Environment::id)
+            .findFirst();
+    Workspace after = workspace;
+    for (Map.Entry<String, Remembered.Source> list : workspace.remembered().lists().entrySet()) {
+      Set<String> ids = of.map(list.getValue().bindings()::get).orElse(Set.of());
+      if (list.getKey().startsWith(found.title() + ": " + FILE) && !ids.isEmpty()) {
+        after =
+            after
+                .with(after.catalog().without(of.orElseThrow(), ids))
+                .with(after.remembered().withList(list.getKey(), new Remembered.Source(Map.of())));
+      }
+    }
+    return after;
   }
 
   /** The desktop of the computer, whose programs open their menus with Alt held. */

@@ -4,6 +4,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Predicate;
+import polydex.intake.ListSubject;
 import polydex.keys.Visible;
 
 /**
@@ -25,6 +26,22 @@ public record FoundComputer(String title, List<Finding> findings) {
     if (title.isEmpty() || !findings.stream().map(Finding::id).allMatch(ids::add)) {
       throw new IllegalArgumentException("A computer has a title, and findings of different ids");
     }
+  }
+
+  /**
+   * Whether a finding is what the person most likely wants. What a program keeps in a file is not
+   * where the program runs: what that shows says more, and the same twice would be two actions.
+   */
+  public boolean suggests(Finding finding) {
+    boolean runs =
+        finding.what() instanceof Finding.Keys(ListSubject about, String title, _, _)
+            && about == ListSubject.APPLICATION
+            && findings.stream()
+                .anyMatch(
+                    f ->
+                        f.what() instanceof Finding.Running(Program p)
+                            && p.title().equalsIgnoreCase(title));
+    return finding.suggested() && !runs;
   }
 
   /** The same with some of its findings only. */

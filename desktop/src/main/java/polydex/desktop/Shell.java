@@ -399,6 +399,12 @@ public final class Shell implements Navigation {
   }
 
   @Override
+  public void drillFirst(int actions) {
+    go(drill);
+    drill.beginFirst(actions);
+  }
+
+  @Override
   public void weeks() {
     go(mouse);
     mouse.weeks();

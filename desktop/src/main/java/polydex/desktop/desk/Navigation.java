@@ -47,6 +47,9 @@ public interface Navigation {
   /** Begins a drill. */
   void drill();
 
+  /** Begins a drill of so many actions that are most worth learning. */
+  void drillFirst(int actions);
+
   /** Shows how it went with the mouse, week by week. */
   void weeks();
 

@@ -17,6 +17,7 @@ import polydex.desktop.state.Analysis;
 import polydex.recall.DrillItem;
 import polydex.recall.NextToLearn;
 import polydex.recall.Question;
+import polydex.recall.SessionPlan;
 
 /** Where drills begin, run and end, and where one sees how learning goes. */
 public final class DrillPlace implements Place {
@@ -31,6 +32,9 @@ public final class DrillPlace implements Place {
   private final DrillAfter after;
   private final DrillProgress progress;
   private boolean beginWhenReady;
+
+  /** How many new items the next drill is about, and nothing else; none for what is due. */
+  private Optional<Integer> first = Optional.empty();
 
   /**
    * The place.
@@ -94,7 +98,7 @@ public final class DrillPlace implements Place {
   private void analysed() {
     refreshStart();
     if (beginWhenReady && found().isPresent()) {
-      begin();
+      begin(first);
     }
   }
 
@@ -158,6 +162,16 @@ public final class DrillPlace implements Place {
 
   /** Begins a drill, as soon as it is known what can be asked. */
   public void begin() {
+    begin(Optional.empty());
+  }
+
+  /** Begins a drill of so many of what is most worth learning. */
+  public void beginFirst(int items) {
+    begin(Optional.of(items));
+  }
+
+  private void begin(Optional<Integer> wanted) {
+    first = wanted;
     Optional<String> hindrance = desk.analyst().hindrance();
     if (hindrance.isPresent()) {
       desk.session().problem(hindrance.get());
@@ -172,7 +186,14 @@ public final class DrillPlace implements Place {
         desk.drills().next(MOST_NEW).stream().map(NextToLearn.Proposal::item).toList();
     Duration time = Duration.ofMinutes(desk.drills().settings().minutesADay());
     List<Question> questions =
-        desk.drills().plan(random).map(p -> p.session(time, next)).orElse(List.of());
+        desk.drills()
+            .plan(random)
+            .map(
+                p ->
+                    first
+                        .map(n -> p.only(next.stream().limit(n).toList(), SessionPlan.TIMES_NEW))
+                        .orElseGet(() -> p.session(time, next)))
+            .orElse(List.of());
     if (questions.isEmpty()) {
       desk.session()
           .say("Nothing is due, and nothing new may be given now. Sprint (F6) trains speed.");

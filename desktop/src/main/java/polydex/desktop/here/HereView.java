@@ -66,7 +66,7 @@ public final class HereView {
             HereRow::draw,
             HereRow::words,
             Texts.quiet("Nothing was looked at yet. F5 looks."));
-    list.getStyleClass().add("nine-rows");
+    list.getStyleClass().add("here-rows");
     list.getSelectionModel()
         .selectedItemProperty()
         .addListener((_, _, row) -> detail.setText(row == null ? "" : row.detail()));
@@ -136,7 +136,7 @@ public final class HereView {
   }
 
   private boolean isTaken(Finding finding) {
-    return said.getOrDefault(finding.id(), finding.suggested());
+    return said.getOrDefault(finding.id(), reading.orElseThrow().found().suggests(finding));
   }
 
   private void draw() {
@@ -253,11 +253,13 @@ public final class HereView {
       state.setText("What that would bring is still being found out.");
     } else if (!plan.get().changesSomething()) {
       state.setText("Nothing is new: there is nothing to bring in.");
-    } else if (desk.session().apply(plan.get().change())) {
-      desk.keys().close();
-      then.run();
     } else {
-      reckon();
+      // First closed, so that the focus is back in the place when that is drawn anew.
+      ComputerPlan made = plan.get();
+      desk.keys().close();
+      if (desk.session().apply(made.change())) {
+        then.run();
+      }
     }
   }
 }

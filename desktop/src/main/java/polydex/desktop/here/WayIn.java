@@ -115,8 +115,8 @@ public final class WayIn {
         page.line(
             "A first drill of five",
             Texts.quiet(""),
-            "Five actions that are worth having in the fingers, in about a minute.",
-            desk.keys()::drill));
+            "Five actions that are worth having in the fingers, three times each, in about two minutes.",
+            () -> desk.keys().drillFirst(5)));
     VBox box = new VBox(14);
     box.getChildren().addAll(lines);
     return box;
@@ -144,9 +144,11 @@ public final class WayIn {
         .first()
         .map(
             c ->
-                "%,d conflicts. The worst: %s"
+                "%s. The worst: %s"
                     .formatted(
-                        worst.get().number(),
+                        worst.get().number() == 1
+                            ? "1 conflict"
+                            : "%,d conflicts".formatted(worst.get().number()),
                         ConflictSentence.withoutWayOut(c, workspace().catalog())))
         .orElse("No conflict: every key of these programs reaches them.");
   }

@@ -150,7 +150,7 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
   private void followTyped() {
     try {
       Gesture gesture = Gesture.parse(typed.getText());
-      follow(gesture.expand().getFirst());
+      trace(gesture.expand().getFirst());
     } catch (GestureSyntaxException e) {
       outcome.setText(e.getMessage());
       typed.positionCaret(Math.min(typed.getText().length(), e.column() - 1));
@@ -159,6 +159,11 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
 
   /** Shows the way of a gesture through the setup in use. */
   public void follow(Gesture gesture) {
+    typed.setText(gesture.toString());
+    trace(gesture);
+  }
+
+  private void trace(Gesture gesture) {
     shown = gesture;
     desk.analyst().found().get().ifPresent(a -> show(where.tracer(a.traces().tracer()), gesture));
   }

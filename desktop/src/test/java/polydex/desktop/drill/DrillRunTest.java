@@ -101,6 +101,9 @@ class DrillRunTest implements Navigation {
   public void open(VBox shown, Node focus, List<KeyCommand> commands) {}
 
   @Override
+  public void drillFirst(int actions) {}
+
+  @Override
   public void drill() {}
 
   @Override

@@ -18,7 +18,6 @@ import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
 import polydex.computer.ComputerIntake;
 import polydex.computer.ComputerPlan;
-import polydex.computer.Finding;
 import polydex.computer.FoundComputer;
 import polydex.files.FileProblem;
 import polydex.workspace.Change;
@@ -80,7 +79,7 @@ public final class ModelFiles {
   /** Another computer, of which is taken what was suggested there. */
   private static Brought computer(Workspace before, FoundComputer found) {
     ComputerPlan plan =
-        ComputerIntake.plan(before, found.only(Finding::suggested), true, false, false);
+        ComputerIntake.plan(before, found.only(found::suggests), true, false, false);
     return new Brought(
         plan.change(),
         "The computer \u201c%s\u201d, %d findings. %s"

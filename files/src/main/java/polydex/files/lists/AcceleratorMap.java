@@ -43,11 +43,7 @@ final class AcceleratorMap {
         continue;
       }
       String path = line.group(1);
-      lines.add(
-          new ListTable.Line(
-              number,
-              "",
-              List.of(Variants.title(path.substring(path.lastIndexOf('/') + 1)), line.group(2))));
+      lines.add(new ListTable.Line(number, "", List.of(title(path), line.group(2))));
     }
     if (lines.isEmpty()) {
       throw new FileProblem(name + " is an accelerator map without a gesture. Nothing was taken.");
@@ -66,5 +62,11 @@ final class AcceleratorMap {
         left,
         List.of(),
         "");
+  }
+
+  /** The last part of a path; actions of a window or of the whole program begin so. */
+  private static String title(String path) {
+    return Variants.title(
+        path.substring(path.lastIndexOf('/') + 1).replaceFirst("^(?:win|app)\\.(?=.)", ""));
   }
 }
