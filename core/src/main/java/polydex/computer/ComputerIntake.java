@@ -94,7 +94,19 @@ public final class ComputerIntake {
           case Keys k -> Optional.of(keys(finding, k));
           case Running r -> Optional.of(program(finding, r.program()));
         };
-    parts.add(new ComputerPlan.Part(finding, plan, !before.equals(now)));
+    boolean changes =
+        plan.filter(IntakePlan::changesSomething).isPresent() || isAnother(before, now);
+    if (!changes) {
+      now = before;
+    }
+    parts.add(new ComputerPlan.Part(finding, plan, changes));
+  }
+
+  /** Whether anything but bindings is another. */
+  private static boolean isAnother(Workspace some, Workspace other) {
+    return !some.setups().equals(other.setups())
+        || !some.world().layouts().keySet().equals(other.world().layouts().keySet())
+        || !some.catalog().environments().equals(other.catalog().environments());
   }
 
   private String list(Finding finding) {
@@ -104,7 +116,13 @@ public final class ComputerIntake {
   // ---- keyboard
 
   private Workspace keyboard(Keyboard keyboard) {
-    Workspace with = now.with(keyboard.layout());
+    // A layout that is known under another name is that one.
+    Layout layout =
+        now.world().layouts().values().stream()
+            .filter(l -> l.symbols().equals(keyboard.layout().symbols()))
+            .findFirst()
+            .orElse(keyboard.layout());
+    Workspace with = now.with(layout);
     for (Layout other : keyboard.others()) {
       with = with.with(other);
     }
@@ -116,8 +134,7 @@ public final class ComputerIntake {
     return with.with(
         with.situation()
             .withMachine(
-                computer,
-                m -> m.typing(keyboard.layout().id()).withRemaps(remaps(m, keyboard.remaps()))));
+                computer, m -> m.typing(layout.id()).withRemaps(remaps(m, keyboard.remaps()))));
   }
 
   /** Those that were read, in the place of those that were read before; others stay behind them. */

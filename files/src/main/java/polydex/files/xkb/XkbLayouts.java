@@ -393,6 +393,7 @@ public final class XkbLayouts {
     Map<String, String> names = new HashMap<>();
     names.put("AC12", "BKSL");
     names.put("HZTG", "TLDE");
+    names.put("MENU", "COMP");
     List<String> rows =
         AZERTY.contains(layout)
             ? List.of("AZERTYUIOP", "QSDFGHJKLM", "WXCVBN")

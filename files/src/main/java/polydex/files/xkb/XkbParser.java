@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.regex.Pattern;
 import polydex.files.FileProblem;
 import polydex.files.xkb.XkbScanner.Kind;
 import polydex.files.xkb.XkbScanner.Token;
@@ -34,6 +35,9 @@ final class XkbParser {
           "Mod4", "Super_L",
           "Super", "Super_L",
           "LevelThree", "ISO_Level3_Shift");
+
+  private static final Pattern MODIFIER =
+      Pattern.compile("(?:Control|Shift|Alt|Meta|Super|Hyper)_[LR]|ISO_Level[35]_Shift");
 
   private final String name;
   private final List<Token> tokens;
@@ -145,8 +149,11 @@ final class XkbParser {
       accept(";");
     }
     accept(";");
-    // What a key does counts for more than what it is called.
-    held.ifPresent(modifier -> levels.put(1, List.of(Optional.of(modifier))));
+    // A key that holds a modifier is one, whatever it is called; unless that says so already.
+    Optional<String> called =
+        levels.getOrDefault(1, List.of()).stream().limit(1).flatMap(Optional::stream).findFirst();
+    held.filter(_ -> called.filter(k -> !MODIFIER.matcher(k).matches()).isPresent())
+        .ifPresent(m -> levels.put(1, List.of(Optional.of(m))));
     Map<Integer, Group> groups = new TreeMap<>();
     for (int group = 1; group <= MOST_GROUPS; group++) {
       Optional<String> type = Optional.ofNullable(types.getOrDefault(group, types.get(0)));
