@@ -63,15 +63,18 @@ final class Bus implements AutoCloseable {
     /**
      * What came back; none for an error.
      *
-     * @throws Silent if nothing comes for {@link #PATIENCE}
+     * @throws Silent if nothing comes for {@link #PATIENCE}, or too much
      */
     Optional<Object> answer() throws Silent {
       Message reply = call.getReply(PATIENCE);
       if (reply == null) {
-        throw new Silent();
+        throw new Silent("It did not answer for a second");
+      }
+      if (length(reply) > LARGEST) {
+        throw new Silent("It answered with more than %d MiB".formatted(LARGEST >> 20));
       }
       try {
-        if (!(reply instanceof MethodReturn) || length(reply) > LARGEST) {
+        if (!(reply instanceof MethodReturn)) {
           return Optional.empty();
         }
         Object[] values = reply.getParameters();
@@ -122,9 +125,13 @@ final class Bus implements AutoCloseable {
     return length;
   }
 
-  /** Somebody does not answer. */
+  /** Somebody does not answer, or not as anybody would who means well; the message says how. */
   static final class Silent extends Exception {
     private static final long serialVersionUID = 1;
+
+    Silent(String how) {
+      super(how);
+    }
   }
 
   /** Calls a method without waiting for what comes back. */

@@ -106,8 +106,8 @@ final class ProgramWalk {
           left = "It goes on below %d levels, which were read.".formatted(DEEPEST);
         }
       }
-    } catch (Silent _) {
-      left = "It did not answer for a second, and the rest was left.";
+    } catch (Silent e) {
+      left = e.getMessage() + ", and the rest was left.";
     }
   }
 
