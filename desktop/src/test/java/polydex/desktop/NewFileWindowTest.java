@@ -61,30 +61,78 @@ class NewFileWindowTest {
   void eachWayToBeginIsOneKeyAndTheFirstUseEndsTheBeginning(FxRobot robot) {
     Driver person = new Driver(robot, stage);
     person.until("the window has the focus", stage::isFocused);
-    person.untilShown("This file is new.");
-    person.keys("1");
+    person.untilShown("These steps lead in");
+    person.keys("5");
     person.untilShown("From the board under your fingers");
     person.keys("Esc");
-    person.keys("4");
+    person.keys("7");
     person.until("the demo was asked for", () -> demos.get() == 1);
     person.keys("2");
     person.untilShown("Bring in a list of bindings");
     person.keys("Alt+T");
-    person.keys("3");
+    person.keys("6");
     person.untilShown("Nothing was done with the mouse here");
     person.keys("F7");
     person.untilShown("Nothing is logged yet. Ctrl+M notes");
     assertThat(person.shown()).noneMatch(t -> t.contains("was recognised"));
     person.keys("F7");
     person.keys("Alt+T");
-    person.untilShown("This file is new.");
+    person.untilShown("These steps lead in");
     person.keys("Ctrl+M");
     person.until("the field", () -> person.focus() instanceof TextField);
     person.keys("Down");
     person.keys("Enter");
     person.untilShown("Noted: ");
     person.untilShown("Dearest with the mouse");
-    assertThat(person.shown()).noneMatch(t -> t.contains("This file is new."));
+    assertThat(person.shown()).noneMatch(t -> t.contains("These steps lead in"));
+  }
+
+  /** The way in, on the computer that ships: four keys from a new file to its conflicts. */
+  @Test
+  void theWayInLeadsFromAnEmptyFileToTheFirstConflictsAndTheFirstDrill(FxRobot robot) {
+    Driver person = new Driver(robot, stage);
+    person.until("the window has the focus", stage::isFocused);
+    person.untilShown("Needs the two steps above.");
+    person.keys("1");
+    person.untilShown("This computer: ");
+    person.keys("F7");
+    person.untilShown("A made-up computer: borrowed laptop");
+    person.untilShown("77 bindings are new, 0 changed, 0 gone.");
+    person.keys("Ctrl+Enter");
+    person.untilShown("Rowan 2 is known, with 26 bindings");
+    person.untilShown("Dome Notes, Line keys, Seat Planner");
+    person.untilShown("The worst: You want");
+    // Each step gave something, and it is one change.
+    person.keys("Ctrl+Z");
+    person.untilShown("Needs the two steps above.");
+    person.keys("Ctrl+Shift+Z");
+    person.untilShown("The worst: You want");
+    person.keys("3");
+    person.untilShown("conflicts in this setup");
+    assertThat(shell.session().workspace().get().setup().orElseThrow().title())
+        .isEqualTo("To try Seat Planner");
+    person.keys("Alt+T");
+    // A second reading finds nothing new, and says so.
+    person.keys("1");
+    person.untilShown("This computer: ");
+    person.keys("F7");
+    person.untilShown("Nothing is new.");
+    // What is unticked is left, and what is ticked is taken.
+    person.keys("Down");
+    person.keys("Down");
+    person.keys("Space");
+    person.untilShown("Keys of another desktop, house.sorrel");
+    person.keys("Esc");
+    person.keys("4");
+    person.untilShown("1 of 15, new");
+    person.holdEscUntil(
+        "the drill was left",
+        () -> person.shown().stream().noneMatch(t -> t.contains("1 of 15, new")));
+    person.keys("Alt+T");
+    person.keys("F9");
+    person.until(
+        "the way in was left",
+        () -> person.shown().stream().noneMatch(t -> t.contains("These steps lead in")));
   }
 
   /** From an empty file to the conflicts of a desktop with a program, by keys alone. */
@@ -107,7 +155,7 @@ class NewFileWindowTest {
             "Action,Shortcut\nExit,Ctrl+Q\nHide the ruler,Meta+H\nNext cue,F8\n");
     Driver person = new Driver(robot, stage);
     person.until("the window has the focus", stage::isFocused);
-    person.untilShown("This file is new.");
+    person.untilShown("These steps lead in");
     person.keys("2");
     person.untilShown("Bring in a list of bindings");
     person.type(desktop.toString());

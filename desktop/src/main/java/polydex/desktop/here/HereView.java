@@ -36,8 +36,8 @@ import polydex.workspace.Workspace;
  */
 public final class HereView {
   private final Desk desk;
-  private final boolean simulated;
-  private final String computer;
+  private final boolean demo;
+  private final Label heading = Texts.heading("");
   private final Label state = Texts.words("");
   private final Label detail = Texts.quiet("");
   private final ListView<HereRow> list;
@@ -49,6 +49,7 @@ public final class HereView {
   private Optional<ComputerReading> reading = Optional.empty();
   private List<ComputerReading.Source> sources = List.of();
   private Optional<ComputerPlan> plan = Optional.empty();
+  private boolean simulated;
   private boolean documents;
   private boolean dropGone;
   private boolean told;
@@ -57,9 +58,8 @@ public final class HereView {
   /** For an open file. */
   public HereView(Desk desk) {
     this.desk = desk;
-    simulated = desk.session().setting(DemoFile.NOW).isPresent();
-    computer =
-        simulated ? SimulatedComputer.found().title() : ThisComputer.title(Surroundings.here());
+    demo = desk.session().setting(DemoFile.NOW).isPresent();
+    simulated = demo;
     list =
         Lists.of(
             "What is found",
@@ -81,13 +81,7 @@ public final class HereView {
    */
   public void open(Runnable taken) {
     then = taken;
-    VBox box =
-        OverlayBox.wide(
-            Texts.heading(
-                simulated ? "A computer of the demo: " + computer : "This computer: " + computer),
-            state,
-            list,
-            detail);
+    VBox box = OverlayBox.wide(heading, state, list, detail);
     desk.keys()
         .open(
             box,
@@ -98,7 +92,8 @@ public final class HereView {
                 KeyCommand.of("F5", "Look again", this::look),
                 KeyCommand.of("F4", "Documents in menus", this::takeDocuments),
                 KeyCommand.of("Ctrl+G", "Drop what is gone", this::toggleGone),
-                KeyCommand.of("F6", "Accessibility on or off", this::accessibility)));
+                KeyCommand.of("F6", "Accessibility on or off", this::accessibility),
+                KeyCommand.of("F7", "A made-up computer", this::otherComputer)));
     // Whoever closes it does not wait any more.
     box.sceneProperty()
         .addListener(
@@ -114,8 +109,11 @@ public final class HereView {
   private void look() {
     reading.ifPresent(ComputerReading::stop);
     plan = Optional.empty();
+    Surroundings here = Surroundings.here();
     List<ComputerSource> places =
-        simulated ? SimulatedComputer.sources(1) : ThisComputer.sources(Surroundings.here());
+        simulated ? SimulatedComputer.sources(1) : ThisComputer.sources(here);
+    String computer = simulated ? SimulatedComputer.found().title() : ThisComputer.title(here);
+    heading.setText((simulated ? "A made-up computer: " : "This computer: ") + computer);
     state.setText("Looking \u2026 Nothing is written to the computer. Esc stops.");
     Lists.waiting(list, "What is found comes here.");
     ComputerReading now =
@@ -199,6 +197,17 @@ public final class HereView {
         reckon();
       }
       draw();
+    }
+  }
+
+  /** For trying it all without one's own computer; in the demo there is no other. */
+  private void otherComputer() {
+    if (demo) {
+      state.setText("In the demo only the made-up computer is looked at.");
+    } else {
+      simulated = !simulated;
+      said.clear();
+      look();
     }
   }
 
