@@ -93,7 +93,11 @@ final class HereCommand implements Callable<Integer> {
     ComputerPlan plan =
         source.planned(
             write,
-            w -> ComputerIntake.plan(w, wanted(looked), false, dropGone, documents),
+            w ->
+                ComputerIntake.plan(
+                    w,
+                    wanted(looked),
+                    ComputerIntake.Wishes.HERE.droppingGone(dropGone).withDocuments(documents)),
             ComputerPlan::change);
     Answer answer = answer(looked, plan, write);
     PrintWriter out = spec.commandLine().getOut();

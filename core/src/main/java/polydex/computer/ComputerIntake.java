@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import polydex.boards.Layout;
+import polydex.catalog.ActionId;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.MenuForm;
 import polydex.catalog.EnvironmentId;
@@ -37,39 +38,71 @@ public final class ComputerIntake {
   /** What the ids of findings begin with that stand in files of programs. */
   public static final String FILE = "file:";
 
+  /**
+   * What is wished of it.
+   *
+   * @param elsewhere whether it is another computer than the one under the hands
+   * @param dropGone whether what is gone from a finding goes from here too
+   * @param documents whether menu entries that look like documents are taken as commands
+   * @param meant for names that were found the id of the action that the person says they mean
+   * @param apart names that are not the known action of the same words
+   */
+  public record Wishes(
+      boolean elsewhere,
+      boolean dropGone,
+      boolean documents,
+      Map<String, ActionId> meant,
+      Set<String> apart) {
+    /** This computer, as it was found. */
+    public static final Wishes HERE = new Wishes(false, false, false, Map.of(), Set.of());
+
+    /** Another computer, as it was found there. */
+    public static final Wishes ELSEWHERE = new Wishes(true, false, false, Map.of(), Set.of());
+
+    /** Copies both. */
+    public Wishes {
+      meant = Map.copyOf(meant);
+      apart = Set.copyOf(apart);
+    }
+
+    /** The same where what is gone goes, or stays. */
+    public Wishes droppingGone(boolean drop) {
+      return new Wishes(elsewhere, drop, documents, meant, apart);
+    }
+
+    /** The same where entries that look like documents are taken, or left. */
+    public Wishes withDocuments(boolean with) {
+      return new Wishes(elsewhere, dropGone, with, meant, apart);
+    }
+
+    /** The same where the person has said of names what they mean and what they don't. */
+    public Wishes saying(Map<String, ActionId> mean, Set<String> not) {
+      return new Wishes(elsewhere, dropGone, documents, mean, not);
+    }
+  }
+
   private final FoundComputer found;
-  private final boolean dropGone;
-  private final boolean withDocuments;
+  private final Wishes wishes;
   private final List<ComputerPlan.Part> parts = new ArrayList<>();
   private Workspace now;
 
-  private ComputerIntake(
-      Workspace before, FoundComputer found, boolean dropGone, boolean withDocuments) {
+  private ComputerIntake(Workspace before, FoundComputer found, Wishes wishes) {
     now = before;
     this.found = found;
-    this.dropGone = dropGone;
-    this.withDocuments = withDocuments;
+    this.wishes = wishes;
   }
 
   /**
    * The plan for what was found.
    *
    * @param found only what is wanted of it
-   * @param elsewhere whether it is another computer than the one under the hands
-   * @param dropGone whether what is gone from a finding goes from here too
-   * @param withDocuments whether menu entries that look like documents are taken as commands
    */
-  public static ComputerPlan plan(
-      Workspace before,
-      FoundComputer found,
-      boolean elsewhere,
-      boolean dropGone,
-      boolean withDocuments) {
-    ComputerIntake intake = new ComputerIntake(before, found, dropGone, withDocuments);
-    intake.now = Machines.under(before, found.title(), elsewhere);
+  public static ComputerPlan plan(Workspace before, FoundComputer found, Wishes wishes) {
+    ComputerIntake intake = new ComputerIntake(before, found, wishes);
+    intake.now = Machines.under(before, found.title(), wishes.elsewhere());
     found.findings().forEach(intake::take);
     Workspace after = intake.now;
-    if (elsewhere && before.current().isPresent()) {
+    if (wishes.elsewhere() && before.current().isPresent()) {
       after = after.using(before.current());
     }
     // With nothing to bring in there is no reason for a computer either.
@@ -176,14 +209,16 @@ public final class ComputerIntake {
   }
 
   private IntakePlan bindings(IntakeRequest request) {
-    IntakePlan plan = BindingIntake.plan(now, request.dropGone(dropGone));
+    IntakePlan plan =
+        BindingIntake.plan(
+            now, request.dropGone(wishes.dropGone()).meaning(wishes.meant()).apart(wishes.apart()));
     now = plan.change().after();
     return plan;
   }
 
   private IntakePlan program(Finding finding, Program program) {
     now = withoutFiles(now, program.title());
-    Program wanted = withDocuments ? program : program.withoutDocuments();
+    Program wanted = wishes.documents() ? program : program.withoutDocuments();
     IntakePlan plan = bindings(ProgramRows.of(list(finding), wanted));
     now = Machines.running(program.byAlt() ? menusByAlt(now) : now, program.title());
     return plan;

@@ -130,7 +130,7 @@ class ComputerIntakeTest {
 
   private static ComputerPlan plan(Workspace before, String title, Finding... findings) {
     return ComputerIntake.plan(
-        before, new FoundComputer(title, List.of(findings)), false, false, false);
+        before, new FoundComputer(title, List.of(findings)), ComputerIntake.Wishes.HERE);
   }
 
   private static Workspace after(Workspace before, String title, Finding... findings) {
@@ -249,9 +249,7 @@ class ComputerIntakeTest {
         ComputerIntake.plan(
                 kept,
                 new FoundComputer("laptop", List.of(own("<Super>k = Tonight"))),
-                false,
-                true,
-                false)
+                ComputerIntake.Wishes.HERE.droppingGone(true))
             .change()
             .after();
     assertThat(titles(dropped, dropped.setup().orElseThrow().machine().own()))
@@ -332,7 +330,8 @@ class ComputerIntakeTest {
     FoundComputer desk =
         new FoundComputer(
             "desk", List.of(desktop("<Super>k = Lock the screen"), own("F9 = Lamps"), NOTES));
-    Workspace now = ComputerIntake.plan(here, desk, true, false, false).change().after();
+    Workspace now =
+        ComputerIntake.plan(here, desk, ComputerIntake.Wishes.ELSEWHERE).change().after();
     assertThat(now.current()).isEqualTo(here.current());
     assertThat(titles(now, now.catalog().bindings(environment(now, "Rowan").id()))).hasSize(3);
     assertThat(titles(now, now.catalog().bindings(environment(now, "Rowan on desk").id())))
@@ -343,7 +342,8 @@ class ComputerIntakeTest {
         .containsExactlyInAnyOrder(
             org.assertj.core.groups.Tuple.tuple("laptop", 0),
             org.assertj.core.groups.Tuple.tuple("desk", 1));
-    assertThat(ComputerIntake.plan(now, desk, true, false, false).changesSomething()).isFalse();
+    assertThat(ComputerIntake.plan(now, desk, ComputerIntake.Wishes.ELSEWHERE).changesSomething())
+        .isFalse();
   }
 
   @Test
@@ -372,7 +372,9 @@ class ComputerIntakeTest {
         .hasSize(1);
     Workspace with =
         ComputerIntake.plan(
-                fresh(), new FoundComputer("laptop", List.of(notes)), false, false, true)
+                fresh(),
+                new FoundComputer("laptop", List.of(notes)),
+                ComputerIntake.Wishes.HERE.withDocuments(true))
             .change()
             .after();
     assertThat(environment(with, "Dome Notes").menus().getFirst().items()).hasSize(2);

@@ -46,6 +46,7 @@ public final class HereView {
   /** What the person said of findings, by their ids; of others it is as suggested. */
   private final Map<String, Boolean> said = new HashMap<>();
 
+  private final SameView same;
   private Optional<ComputerReading> reading = Optional.empty();
   private List<ComputerReading.Source> sources = List.of();
   private Optional<ComputerPlan> plan = Optional.empty();
@@ -60,6 +61,7 @@ public final class HereView {
     this.desk = desk;
     demo = desk.session().setting(DemoFile.NOW).isPresent();
     simulated = demo;
+    same = new SameView(desk, this::reckon);
     list =
         Lists.of(
             "What is found",
@@ -69,7 +71,14 @@ public final class HereView {
     list.getStyleClass().add("here-rows");
     list.getSelectionModel()
         .selectedItemProperty()
-        .addListener((_, _, row) -> detail.setText(row == null ? "" : row.detail()));
+        .addListener(
+            (_, _, row) -> {
+              detail.setText(row == null ? "" : row.detail());
+              if (row != null && list.getItems().indexOf(row) == list.getItems().size() - 1) {
+                // Whole, down to its lower edge, once it is laid out.
+                Platform.runLater(() -> list.scrollTo(row));
+              }
+            });
     detail.setWrapText(true);
     detail.getStyleClass().add("here-detail");
   }
@@ -90,6 +99,7 @@ public final class HereView {
                 KeyCommand.of("Space", "Take it or leave it", this::tick),
                 KeyCommand.of("Ctrl+Enter", "Bring in what is ticked", this::bringIn),
                 KeyCommand.of("F5", "Look again", this::look),
+                KeyCommand.of("F3", "The same, or not?", this::sameOrNot),
                 KeyCommand.of("F4", "Documents in menus", this::takeDocuments),
                 KeyCommand.of("Ctrl+G", "Drop what is gone", this::toggleGone),
                 KeyCommand.of("F6", "Accessibility on or off", this::accessibility),
@@ -166,17 +176,26 @@ public final class HereView {
     plan = Optional.empty();
     FoundComputer found = reading.orElseThrow().found().only(this::isTaken);
     Workspace before = desk.session().workspace().get();
-    boolean with = documents;
-    boolean drop = dropGone;
+    ComputerIntake.Wishes wishes =
+        ComputerIntake.Wishes.HERE
+            .withDocuments(documents)
+            .droppingGone(dropGone)
+            .saying(same.meant(), same.apart());
     state.setText("Finding out what that would bring \u2026");
     planning.ask(
-        _ -> ComputerIntake.plan(before, found, false, drop, with),
+        _ -> ComputerIntake.plan(before, found, wishes),
         made -> {
           plan = Optional.of(made);
           state.setText(words(made));
           draw();
+          same.show(made);
         },
         state::setText);
+  }
+
+  private void sameOrNot() {
+    plan.ifPresentOrElse(
+        same::open, () -> state.setText("What that would bring is still being found out."));
   }
 
   private String words(ComputerPlan made) {

@@ -81,7 +81,9 @@ final class ProgramSource implements ComputerSource {
         new Finding(
             "program:" + title.toLowerCase(Locale.ROOT),
             title,
-            running.toolkit().isEmpty() ? "it runs now" : "it runs now, " + running.toolkit(),
+            running.toolkit().isEmpty()
+                ? "a program that runs now"
+                : "a program that runs now, with " + running.toolkit(),
             new Running(program.titled(title)),
             remarks(shown, running.toolkit()),
             !program.menus().isEmpty()));

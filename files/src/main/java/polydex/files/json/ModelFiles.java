@@ -79,7 +79,7 @@ public final class ModelFiles {
   /** Another computer, of which is taken what was suggested there. */
   private static Brought computer(Workspace before, FoundComputer found) {
     ComputerPlan plan =
-        ComputerIntake.plan(before, found.only(found::suggests), true, false, false);
+        ComputerIntake.plan(before, found.only(found::suggests), ComputerIntake.Wishes.ELSEWHERE);
     return new Brought(
         plan.change(),
         "The computer \u201c%s\u201d, %d findings. %s"

@@ -228,7 +228,7 @@ class AccessibilityBusTest {
   void betweenADesktopAndARunningProgramTheConflictsAreFoundAndASecondReadingChangesNothing()
       throws Exception {
     Workspace first = Shipped.start();
-    ComputerPlan plan = ComputerIntake.plan(first, found(), false, false, false);
+    ComputerPlan plan = ComputerIntake.plan(first, found(), ComputerIntake.Wishes.HERE);
     Workspace now = plan.change().after();
     Setup setup =
         now.setups().values().stream()
@@ -247,7 +247,8 @@ class AccessibilityBusTest {
       assertThat(traces.tracer().trace(c.loser().gesture()).outcome().toString())
           .contains(setup.machine().platform().value());
     }
-    assertThat(ComputerIntake.plan(now, found(), false, false, false).changesSomething()).isFalse();
+    assertThat(ComputerIntake.plan(now, found(), ComputerIntake.Wishes.HERE).changesSomething())
+        .isFalse();
   }
 
   private static FoundComputer found() throws Exception {

@@ -327,7 +327,9 @@ class ComputerSourcesTest {
     FoundComputer demo = SimulatedComputer.found();
     assertThat(ComputerFile.read("demo", ComputerFile.write(demo))).isEqualTo(demo);
     assertThat(demo.findings()).extracting(Finding::id).contains("keyboard", "settings:own");
-    var plan = ComputerIntake.plan(Shipped.demo(), demo.only(demo::suggests), true, false, false);
+    var plan =
+        ComputerIntake.plan(
+            Shipped.demo(), demo.only(demo::suggests), ComputerIntake.Wishes.ELSEWHERE);
     assertThat(plan.changesSomething()).isTrue();
     assertThat(plan.parts())
         .allSatisfy(
