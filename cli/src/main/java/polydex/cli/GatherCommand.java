@@ -32,7 +32,7 @@ final class GatherCommand implements Callable<Integer> {
   public Integer call() throws Exception {
     FoundComputer all = looking.look().found();
     FoundComputer found = all.only(f -> looking.wants(all, f));
-    Looking.write(file, ComputerFile.write(found));
+    ComputerFile.write(file, found);
     spec.commandLine()
         .getOut()
         .println(

@@ -1,9 +1,6 @@
 package polydex.cli;
 
 import java.io.PrintWriter;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -13,14 +10,12 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 import polydex.computer.Finding;
 import polydex.computer.FoundComputer;
-import polydex.files.FileProblem;
 import polydex.files.computer.ComputerReading;
 import polydex.files.computer.ComputerReading.Stage;
 import polydex.files.computer.ComputerSource;
 import polydex.files.computer.SimulatedComputer;
 import polydex.files.computer.Surroundings;
 import polydex.files.computer.ThisComputer;
-import polydex.keys.Visible;
 
 /** Which computer is looked at, and what of it is wanted. */
 final class Looking {
@@ -86,27 +81,5 @@ final class Looking {
   boolean wants(FoundComputer found, Finding finding) {
     boolean said = take != null && (take.contains(finding.id()) || take.contains("all"));
     return (said || found.suggests(finding)) && (leave == null || !leave.contains(finding.id()));
-  }
-
-  /**
-   * A gathered computer as a file; one that is there is written over only if it is of this kind.
-   */
-  static void write(Path file, String text) throws FileProblem {
-    try {
-      if (Files.exists(file)
-          && !Files.readString(file, StandardCharsets.UTF_8).contains("polydex-computer/")) {
-        throw new FileProblem(
-            Visible.of(file + " is there and is no gathered computer. It was left as it is."));
-      }
-      Path beside = Files.createTempFile(file.toAbsolutePath().getParent(), ".gather", ".json");
-      Files.writeString(beside, text, StandardCharsets.UTF_8);
-      Files.move(
-          beside,
-          file,
-          java.nio.file.StandardCopyOption.REPLACE_EXISTING,
-          java.nio.file.StandardCopyOption.ATOMIC_MOVE);
-    } catch (java.io.IOException e) {
-      throw new FileProblem("%s can't be written: %s.".formatted(file, e.getMessage()), e);
-    }
   }
 }

@@ -1,5 +1,7 @@
 package polydex.desktop.here;
 
+import java.nio.file.InvalidPathException;
+import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,6 +21,7 @@ import polydex.desktop.desk.Desk;
 import polydex.desktop.here.HereRow.OfFinding;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.state.Beside;
+import polydex.files.FileProblem;
 import polydex.files.computer.AccessibilitySwitch;
 import polydex.files.computer.ComputerReading;
 import polydex.files.computer.ComputerReading.Stage;
@@ -28,6 +31,7 @@ import polydex.files.computer.Surroundings;
 import polydex.files.computer.ThisComputer;
 import polydex.files.computer.Tools;
 import polydex.files.demo.DemoFile;
+import polydex.files.json.ComputerFile;
 import polydex.workspace.Workspace;
 
 /**
@@ -103,7 +107,8 @@ public final class HereView {
                 KeyCommand.of("F4", "Documents in menus", this::takeDocuments),
                 KeyCommand.of("Ctrl+G", "Drop what is gone", this::toggleGone),
                 KeyCommand.of("F6", "Accessibility on or off", this::accessibility),
-                KeyCommand.of("F7", "A made-up computer", this::otherComputer)));
+                KeyCommand.of("F7", "A made-up computer", this::otherComputer),
+                KeyCommand.of("F8", "Write it as a file", this::gather)));
     // Whoever closes it does not wait any more.
     box.sceneProperty()
         .addListener(
@@ -228,6 +233,39 @@ public final class HereView {
       said.clear();
       look();
     }
+  }
+
+  /** What is ticked as a file, which becomes a computer of its own where it is brought in. */
+  private void gather() {
+    if (reading.filter(ComputerReading::isDone).isEmpty()) {
+      state.setText("Not all was looked at yet.");
+      return;
+    }
+    FoundComputer found = reading.get().found().only(this::isTaken);
+    desk.dialogs()
+        .ask(
+            "Write \u201c%s\u201d as a file".formatted(found.title()),
+            "Folder and name of the file",
+            desk.session()
+                .file()
+                .get()
+                .resolveSibling(found.title().replaceAll("[^\\p{L}\\p{N}]+", "-") + ".json")
+                .toString(),
+            written ->
+                planning.ask(
+                    _ -> {
+                      Path file;
+                      try {
+                        file = Path.of(written);
+                      } catch (InvalidPathException e) {
+                        throw new FileProblem(
+                            "\u201c%s\u201d can't be the name of a file.".formatted(written), e);
+                      }
+                      ComputerFile.write(file, found);
+                      return "%s has it. Bring it in where you want this computer.".formatted(file);
+                    },
+                    state::setText,
+                    state::setText));
   }
 
   private void takeDocuments() {

@@ -3,6 +3,12 @@ package polydex.files.json;
 import com.fasterxml.jackson.annotation.JsonSetter;
 import com.fasterxml.jackson.annotation.Nulls;
 import com.fasterxml.jackson.databind.JsonNode;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -185,6 +191,37 @@ public record ComputerFile(String format, String title, List<Form> findings) {
             new ComputerFile(
                 FORMAT, computer.title(), computer.findings().stream().map(Form::of).toList()))
         + "\n";
+  }
+
+  /**
+   * Writes such a file, whole or not at all. One that is there is written over only if it is such a
+   * file itself.
+   *
+   * @throws FileProblem that says why it was not written
+   */
+  public static void write(Path file, FoundComputer computer) throws FileProblem {
+    Path beside = file.toAbsolutePath().resolveSibling("." + file.getFileName() + ".new");
+    try {
+      if (Files.exists(file) && !isOne(file)) {
+        throw new FileProblem(
+            file + " is there, and is no gathered computer. It was left as it is.");
+      }
+      Files.writeString(beside, write(computer), StandardCharsets.UTF_8);
+      Files.move(beside, file, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+    } catch (IOException e) {
+      try {
+        Files.deleteIfExists(beside);
+      } catch (IOException _) {
+        // What is left of it harms nobody.
+      }
+      throw new FileProblem("%s can't be written: %s.".formatted(file, e.getMessage()), e);
+    }
+  }
+
+  private static boolean isOne(Path file) throws IOException {
+    try (InputStream in = Files.newInputStream(file)) {
+      return new String(in.readNBytes(200), StandardCharsets.UTF_8).contains(FORMAT);
+    }
   }
 
   /**
