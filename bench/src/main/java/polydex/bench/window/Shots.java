@@ -123,12 +123,15 @@ final class Shots {
     steps.add(new Step("setup", List.of("ESCAPE", "CONTROL+U", "DOWN", "DOWN", "F2")));
     steps.add(new Step("", List.of("ESCAPE", "ESCAPE", "ALT+D", "ALT+N", "DOWN")));
     steps.add(new Step("drill-progress", List.of("F7", "WAIT")));
-    steps.add(new Step("drill-item", List.of("DOWN", "DOWN", "ENTER", "WAIT")));
-    steps.add(new Step("", List.of("ESCAPE", "ESCAPE", "ALT+B", "HOLD SPACE")));
+    steps.add(new Step("", List.of("ESCAPE", "ALT+B", "HOLD SPACE")));
     steps.add(new Step("drill-answer", List.of("CONTROL+D")));
     steps.add(
         new Step("drill-after", List.of("ENTER", "WAIT", "F9", "ENTER", "WAIT", "HOLD ESCAPE")));
     steps.add(new Step("sheets", List.of("ALT+S", "COPIED LIST", "CONTROL+SHIFT+V", "WAIT")));
+    steps.add(
+        new Step(
+            "computer",
+            List.of("F9", "WAIT", "WAIT", "WAIT", "WAIT", "WAIT", "DOWN", "DOWN", "DOWN")));
   }
 
   private static String option(List<String> options, String name, String otherwise) {
