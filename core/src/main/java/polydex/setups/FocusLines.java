@@ -21,23 +21,23 @@ import polydex.route.Remap;
 import polydex.route.Remap.KeyRule;
 import polydex.route.Setup;
 import polydex.route.SetupCheck.Kind;
-import polydex.setups.SetupLine.Edit;
-import polydex.setups.SetupLine.Option;
+import polydex.setups.OutlineLine.Edit;
+import polydex.setups.OutlineLine.Option;
 
 /** What has the focus on a machine, written out: an application, or a window with a machine. */
 final class FocusLines {
   private static final int LONGEST_DELAY = 10_000;
 
   private final SetupOutline.Part part;
-  private final List<SetupLine> lines = new ArrayList<>();
+  private final List<OutlineLine<Setup>> lines = new ArrayList<>();
 
   FocusLines(SetupOutline.Part part) {
     this.part = part;
   }
 
-  List<SetupLine> lines() {
+  List<OutlineLine<Setup>> lines() {
     lines.add(
-        SetupLine.of(
+        OutlineLine.<Setup>of(
                 part.depth(),
                 "In focus",
                 part.machine()
@@ -64,20 +64,20 @@ final class FocusLines {
     return part.put().apply(part.machine().with(focus));
   }
 
-  private Edit focus() {
-    List<Option> options = new ArrayList<>();
-    options.add(new Option("the desktop itself", new Edit.Done(put(new Bare()))));
+  private Edit<Setup> focus() {
+    List<Option<Setup>> options = new ArrayList<>();
+    options.add(new Option<>("the desktop itself", new Edit.Done<>(put(new Bare()))));
     for (Environment application :
         HeldMachines.on(part.workspace().catalog(), part.machine().platform())) {
       if (application.kind() instanceof Application a && a.holdsMachine()) {
-        options.add(new Option(application.title(), held(application)));
+        options.add(new Option<>(application.title(), held(application)));
       }
       options.add(
-          new Option(
+          new Option<>(
               application.kind() instanceof Application a && a.holdsMachine()
                   ? application.title() + ", holding no machine"
                   : application.title(),
-              new Edit.Done(
+              new Edit.Done<>(
                   put(
                       new Running(
                           application.id(),
@@ -85,23 +85,23 @@ final class FocusLines {
                           Set.of(),
                           List.of(Context.ANYWHERE.id()))))));
     }
-    return new Edit.Choice(() -> options);
+    return new Edit.Choice<>(() -> options);
   }
 
   /** A window keeps the machine that it held; for a new one the machine is asked for. */
-  private Edit held(Environment window) {
+  private Edit<Setup> held(Environment window) {
     if (part.machine().focus() instanceof SessionWindow s) {
-      return new Edit.Done(put(HeldMachines.window(window, s.inner())));
+      return new Edit.Done<>(put(HeldMachines.window(window, s.inner())));
     }
-    return new Edit.Choice(
+    return new Edit.Choice<>(
         () ->
             part.workspace().catalog().environments().stream()
                 .filter(e -> e.kind() instanceof Platform)
                 .map(
                     p ->
-                        new Option(
+                        new Option<>(
                             "holding " + p.title(),
-                            new Edit.Done(
+                            new Edit.Done<>(
                                 put(
                                     HeldMachines.window(
                                         window, SetupList.bare(p, part.machine().layout()))))))
@@ -119,7 +119,7 @@ final class FocusLines {
                         new Running(
                             running.application(), v, running.options(), running.contexts())))
             .wrong(part.wrong().at(part.depth(), Kind.FOCUS_VERSION, "")));
-    for (SetupLine line :
+    for (OutlineLine<Setup> line :
         SetupOutline.optionLines(
             part.workspace().catalog(),
             part.depth(),
@@ -141,23 +141,24 @@ final class FocusLines {
         contexts ->
             put(new Running(running.application(), running.version(), running.options(), contexts));
     lines.add(
-        SetupLine.of(part.depth(), "Active contexts", SetupOutline.count(running.contexts().size()))
+        OutlineLine.<Setup>of(
+                part.depth(), "Active contexts", SetupOutline.count(running.contexts().size()))
             .addingBy(
-                new Edit.Choice(
+                new Edit.Choice<>(
                     () ->
                         known.stream()
                             .filter(c -> !running.contexts().contains(c.id()))
                             .map(
                                 c ->
-                                    new Option(
+                                    new Option<>(
                                         c.title(),
-                                        new Edit.Done(
+                                        new Edit.Done<>(
                                             at.apply(Members.with(running.contexts(), c.id())))))
                             .toList())));
     for (int i = 0; i < running.contexts().size(); i++) {
       String id = running.contexts().get(i);
       lines.add(
-          SetupLine.of(
+          OutlineLine.<Setup>of(
                   part.depth() + 1,
                   "Context",
                   known.stream()
@@ -176,13 +177,15 @@ final class FocusLines {
                 part.depth(), "Its version", session.version(), v -> put(session.at(v)))
             .wrong(part.wrong().at(part.depth(), Kind.FOCUS_VERSION, "")));
     lines.add(
-        SetupLine.of(part.depth(), "Captures strokes", words(session.capture()))
+        OutlineLine.<Setup>of(part.depth(), "Captures strokes", words(session.capture()))
             .changedBy(
-                new Edit.Choice(
+                new Edit.Choice<>(
                     () ->
                         List.of(Capture.values()).stream()
                             .map(
-                                c -> new Option(words(c), new Edit.Done(put(session.capturing(c)))))
+                                c ->
+                                    new Option<>(
+                                        words(c), new Edit.Done<>(put(session.capturing(c)))))
                             .toList())));
     lines.add(
         toggle(
@@ -202,16 +205,17 @@ final class FocusLines {
         (_, l) -> session.directing(session.kept(), l));
     translation(session);
     lines.add(
-        SetupLine.of(part.depth(), "Holds taps back", session.tapDelayMillis() + " ms")
+        OutlineLine.<Setup>of(part.depth(), "Holds taps back", session.tapDelayMillis() + " ms")
             .changedBy(
-                new Edit.Words(
+                new Edit.Words<>(
                     String.valueOf(session.tapDelayMillis()),
                     "Milliseconds, 0 to 10000",
                     t -> put(session.delayingTaps(millis(t))))));
   }
 
-  private SetupLine toggle(String label, boolean on, Setup other) {
-    return SetupLine.of(part.depth(), label, on ? "yes" : "no").changedBy(new Edit.Done(other));
+  private OutlineLine<Setup> toggle(String label, boolean on, Setup other) {
+    return OutlineLine.<Setup>of(part.depth(), label, on ? "yes" : "no")
+        .changedBy(new Edit.Done<>(other));
   }
 
   private static int millis(String text) {
@@ -236,15 +240,15 @@ final class FocusLines {
     SessionWindow session = (SessionWindow) part.machine().focus();
     Function<List<Gesture>, Setup> to = l -> put(with.apply(session, l));
     lines.add(
-        SetupLine.of(part.depth(), label, SetupOutline.count(strokes.size()))
+        OutlineLine.<Setup>of(part.depth(), label, SetupOutline.count(strokes.size()))
             .addingBy(
-                new Edit.Words(
+                new Edit.Words<>(
                     "",
                     "One stroke, as in Meta+L",
                     t -> to.apply(Members.with(strokes, RuleText.stroke(t))))));
     for (int i = 0; i < strokes.size(); i++) {
       lines.add(
-          SetupLine.of(part.depth() + 1, "Stroke", "")
+          OutlineLine.<Setup>of(part.depth() + 1, "Stroke", "")
               .about(strokes.get(i))
               .wrong(part.wrong().at(part.depth(), kind, String.valueOf(i)))
               .memberOf(strokes, i, to));
@@ -266,9 +270,9 @@ final class FocusLines {
                                 List.of(),
                                 list))));
     lines.add(
-        SetupLine.of(part.depth(), "Translates keys", SetupOutline.count(rules.size()))
+        OutlineLine.<Setup>of(part.depth(), "Translates keys", SetupOutline.count(rules.size()))
             .addingBy(
-                new Edit.Words(
+                new Edit.Words<>(
                     "",
                     "What becomes what inside, as in Meta -> Ctrl",
                     t -> to.apply(Members.with(rules, RuleText.keyRule(t))))));

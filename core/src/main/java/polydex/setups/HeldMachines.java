@@ -10,8 +10,8 @@ import polydex.catalog.Environment.Application;
 import polydex.catalog.EnvironmentId;
 import polydex.route.Machine;
 import polydex.route.Setup;
-import polydex.setups.SetupLine.Edit;
-import polydex.setups.SetupLine.Option;
+import polydex.setups.OutlineLine.Edit;
+import polydex.setups.OutlineLine.Option;
 
 /** The windows that can hold a machine, and a machine put into one. */
 final class HeldMachines {
@@ -24,21 +24,21 @@ final class HeldMachines {
   }
 
   /** The machine put into a window on another machine, which comes between it and the fingers. */
-  Edit around(Machine machine, Function<Machine, Setup> put) {
-    List<Option> options = new ArrayList<>();
+  Edit<Setup> around(Machine machine, Function<Machine, Setup> put) {
+    List<Option<Setup>> options = new ArrayList<>();
     for (Environment host : platforms) {
       for (Environment window : on(catalog, host.id())) {
         if (window.kind() instanceof Application a && a.holdsMachine()) {
           options.add(
-              new Option(
+              new Option<>(
                   "Put it into a window of %s on %s".formatted(window.title(), host.title()),
-                  new Edit.Done(
+                  new Edit.Done<>(
                       put.apply(
                           SetupList.bare(host, machine.layout()).with(window(window, machine))))));
         }
       }
     }
-    return new Edit.Choice(() -> options);
+    return new Edit.Choice<>(() -> options);
   }
 
   /** A window in its usual state. */

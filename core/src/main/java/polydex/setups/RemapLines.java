@@ -11,8 +11,8 @@ import polydex.route.Remap.KeyRule;
 import polydex.route.Remap.StrokeRule;
 import polydex.route.Setup;
 import polydex.route.SetupCheck.Kind;
-import polydex.setups.SetupLine.Edit;
-import polydex.setups.SetupLine.Option;
+import polydex.setups.OutlineLine.Edit;
+import polydex.setups.OutlineLine.Option;
 
 /** The remaps of a machine and their rules, written out. */
 final class RemapLines {
@@ -24,13 +24,13 @@ final class RemapLines {
     this.part = part;
   }
 
-  List<SetupLine> lines() {
-    List<SetupLine> lines = new ArrayList<>();
+  List<OutlineLine<Setup>> lines() {
+    List<OutlineLine<Setup>> lines = new ArrayList<>();
     List<Remap> remaps = part.machine().remaps();
     lines.add(
-        SetupLine.of(part.depth(), "Remaps", SetupOutline.count(remaps.size()))
+        OutlineLine.<Setup>of(part.depth(), "Remaps", SetupOutline.count(remaps.size()))
             .addingBy(
-                new Edit.Words(
+                new Edit.Words<>(
                     "",
                     HINT,
                     t ->
@@ -54,12 +54,12 @@ final class RemapLines {
     return put(Members.replaced(part.machine().remaps(), at, remap));
   }
 
-  private void remap(int i, List<SetupLine> lines) {
+  private void remap(int i, List<OutlineLine<Setup>> lines) {
     Remap remap = part.machine().remaps().get(i);
     lines.add(
-        SetupLine.of(part.depth() + 1, "Remap", remap.title())
+        OutlineLine.<Setup>of(part.depth() + 1, "Remap", remap.title())
             .changedBy(
-                new Edit.Words(
+                new Edit.Words<>(
                     remap.title(),
                     "What you call it",
                     t ->
@@ -67,10 +67,10 @@ final class RemapLines {
                             i,
                             new Remap(
                                 t.strip(), remap.onlyIn(), remap.strokeRules(), remap.keyRules()))))
-            .addingBy(new Edit.Words("", HINT, t -> put(i, RuleText.adding(remap, t))))
+            .addingBy(new Edit.Words<>("", HINT, t -> put(i, RuleText.adding(remap, t))))
             .memberOf(part.machine().remaps(), i, this::put));
     lines.add(
-        SetupLine.of(
+        OutlineLine.<Setup>of(
                 part.depth() + 1,
                 "Only in",
                 remap.onlyIn().map(this::title).orElse("any application"))
@@ -82,10 +82,10 @@ final class RemapLines {
       Function<List<StrokeRule>, Setup> rules =
           list -> put(i, new Remap(remap.title(), remap.onlyIn(), list, remap.keyRules()));
       lines.add(
-          SetupLine.of(part.depth() + 2, "Stroke", RuleText.of(rule))
+          OutlineLine.<Setup>of(part.depth() + 2, "Stroke", RuleText.of(rule))
               .wrong(part.wrong().at(part.depth(), Kind.STROKE_RULE, i + "." + r))
               .changedBy(
-                  new Edit.Words(
+                  new Edit.Words<>(
                       RuleText.of(rule), HINT, t -> put(i, RuleText.replacing(remap, at, t))))
               .memberOf(remap.strokeRules(), r, rules));
     }
@@ -101,16 +101,16 @@ final class RemapLines {
   }
 
   /** A rule for keys among others. */
-  static SetupLine keyRule(
+  static OutlineLine<Setup> keyRule(
       int depth,
       List<KeyRule> rules,
       int at,
       Function<List<KeyRule>, Setup> put,
       List<String> mistakes) {
-    return SetupLine.of(depth, "Key", RuleText.of(rules.get(at)))
+    return OutlineLine.<Setup>of(depth, "Key", RuleText.of(rules.get(at)))
         .wrong(mistakes)
         .changedBy(
-            new Edit.Words(
+            new Edit.Words<>(
                 RuleText.of(rules.get(at)),
                 "What becomes what, as in CapsLock -> Ctrl, or -> Ctrl held, Escape tapped",
                 t -> put.apply(Members.replaced(rules, at, RuleText.keyRule(t)))))
@@ -125,19 +125,19 @@ final class RemapLines {
         .orElse(application.value());
   }
 
-  private Edit onlyIn(int i, Remap remap) {
-    List<Option> options = new ArrayList<>();
-    options.add(new Option("any application", limited(i, remap, Optional.empty())));
+  private Edit<Setup> onlyIn(int i, Remap remap) {
+    List<Option<Setup>> options = new ArrayList<>();
+    options.add(new Option<>("any application", limited(i, remap, Optional.empty())));
     for (Environment application :
         HeldMachines.on(part.workspace().catalog(), part.machine().platform())) {
       options.add(
-          new Option(application.title(), limited(i, remap, Optional.of(application.id()))));
+          new Option<>(application.title(), limited(i, remap, Optional.of(application.id()))));
     }
-    return new Edit.Choice(() -> options);
+    return new Edit.Choice<>(() -> options);
   }
 
-  private Edit limited(int i, Remap remap, Optional<EnvironmentId> to) {
-    return new Edit.Done(
+  private Edit<Setup> limited(int i, Remap remap, Optional<EnvironmentId> to) {
+    return new Edit.Done<>(
         put(i, new Remap(remap.title(), to, remap.strokeRules(), remap.keyRules())));
   }
 }

@@ -12,6 +12,7 @@ import java.util.Set;
 import polydex.catalog.ActionId;
 import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
+import polydex.route.Setup;
 import polydex.route.SetupTraces;
 import polydex.route.TracedBinding;
 import polydex.workspace.Workspace;
@@ -49,9 +50,9 @@ public record SetupComparison(List<Part> parts, List<Working> bindings) {
         bindings(first, second));
   }
 
-  private static List<Part> parts(List<SetupLine> first, List<SetupLine> second) {
-    Map<String, SetupLine> firsts = byPlace(first);
-    Map<String, SetupLine> seconds = byPlace(second);
+  private static List<Part> parts(List<OutlineLine<Setup>> first, List<OutlineLine<Setup>> second) {
+    Map<String, OutlineLine<Setup>> firsts = byPlace(first);
+    Map<String, OutlineLine<Setup>> seconds = byPlace(second);
     Set<String> places = new LinkedHashSet<>(firsts.keySet());
     places.addAll(seconds.keySet());
     List<Part> found = new ArrayList<>();
@@ -66,11 +67,11 @@ public record SetupComparison(List<Part> parts, List<Working> bindings) {
   }
 
   /** Lines by machine, and by how many of their label came before on it. */
-  private static Map<String, SetupLine> byPlace(List<SetupLine> lines) {
-    Map<String, SetupLine> found = new LinkedHashMap<>();
+  private static Map<String, OutlineLine<Setup>> byPlace(List<OutlineLine<Setup>> lines) {
+    Map<String, OutlineLine<Setup>> found = new LinkedHashMap<>();
     Map<String, Integer> counts = new HashMap<>();
     int machine = 0;
-    for (SetupLine line : lines) {
+    for (OutlineLine<Setup> line : lines) {
       if (line.label().equals("Machine")) {
         machine++;
       }
@@ -80,7 +81,7 @@ public record SetupComparison(List<Part> parts, List<Working> bindings) {
     return found;
   }
 
-  private static String words(Optional<SetupLine> line) {
+  private static String words(Optional<OutlineLine<Setup>> line) {
     return line.map(l -> (l.gesture().map(g -> g + " ").orElse("") + l.value()).strip()).orElse("");
   }
 

@@ -21,8 +21,8 @@ import polydex.route.SetupCheck;
 import polydex.route.SetupCheck.Kind;
 import polydex.route.SetupCheck.Mistake;
 import polydex.route.SetupCheck.Spot;
-import polydex.setups.SetupLine.Edit;
-import polydex.setups.SetupLine.Option;
+import polydex.setups.OutlineLine.Edit;
+import polydex.setups.OutlineLine.Option;
 import polydex.workspace.Workspace;
 
 /**
@@ -34,7 +34,7 @@ public final class SetupOutline {
   private final Catalog catalog;
   private final Setup setup;
   private final List<Mistake> mistakes;
-  private final List<SetupLine> lines = new ArrayList<>();
+  private final List<OutlineLine<Setup>> lines = new ArrayList<>();
 
   private SetupOutline(Workspace workspace, Setup setup) {
     this.workspace = workspace;
@@ -44,7 +44,7 @@ public final class SetupOutline {
   }
 
   /** The lines of a setup. */
-  public static List<SetupLine> of(Workspace workspace, Setup setup) {
+  public static List<OutlineLine<Setup>> of(Workspace workspace, Setup setup) {
     SetupOutline outline = new SetupOutline(workspace, setup);
     outline.whole();
     for (int depth = 0; depth < setup.machines().size(); depth++) {
@@ -62,15 +62,15 @@ public final class SetupOutline {
 
   private void whole() {
     lines.add(
-        SetupLine.of(0, "Name", setup.title())
+        OutlineLine.<Setup>of(0, "Name", setup.title())
             .changedBy(
-                new Edit.Words(
+                new Edit.Words<>(
                     setup.title(),
                     "What you call it",
                     t -> new Setup(setup.id(), named(t), setup.board(), setup.machine()))));
     var boards = workspace.world().boards();
     lines.add(
-        SetupLine.of(
+        OutlineLine.<Setup>of(
                 0,
                 "Board",
                 boards.containsKey(setup.board())
@@ -92,11 +92,11 @@ public final class SetupOutline {
     return text.strip();
   }
 
-  private static <T> Edit.Choice choice(
+  private static <T> Edit.Choice<Setup> choice(
       Iterable<T> all, Function<T, String> title, Function<T, Setup> to) {
-    List<Option> options = new ArrayList<>();
-    all.forEach(one -> options.add(new Option(title.apply(one), new Edit.Done(to.apply(one)))));
-    return new Edit.Choice(() -> options);
+    List<Option<Setup>> options = new ArrayList<>();
+    all.forEach(one -> options.add(new Option<>(title.apply(one), new Edit.Done<>(to.apply(one)))));
+    return new Edit.Choice<>(() -> options);
   }
 
   private Stream<Environment> platforms() {
@@ -110,15 +110,15 @@ public final class SetupOutline {
   private void machine(int depth, Machine machine) {
     Function<Machine, Setup> put = m -> setup.with(depth, m);
     Part part = new Part(workspace, depth, machine, put, this::wrong);
-    SetupLine head =
-        SetupLine.of(depth, "Machine", machine.title())
+    OutlineLine<Setup> head =
+        OutlineLine.<Setup>of(depth, "Machine", machine.title())
             .changedBy(
-                new Edit.Words(
+                new Edit.Words<>(
                     machine.title(), "What you call it", t -> put.apply(machine.titled(named(t)))))
             .addingBy(new HeldMachines(catalog, platforms().toList()).around(machine, put));
     lines.add(withoutMachine(depth, machine).map(head::removedBy).orElse(head));
     lines.add(
-        SetupLine.of(depth, "Platform", title(machine.platform()))
+        OutlineLine.<Setup>of(depth, "Platform", title(machine.platform()))
             .wrong(wrong(depth, Kind.PLATFORM, ""))
             .changedBy(
                 choice(
@@ -141,7 +141,7 @@ public final class SetupOutline {
     version(depth, Kind.VERSION, machine.version(), v -> put.apply(machine.at(v)));
     var layouts = workspace.world().layouts();
     lines.add(
-        SetupLine.of(
+        OutlineLine.<Setup>of(
                 depth,
                 "Layout",
                 layouts.containsKey(machine.layout())
@@ -177,10 +177,11 @@ public final class SetupOutline {
     lines.add(versionLine(depth, "Version", now, to).wrong(wrong(depth, kind, "")));
   }
 
-  static SetupLine versionLine(int depth, String label, Version now, Function<Version, Setup> to) {
-    return SetupLine.of(depth, label, now.written())
+  static OutlineLine<Setup> versionLine(
+      int depth, String label, Version now, Function<Version, Setup> to) {
+    return OutlineLine.<Setup>of(depth, label, now.written())
         .changedBy(
-            new Edit.Words(
+            new Edit.Words<>(
                 now.written(), "Numbers, as in 3.1", t -> to.apply(new Version(t.strip()))));
   }
 
@@ -190,13 +191,13 @@ public final class SetupOutline {
       EnvironmentId environment,
       Set<String> on,
       Function<Set<String>, Setup> to) {
-    for (SetupLine line : optionLines(catalog, depth, environment, on, to)) {
+    for (OutlineLine<Setup> line : optionLines(catalog, depth, environment, on, to)) {
       lines.add(line.wrong(wrong(depth, kind, line.label())));
     }
   }
 
   /** A line for each option that a binding asks for or that is on. */
-  static List<SetupLine> optionLines(
+  static List<OutlineLine<Setup>> optionLines(
       Catalog catalog,
       int depth,
       EnvironmentId environment,
@@ -204,26 +205,26 @@ public final class SetupOutline {
       Function<Set<String>, Setup> to) {
     Set<String> all = new TreeSet<>(SetupCheck.options(catalog, environment));
     all.addAll(on);
-    List<SetupLine> found = new ArrayList<>();
+    List<OutlineLine<Setup>> found = new ArrayList<>();
     for (String option : all) {
       Set<String> other = new TreeSet<>(on);
       if (!other.remove(option)) {
         other.add(option);
       }
       found.add(
-          SetupLine.of(depth, option, on.contains(option) ? "on" : "off")
-              .changedBy(new Edit.Done(to.apply(other))));
+          OutlineLine.<Setup>of(depth, option, on.contains(option) ? "on" : "off")
+              .changedBy(new Edit.Done<>(to.apply(other))));
     }
     return found;
   }
 
   private void own(int depth, Machine machine, Function<Machine, Setup> put) {
-    Supplier<List<Option>> actions =
+    Supplier<List<Option<Setup>>> actions =
         () ->
             catalog.actions().stream()
                 .map(
                     a ->
-                        new Option(
+                        new Option<>(
                             a.title(),
                             gesture(
                                 "",
@@ -235,13 +236,13 @@ public final class SetupOutline {
                                                 Binding.of(ownId(machine), a.id(), g)))))))
                 .toList();
     lines.add(
-        SetupLine.of(depth, "Own bindings", count(machine.own().size()))
-            .addingBy(new Edit.Choice(actions)));
+        OutlineLine.<Setup>of(depth, "Own bindings", count(machine.own().size()))
+            .addingBy(new Edit.Choice<>(actions)));
     for (int i = 0; i < machine.own().size(); i++) {
       Binding own = machine.own().get(i);
       int at = i;
       lines.add(
-          SetupLine.of(depth + 1, "Own", catalog.title(own.action()))
+          OutlineLine.<Setup>of(depth + 1, "Own", catalog.title(own.action()))
               .about(own.gesture())
               .wrong(wrong(depth, Kind.OWN, String.valueOf(i)))
               .changedBy(
@@ -264,8 +265,8 @@ public final class SetupOutline {
         .orElseThrow();
   }
 
-  private static Edit gesture(String now, Function<Gesture, Setup> to) {
-    return new Edit.Words(
+  private static Edit<Setup> gesture(String now, Function<Gesture, Setup> to) {
+    return new Edit.Words<>(
         now, "A gesture, as in Ctrl+Alt+T", t -> to.apply(Gesture.parse(t.strip())));
   }
 
@@ -275,26 +276,27 @@ public final class SetupOutline {
 
   private void switchedOff(int depth, Machine machine, Function<Machine, Setup> put) {
     List<Binding> bindings = catalog.bindings(machine.platform());
-    Supplier<List<Option>> more =
+    Supplier<List<Option<Setup>>> more =
         () ->
             bindings.stream()
                 .filter(b -> !machine.switchedOff().contains(b.id()) && !b.remarks().fixed())
                 .map(
                     b ->
-                        new Option(
+                        new Option<>(
                             b.gesture() + "  " + catalog.title(b.action()),
-                            new Edit.Done(
+                            new Edit.Done<>(
                                 put.apply(
                                     machine.withSwitchedOff(
                                         joined(machine.switchedOff(), b.id(), true))))))
                 .toList();
     lines.add(
-        SetupLine.of(depth, "Switched off", count(machine.switchedOff().size()))
-            .addingBy(new Edit.Choice(more)));
+        OutlineLine.<Setup>of(depth, "Switched off", count(machine.switchedOff().size()))
+            .addingBy(new Edit.Choice<>(more)));
     for (String id : new TreeSet<>(machine.switchedOff())) {
       Optional<Binding> binding = catalog.binding(machine.platform(), id);
-      SetupLine line =
-          SetupLine.of(depth + 1, "Off", binding.map(b -> catalog.title(b.action())).orElse(id))
+      OutlineLine<Setup> line =
+          OutlineLine.<Setup>of(
+                  depth + 1, "Off", binding.map(b -> catalog.title(b.action())).orElse(id))
               .wrong(wrong(depth, Kind.SWITCHED_OFF, id))
               .removedBy(
                   put.apply(machine.withSwitchedOff(joined(machine.switchedOff(), id, false))));

@@ -55,7 +55,7 @@ class SetupOutlineTest {
   void whateverIsDoneCanBeDoneAgain(@ForAll long seed) {
     RandomSetups.Case c = RandomSetups.make(seed);
     Workspace w = workspace(c.world(), c.setup());
-    for (SetupLine line : SetupOutline.of(w, c.setup())) {
+    for (OutlineLine<Setup> line : SetupOutline.of(w, c.setup())) {
       List<Setup> after = new ArrayList<>();
       line.change().ifPresent(e -> collect(e, after));
       line.more().ifPresent(e -> collect(e, after));
@@ -74,19 +74,19 @@ class SetupOutlineTest {
                               .toList())
                       .contains(c.setup()));
       // A field that is left as it is changes nothing.
-      if (line.change().orElse(null) instanceof SetupLine.Edit.Words words
+      if (line.change().orElse(null) instanceof OutlineLine.Edit.Words<Setup> words
           && !line.label().equals("Remap")) {
         assertThat(words.to().apply(words.now())).as(line.label()).isEqualTo(c.setup());
       }
     }
   }
 
-  private static void collect(SetupLine.Edit edit, List<Setup> to) {
+  private static void collect(OutlineLine.Edit<Setup> edit, List<Setup> to) {
     switch (edit) {
-      case SetupLine.Edit.Done d -> to.add(d.after());
-      case SetupLine.Edit.Choice all ->
+      case OutlineLine.Edit.Done<Setup> d -> to.add(d.after());
+      case OutlineLine.Edit.Choice<Setup> all ->
           all.options().stream().limit(5).forEach(o -> collect(o.next(), to));
-      case SetupLine.Edit.Words _ -> {}
+      case OutlineLine.Edit.Words<Setup> _ -> {}
     }
   }
 
@@ -120,30 +120,31 @@ class SetupOutlineTest {
     assertThat(SetupList.copy(made.after(), s).after().setups()).hasSize(2);
   }
 
-  private static SetupLine line(Workspace w, Setup s, String label, int depth) {
+  private static OutlineLine<Setup> line(Workspace w, Setup s, String label, int depth) {
     return SetupOutline.of(w, s).stream()
         .filter(l -> l.depth() == depth && l.label().equals(label))
         .findFirst()
         .orElseThrow();
   }
 
-  private static Setup choose(SetupLine line, int second, String title) {
-    SetupLine.Edit.Choice all = (SetupLine.Edit.Choice) line.change().orElseThrow();
-    SetupLine.Edit next =
+  private static Setup choose(OutlineLine<Setup> line, int second, String title) {
+    OutlineLine.Edit.Choice<Setup> all =
+        (OutlineLine.Edit.Choice<Setup>) line.change().orElseThrow();
+    OutlineLine.Edit<Setup> next =
         all.options().stream()
             .filter(o -> o.title().equals(title))
             .findFirst()
             .orElseThrow()
             .next();
-    if (next instanceof SetupLine.Edit.Choice more) {
+    if (next instanceof OutlineLine.Edit.Choice<Setup> more) {
       next = more.options().get(second).next();
     }
-    return ((SetupLine.Edit.Done) next).after();
+    return ((OutlineLine.Edit.Done<Setup>) next).after();
   }
 
-  private static Setup type(SetupLine line, String words, boolean more) {
-    SetupLine.Edit edit = (more ? line.more() : line.change()).orElseThrow();
-    return ((SetupLine.Edit.Words) edit).to().apply(words);
+  private static Setup type(OutlineLine<Setup> line, String words, boolean more) {
+    OutlineLine.Edit<Setup> edit = (more ? line.more() : line.change()).orElseThrow();
+    return ((OutlineLine.Edit.Words<Setup>) edit).to().apply(words);
   }
 
   @Test

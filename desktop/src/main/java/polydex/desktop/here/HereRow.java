@@ -89,6 +89,7 @@ sealed interface HereRow {
     @Override
     public String detail() {
       List<String> all = new ArrayList<>();
+      all.add(finding.title() + ": " + finding.amount() + ".");
       finding.example().ifPresent(e -> all.add("Such as " + e + "."));
       all.add("From " + finding.where() + ".");
       part.flatMap(ComputerPlan.Part::bindings)

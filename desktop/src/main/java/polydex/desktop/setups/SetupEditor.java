@@ -19,9 +19,9 @@ import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
 import polydex.route.Setup;
 import polydex.route.SetupId;
-import polydex.setups.SetupLine;
-import polydex.setups.SetupLine.Edit;
-import polydex.setups.SetupLine.Option;
+import polydex.setups.OutlineLine;
+import polydex.setups.OutlineLine.Edit;
+import polydex.setups.OutlineLine.Option;
 import polydex.setups.SetupOutline;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
@@ -36,7 +36,7 @@ final class SetupEditor {
   private final Desk desk;
   private final SetupId id;
   private final Runnable afterwards;
-  private final ListView<SetupLine> list;
+  private final ListView<OutlineLine<Setup>> list;
   private final Label heading = Texts.heading("");
   private final Label trouble = Texts.words("");
 
@@ -101,7 +101,7 @@ final class SetupEditor {
     list.scrollTo(Math.max(0, at - 6));
   }
 
-  private Optional<SetupLine> selected() {
+  private Optional<OutlineLine<Setup>> selected() {
     return Optional.ofNullable(list.getSelectionModel().getSelectedItem());
   }
 
@@ -122,7 +122,7 @@ final class SetupEditor {
   private void add() {
     int at = list.getSelectionModel().getSelectedIndex();
     for (int i = at; i >= 0; i--) {
-      SetupLine line = list.getItems().get(i);
+      OutlineLine<Setup> line = list.getItems().get(i);
       if (line.more().isPresent() && line.depth() <= list.getItems().get(at).depth()) {
         ask(line, line.more().get());
         return;
@@ -155,9 +155,9 @@ final class SetupEditor {
   }
 
   /** Goes along with a line that was moved past others of any height. */
-  private void follow(SetupLine line, int from, boolean up) {
+  private void follow(OutlineLine<Setup> line, int from, boolean up) {
     for (int i = from; i >= 0 && i < list.getItems().size(); i += up ? -1 : 1) {
-      SetupLine here = list.getItems().get(i);
+      OutlineLine<Setup> here = list.getItems().get(i);
       if (here.label().equals(line.label())
           && here.value().equals(line.value())
           && here.gesture().equals(line.gesture())) {
@@ -185,7 +185,7 @@ final class SetupEditor {
     fill(list.getSelectionModel().getSelectedIndex());
   }
 
-  private void apply(String what, SetupLine line, Setup after) {
+  private void apply(String what, OutlineLine<Setup> line, Setup after) {
     Workspace before = workspace();
     String said =
         what.formatted(line.label().toLowerCase(Locale.ROOT), line.value()).replace("  ", " ");
@@ -195,19 +195,19 @@ final class SetupEditor {
     fill(list.getSelectionModel().getSelectedIndex());
   }
 
-  private void ask(SetupLine line, Edit edit) {
+  private void ask(OutlineLine<Setup> line, Edit<Setup> edit) {
     switch (edit) {
-      case Edit.Done d -> apply("%s changed", line, d.after());
-      case Edit.Choice c -> choose(line, c.options());
-      case Edit.Words w -> words(line, w);
+      case Edit.Done<Setup> d -> apply("%s changed", line, d.after());
+      case Edit.Choice<Setup> c -> choose(line, c.options());
+      case Edit.Words<Setup> w -> words(line, w);
     }
   }
 
-  private void choose(SetupLine line, List<Option> options) {
+  private void choose(OutlineLine<Setup> line, List<Option<Setup>> options) {
     desk.dialogs().choose(line.label(), options, Option::title, chosen -> ask(line, chosen.next()));
   }
 
-  private void words(SetupLine line, Edit.Words words) {
+  private void words(OutlineLine<Setup> line, Edit.Words<Setup> words) {
     TextField field = new TextField(words.now());
     field.setAccessibleText(line.label());
     field.setPromptText(words.hint());
@@ -238,7 +238,7 @@ final class SetupEditor {
     field.selectAll();
   }
 
-  private static void row(HBox box, SetupLine line) {
+  private static void row(HBox box, OutlineLine<Setup> line) {
     // Values stand in one column, however far inside their labels are.
     double indent = Math.min(INDENT * line.depth(), LABELS - 4);
     box.getChildren()

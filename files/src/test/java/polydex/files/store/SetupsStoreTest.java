@@ -22,7 +22,7 @@ import polydex.conflict.Person;
 import polydex.files.Shipped;
 import polydex.route.Setup;
 import polydex.route.SetupTraces;
-import polydex.setups.SetupLine;
+import polydex.setups.OutlineLine;
 import polydex.setups.SetupList;
 import polydex.setups.SetupOutline;
 import polydex.workspace.Change;
@@ -61,7 +61,7 @@ class SetupsStoreTest {
               case 2 -> SetupList.make(now).orElseThrow();
               default -> {
                 List<Setup> after = new ArrayList<>();
-                for (SetupLine line : SetupOutline.of(now, setup)) {
+                for (OutlineLine<Setup> line : SetupOutline.of(now, setup)) {
                   line.change().ifPresent(e -> collect(e, after));
                   line.more().ifPresent(e -> collect(e, after));
                   line.without().ifPresent(after::add);
@@ -89,12 +89,12 @@ class SetupsStoreTest {
     }
   }
 
-  private static void collect(SetupLine.Edit edit, List<Setup> to) {
+  private static void collect(OutlineLine.Edit<Setup> edit, List<Setup> to) {
     switch (edit) {
-      case SetupLine.Edit.Done d -> to.add(d.after());
-      case SetupLine.Edit.Choice all ->
+      case OutlineLine.Edit.Done<Setup> d -> to.add(d.after());
+      case OutlineLine.Edit.Choice<Setup> all ->
           all.options().stream().limit(4).forEach(o -> collect(o.next(), to));
-      case SetupLine.Edit.Words words -> {
+      case OutlineLine.Edit.Words<Setup> words -> {
         for (String text : List.of("Ctrl+Alt+F7", "CapsLock -> Ctrl", "2.1", "150")) {
           try {
             to.add(words.to().apply(text));

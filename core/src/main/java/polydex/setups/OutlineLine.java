@@ -5,57 +5,57 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import polydex.keys.Gesture;
-import polydex.route.Setup;
 
 /**
- * One line of a setup written out: a part of it, what is wrong there, and what can be done with it.
- * Whatever is done gives a whole setup.
+ * One line of something written out: a part of it, what is wrong there, and what can be done with
+ * it. Whatever is done gives the whole, with that part changed.
  *
- * @param depth how far inside, 0 for the setup itself
+ * @param depth how far inside, 0 for the whole itself
  * @param label what the part is
  * @param value how it stands; may be empty
  * @param gesture the gesture that it is about, for drawing it
  * @param mistakes what is wrong there, as sentences
  * @param change another value
  * @param more one more of what the line is the heading of
- * @param without the setup without it
- * @param earlier the setup with it one place earlier among its like
- * @param later the setup with it one place later
+ * @param without the whole without it
+ * @param earlier the whole with it one place earlier among its like
+ * @param later the whole with it one place later
+ * @param <R> what is written out
  */
-public record SetupLine(
+public record OutlineLine<R>(
     int depth,
     String label,
     String value,
     Optional<Gesture> gesture,
     List<String> mistakes,
-    Optional<Edit> change,
-    Optional<Edit> more,
-    Optional<Setup> without,
-    Optional<Setup> earlier,
-    Optional<Setup> later) {
+    Optional<Edit<R>> change,
+    Optional<Edit<R>> more,
+    Optional<R> without,
+    Optional<R> earlier,
+    Optional<R> later) {
 
   /** How a value is given. */
-  public sealed interface Edit {
-    /** Nothing is asked: this is the setup. */
-    record Done(Setup after) implements Edit {}
+  public sealed interface Edit<R> {
+    /** Nothing is asked: this is the whole. */
+    record Done<R>(R after) implements Edit<R> {}
 
     /**
      * Words are asked for.
      *
      * @param now what the field begins with
      * @param hint what is expected, with an example
-     * @param to gives the setup, or throws an IllegalArgumentException that says what is wrong
+     * @param to gives the whole, or throws an IllegalArgumentException that says what is wrong
      */
-    record Words(String now, String hint, Function<String, Setup> to) implements Edit {}
+    record Words<R>(String now, String hint, Function<String, R> to) implements Edit<R> {}
 
     /**
      * One of several is chosen.
      *
      * @param made makes them when they are asked for, since of most lines nobody asks
      */
-    record Choice(Supplier<List<Option>> made) implements Edit {
+    record Choice<R>(Supplier<List<Option<R>>> made) implements Edit<R> {
       /** The choices. */
-      public List<Option> options() {
+      public List<Option<R>> options() {
         return made.get();
       }
     }
@@ -66,11 +66,11 @@ public record SetupLine(
    *
    * @param next what it leads to
    */
-  public record Option(String title, Edit next) {}
+  public record Option<R>(String title, Edit<R> next) {}
 
   /** A line that only says something. */
-  static SetupLine of(int depth, String label, String value) {
-    return new SetupLine(
+  public static <R> OutlineLine<R> of(int depth, String label, String value) {
+    return new OutlineLine<>(
         depth,
         label,
         value,
@@ -83,34 +83,34 @@ public record SetupLine(
         Optional.empty());
   }
 
-  SetupLine about(Gesture of) {
-    return new SetupLine(
+  OutlineLine<R> about(Gesture of) {
+    return new OutlineLine<>(
         depth, label, value, Optional.of(of), mistakes, change, more, without, earlier, later);
   }
 
-  SetupLine wrong(List<String> sentences) {
-    return new SetupLine(
+  OutlineLine<R> wrong(List<String> sentences) {
+    return new OutlineLine<>(
         depth, label, value, gesture, sentences, change, more, without, earlier, later);
   }
 
-  SetupLine changedBy(Edit edit) {
-    return new SetupLine(
+  OutlineLine<R> changedBy(Edit<R> edit) {
+    return new OutlineLine<>(
         depth, label, value, gesture, mistakes, Optional.of(edit), more, without, earlier, later);
   }
 
-  SetupLine addingBy(Edit edit) {
-    return new SetupLine(
+  OutlineLine<R> addingBy(Edit<R> edit) {
+    return new OutlineLine<>(
         depth, label, value, gesture, mistakes, change, Optional.of(edit), without, earlier, later);
   }
 
-  SetupLine removedBy(Setup setup) {
-    return new SetupLine(
-        depth, label, value, gesture, mistakes, change, more, Optional.of(setup), earlier, later);
+  OutlineLine<R> removedBy(R whole) {
+    return new OutlineLine<>(
+        depth, label, value, gesture, mistakes, change, more, Optional.of(whole), earlier, later);
   }
 
   /** The line of a member of a list, that can be taken out and moved in it. */
-  <T> SetupLine memberOf(List<T> list, int at, Function<List<T>, Setup> put) {
-    return new SetupLine(
+  <T> OutlineLine<R> memberOf(List<T> list, int at, Function<List<T>, R> put) {
+    return new OutlineLine<>(
         depth,
         label,
         value,
