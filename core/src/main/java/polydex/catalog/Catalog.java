@@ -141,6 +141,16 @@ public final class Catalog {
         all);
   }
 
+  /** This catalogue without an environment and its bindings. */
+  public Catalog without(EnvironmentId environment) {
+    Map<EnvironmentId, List<Binding>> others = new LinkedHashMap<>(bindings);
+    others.remove(environment);
+    return of(
+        actions(),
+        environments().stream().filter(e -> !e.id().equals(environment)).toList(),
+        others);
+  }
+
   /** This catalogue without some bindings of an environment. */
   public Catalog without(EnvironmentId environment, Set<String> ids) {
     if (ids.isEmpty()) {

@@ -369,6 +369,24 @@ public record Environment(
         id, title, version, contexts, whenBroken, kind, routes, otherMenus, controls, source);
   }
 
+  /** The same under another name. */
+  public Environment titled(String other) {
+    return new Environment(
+        id, other, version, contexts, whenBroken, kind, pointerRoutes, menus, tabOrder, source);
+  }
+
+  /** The same in another version. */
+  public Environment at(Version other) {
+    return new Environment(
+        id, title, other, contexts, whenBroken, kind, pointerRoutes, menus, tabOrder, source);
+  }
+
+  /** The same doing something else with steps that do not go on. */
+  public Environment breaking(WhenBroken other) {
+    return new Environment(
+        id, title, version, contexts, other, kind, pointerRoutes, menus, tabOrder, source);
+  }
+
   /** The same of another kind. */
   public Environment withKind(Kind other) {
     return new Environment(

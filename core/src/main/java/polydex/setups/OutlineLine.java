@@ -83,33 +83,33 @@ public record OutlineLine<R>(
         Optional.empty());
   }
 
-  OutlineLine<R> about(Gesture of) {
+  public OutlineLine<R> about(Gesture of) {
     return new OutlineLine<>(
         depth, label, value, Optional.of(of), mistakes, change, more, without, earlier, later);
   }
 
-  OutlineLine<R> wrong(List<String> sentences) {
+  public OutlineLine<R> wrong(List<String> sentences) {
     return new OutlineLine<>(
         depth, label, value, gesture, sentences, change, more, without, earlier, later);
   }
 
-  OutlineLine<R> changedBy(Edit<R> edit) {
+  public OutlineLine<R> changedBy(Edit<R> edit) {
     return new OutlineLine<>(
         depth, label, value, gesture, mistakes, Optional.of(edit), more, without, earlier, later);
   }
 
-  OutlineLine<R> addingBy(Edit<R> edit) {
+  public OutlineLine<R> addingBy(Edit<R> edit) {
     return new OutlineLine<>(
         depth, label, value, gesture, mistakes, change, Optional.of(edit), without, earlier, later);
   }
 
-  OutlineLine<R> removedBy(R whole) {
+  public OutlineLine<R> removedBy(R whole) {
     return new OutlineLine<>(
         depth, label, value, gesture, mistakes, change, more, Optional.of(whole), earlier, later);
   }
 
   /** The line of a member of a list, that can be taken out and moved in it. */
-  <T> OutlineLine<R> memberOf(List<T> list, int at, Function<List<T>, R> put) {
+  public <T> OutlineLine<R> memberOf(List<T> list, int at, Function<List<T>, R> put) {
     return new OutlineLine<>(
         depth,
         label,

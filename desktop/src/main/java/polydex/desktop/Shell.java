@@ -43,6 +43,7 @@ import polydex.desktop.setups.SetupsView;
 import polydex.desktop.sheets.SheetsPlace;
 import polydex.desktop.state.Recording;
 import polydex.desktop.state.Session;
+import polydex.desktop.systems.SystemsView;
 import polydex.desktop.today.Beginning;
 import polydex.desktop.today.TodayPlace;
 import polydex.files.store.DailyCopies;
@@ -209,6 +210,8 @@ public final class Shell implements Navigation {
     List<KeyCommand> commands = new ArrayList<>();
     commands.add(KeyCommand.of("Ctrl+F", "Find", this::focusFind));
     commands.add(KeyCommand.of("Ctrl+U", "Setups", () -> new SetupsView(desk).open()));
+    commands.add(
+        KeyCommand.quiet("Ctrl+Shift+U", "Your systems", () -> new SystemsView(desk).open()));
     commands.add(KeyCommand.of("Ctrl+M", "I used the mouse", () -> Tally.open(desk)));
     commands.add(pause());
     commands.add(KeyCommand.of("Ctrl+Z", "Undo", session::undo));

@@ -1,265 +1,43 @@
 package polydex.desktop.setups;
 
-import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
-import javafx.scene.control.Label;
-import javafx.scene.control.ListView;
-import javafx.scene.control.TextField;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
-import polydex.desktop.controls.GestureView;
-import polydex.desktop.controls.Lists;
-import polydex.desktop.controls.OverlayBox;
-import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
-import polydex.desktop.keys.KeyCommand;
+import polydex.desktop.desk.OutlineEditor;
+import polydex.desktop.desk.OutlineEditor.Written;
 import polydex.route.Setup;
 import polydex.route.SetupId;
-import polydex.setups.OutlineLine;
-import polydex.setups.OutlineLine.Edit;
-import polydex.setups.OutlineLine.Option;
 import polydex.setups.SetupOutline;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
 
-/**
- * A setup written out, to be changed line by line; each change is made at once and can be undone.
- */
+/** A setup written out, to be changed line by line. */
 final class SetupEditor {
-  private static final double INDENT = 1.5;
-  private static final double LABELS = 13;
+  private SetupEditor() {}
 
-  private final Desk desk;
-  private final SetupId id;
-  private final Runnable afterwards;
-  private final ListView<OutlineLine<Setup>> list;
-  private final Label heading = Texts.heading("");
-  private final Label trouble = Texts.words("");
-
-  SetupEditor(Desk desk, SetupId id, Runnable afterwards) {
-    this.desk = desk;
-    this.id = id;
-    this.afterwards = afterwards;
-    list =
-        Lists.of(
+  static void open(Desk desk, SetupId id, Runnable afterwards) {
+    new OutlineEditor<>(
+            desk,
+            new Source(id),
             "Parts of the setup",
-            SetupEditor::row,
-            l -> l.label() + " " + l.value(),
-            Texts.quiet("This setup is gone. Esc closes."));
-    list.getStyleClass().add("setup-lines");
+            "This setup is gone. Esc closes.",
+            afterwards)
+        .open();
   }
 
-  void open() {
-    fill(0);
-    trouble.getStyleClass().add("stops");
-    VBox box = OverlayBox.wide(heading, trouble, list);
-    list.sceneProperty()
-        .addListener(
-            (_, _, scene) -> {
-              if (scene == null) {
-                afterwards.run();
-              }
-            });
-    desk.keys()
-        .open(
-            box,
-            list,
-            List.of(
-                KeyCommand.of("Enter", "Change", this::change),
-                KeyCommand.of("Ctrl+N", "Add one", this::add),
-                KeyCommand.of("Delete", "Remove", this::remove),
-                KeyCommand.of("Alt+ArrowUp", "Earlier", () -> move(true)),
-                KeyCommand.of("Alt+ArrowDown", "Later", () -> move(false)),
-                KeyCommand.of("F8", "Next mistake", this::nextMistake),
-                KeyCommand.of("Ctrl+Z", "Undo", this::undo)));
-  }
-
-  private Workspace workspace() {
-    return desk.session().workspace().get();
-  }
-
-  private void fill(int select) {
-    Optional<Setup> setup = Optional.ofNullable(workspace().setups().get(id));
-    heading.setText(setup.map(s -> "Setup “" + s.title() + "”").orElse("Setup"));
-    list.getItems().setAll(setup.map(s -> SetupOutline.of(workspace(), s)).orElse(List.of()));
-    long wrong = list.getItems().stream().filter(l -> !l.mistakes().isEmpty()).count();
-    trouble.setText(
-        wrong == 0 ? "" : wrong == 1 ? "One line has a mistake." : wrong + " lines have mistakes.");
-    trouble.setVisible(wrong > 0);
-    trouble.setManaged(wrong > 0);
-    select(select);
-  }
-
-  private void select(int index) {
-    int at = Math.clamp(index, 0, Math.max(0, list.getItems().size() - 1));
-    list.getSelectionModel().clearAndSelect(at);
-    list.getFocusModel().focus(at);
-    list.scrollTo(Math.max(0, at - 6));
-  }
-
-  private Optional<OutlineLine<Setup>> selected() {
-    return Optional.ofNullable(list.getSelectionModel().getSelectedItem());
-  }
-
-  private void change() {
-    selected()
-        .ifPresent(
-            l ->
-                l.change()
-                    .or(l::more)
-                    .ifPresentOrElse(
-                        e -> ask(l, e),
-                        () ->
-                            desk.session()
-                                .say("This line can only be moved and removed, not changed.")));
-  }
-
-  /** Adds to the list whose heading or member is chosen. */
-  private void add() {
-    int at = list.getSelectionModel().getSelectedIndex();
-    for (int i = at; i >= 0; i--) {
-      OutlineLine<Setup> line = list.getItems().get(i);
-      if (line.more().isPresent() && line.depth() <= list.getItems().get(at).depth()) {
-        ask(line, line.more().get());
-        return;
-      }
+  private record Source(SetupId id) implements OutlineEditor.Source<Setup> {
+    @Override
+    public Optional<Written<Setup>> written(Workspace workspace) {
+      return Optional.ofNullable(workspace.setups().get(id))
+          .map(
+              s ->
+                  new Written<>(
+                      "Setup \u201c" + s.title() + "\u201d", SetupOutline.of(workspace, s)));
     }
-    desk.session().say("Nothing can be added here.");
-  }
 
-  private void remove() {
-    selected()
-        .ifPresent(
-            l ->
-                l.without()
-                    .ifPresentOrElse(
-                        s -> apply("without %s %s", l, s),
-                        () -> desk.session().say("This line can be changed, but not removed.")));
-  }
-
-  private void move(boolean up) {
-    int at = list.getSelectionModel().getSelectedIndex();
-    selected()
-        .ifPresent(
-            l ->
-                (up ? l.earlier() : l.later())
-                    .ifPresent(
-                        s -> {
-                          apply("%s %s moved", l, s);
-                          follow(l, up ? at - 1 : at + 1, up);
-                        }));
-  }
-
-  /** Goes along with a line that was moved past others of any height. */
-  private void follow(OutlineLine<Setup> line, int from, boolean up) {
-    for (int i = from; i >= 0 && i < list.getItems().size(); i += up ? -1 : 1) {
-      OutlineLine<Setup> here = list.getItems().get(i);
-      if (here.label().equals(line.label())
-          && here.value().equals(line.value())
-          && here.gesture().equals(line.gesture())) {
-        select(i);
-        return;
-      }
+    @Override
+    public Change.Edit edit(Workspace before, Setup after, String what) {
+      return new Change.Edit(
+          "\u201c%s\u201d: %s".formatted(after.title(), what), before, before.with(after));
     }
-  }
-
-  private void nextMistake() {
-    int size = list.getItems().size();
-    int at = list.getSelectionModel().getSelectedIndex();
-    for (int i = 1; i <= size; i++) {
-      int next = (at + i) % size;
-      if (!list.getItems().get(next).mistakes().isEmpty()) {
-        select(next);
-        return;
-      }
-    }
-    desk.session().say("No line has a mistake.");
-  }
-
-  private void undo() {
-    desk.session().undo();
-    fill(list.getSelectionModel().getSelectedIndex());
-  }
-
-  private void apply(String what, OutlineLine<Setup> line, Setup after) {
-    Workspace before = workspace();
-    String said =
-        what.formatted(line.label().toLowerCase(Locale.ROOT), line.value()).replace("  ", " ");
-    desk.session()
-        .apply(
-            new Change.Edit("“%s”: %s".formatted(after.title(), said), before, before.with(after)));
-    fill(list.getSelectionModel().getSelectedIndex());
-  }
-
-  private void ask(OutlineLine<Setup> line, Edit<Setup> edit) {
-    switch (edit) {
-      case Edit.Done<Setup> d -> apply("%s changed", line, d.after());
-      case Edit.Choice<Setup> c -> choose(line, c.options());
-      case Edit.Words<Setup> w -> words(line, w);
-    }
-  }
-
-  private void choose(OutlineLine<Setup> line, List<Option<Setup>> options) {
-    desk.dialogs().choose(line.label(), options, Option::title, chosen -> ask(line, chosen.next()));
-  }
-
-  private void words(OutlineLine<Setup> line, Edit.Words<Setup> words) {
-    TextField field = new TextField(words.now());
-    field.setAccessibleText(line.label());
-    field.setPromptText(words.hint());
-    Label wrong = Texts.words("");
-    wrong.getStyleClass().add("stops");
-    VBox box =
-        OverlayBox.narrow(
-            Texts.heading(line.label()), field, Texts.quiet(words.hint() + "."), wrong);
-    desk.keys()
-        .open(
-            box,
-            field,
-            List.of(
-                KeyCommand.of(
-                    "Enter",
-                    "Take it",
-                    () -> {
-                      Setup after;
-                      try {
-                        after = words.to().apply(field.getText());
-                      } catch (IllegalArgumentException e) {
-                        wrong.setText(e.getMessage());
-                        return;
-                      }
-                      desk.keys().close();
-                      apply("%s changed", line, after);
-                    })));
-    field.selectAll();
-  }
-
-  private static void row(HBox box, OutlineLine<Setup> line) {
-    // Values stand in one column, however far inside their labels are.
-    double indent = Math.min(INDENT * line.depth(), LABELS - 4);
-    box.getChildren()
-        .addAll(
-            Lists.column(new Region(), indent),
-            Lists.column(Texts.styled(line.label(), "quiet"), LABELS - indent));
-    line.gesture().ifPresent(g -> box.getChildren().add(new GestureView(g, Map.of())));
-    boolean heads = line.label().equals("Machine");
-    Label value = Texts.styled(line.value(), heads ? "part" : "row-title");
-    box.getChildren().add(value);
-    if (!line.mistakes().isEmpty()) {
-      Region notch = new Region();
-      notch.getStyleClass().add("notch");
-      notch.setMinWidth(Region.USE_PREF_SIZE);
-      Label wrong = Texts.styled(String.join(" ", line.mistakes()), "stops");
-      wrong.setWrapText(true);
-      wrong.setMinHeight(Region.USE_PREF_SIZE);
-      HBox.setHgrow(wrong, Priority.ALWAYS);
-      value.setMinWidth(Region.USE_PREF_SIZE);
-      box.getChildren().addAll(notch, wrong);
-    }
-    box.setSpacing(10);
   }
 }

@@ -89,7 +89,7 @@ public final class SetupsView {
   }
 
   private void change() {
-    selected().ifPresent(s -> new SetupEditor(desk, s.id(), this::refresh).open());
+    selected().ifPresent(s -> SetupEditor.open(desk, s.id(), this::refresh));
   }
 
   private void make() {

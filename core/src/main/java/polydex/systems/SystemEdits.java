@@ -1,0 +1,268 @@
+package polydex.systems;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import polydex.catalog.Binding;
+import polydex.catalog.Catalog;
+import polydex.catalog.Context;
+import polydex.catalog.Environment;
+import polydex.catalog.Environment.Application;
+import polydex.catalog.Environment.Platform;
+import polydex.catalog.Environment.WhenBroken;
+import polydex.catalog.EnvironmentId;
+import polydex.catalog.Version;
+import polydex.route.Machine;
+import polydex.route.Remap;
+import polydex.route.Setup;
+import polydex.route.SetupId;
+import polydex.workspace.Change;
+import polydex.workspace.Remembered;
+import polydex.workspace.Workspace;
+
+/** Platforms and applications made, changed, joined and taken away, each as an edit. */
+public final class SystemEdits {
+  private SystemEdits() {}
+
+  /** A new one with nothing in it. */
+  public static Change.Edit make(Workspace before, String title, boolean isPlatform) {
+    Catalog catalog = before.catalog();
+    String name = EnvironmentOutline.named(title);
+    String id = Ids.free(name, i -> catalog.environment(new EnvironmentId(i)).isPresent());
+    Environment made =
+        new Environment(
+            new EnvironmentId(id),
+            name,
+            new Version("1"),
+            List.of(Context.ANYWHERE),
+            WhenBroken.SWALLOW,
+            isPlatform ? Platform.PLAIN : new Application(List.of(), false));
+    return new Change.Edit("Make \u201c" + name + "\u201d", before, with(before, made));
+  }
+
+  /**
+   * One is changed.
+   *
+   * @param what as the rest of a title
+   * @throws IllegalArgumentException where it can't be so, with a sentence
+   */
+  public static Change.Edit change(Workspace before, Environment after, String what) {
+    return new Change.Edit(
+        "\u201c%s\u201d: %s".formatted(after.title(), what), before, with(before, after));
+  }
+
+  private static Workspace with(Workspace before, Environment environment) {
+    return before.with(before.catalog().with(List.of(), List.of(environment), Map.of()));
+  }
+
+  /** Why one can't be taken away; none where it can. */
+  public static Optional<String> hindrance(Workspace workspace, EnvironmentId id) {
+    List<Setup> in = workspace.setupsWith(id);
+    if (!in.isEmpty()) {
+      return Optional.of(
+          "It stands in the setup \u201c%s\u201d%s. Remove it there first."
+              .formatted(
+                  in.getFirst().title(),
+                  in.size() == 1 ? "" : " and in %d more".formatted(in.size() - 1)));
+    }
+    return workspace.catalog().environments().stream()
+        .filter(e -> e.kind() instanceof Application a && a.platforms().contains(id))
+        .findFirst()
+        .map(e -> "\u201c%s\u201d runs on it. Say otherwise there first.".formatted(e.title()));
+  }
+
+  /**
+   * One is taken away with its bindings.
+   *
+   * @throws IllegalArgumentException where {@link #hindrance} finds one
+   */
+  public static Change.Edit remove(Workspace before, Environment environment) {
+    hindrance(before, environment.id())
+        .ifPresent(
+            why -> {
+              throw new IllegalArgumentException(why);
+            });
+    return new Change.Edit(
+        "Take away \u201c%s\u201d".formatted(environment.title()),
+        before,
+        before.with(before.catalog().without(environment.id())));
+  }
+
+  /** Those with which one can be joined: of its kind. */
+  public static List<Environment> partners(Catalog catalog, Environment of) {
+    return catalog.environments().stream()
+        .filter(e -> !e.id().equals(of.id()))
+        .filter(e -> e.platform().isPresent() == of.platform().isPresent())
+        .toList();
+  }
+
+  /**
+   * One goes into another of its kind: bindings that the other has not, with their contexts, and
+   * its menus where the other has none; wherever the one stood the other stands.
+   */
+  public static Change.Edit join(Workspace before, Environment gone, Environment into) {
+    Catalog catalog = before.catalog();
+    Map<String, String> contexts = new HashMap<>();
+    Environment joined = joined(gone, into, contexts);
+    Set<List<Object>> there = new HashSet<>();
+    Set<String> ids = new HashSet<>();
+    for (Binding b : catalog.bindings(into.id())) {
+      there.add(List.of(b.context(), b.action(), b.gesture()));
+      ids.add(b.id());
+    }
+    List<Binding> all = new ArrayList<>(catalog.bindings(into.id()));
+    Map<String, String> renamed = new HashMap<>();
+    for (Binding b : catalog.bindings(gone.id())) {
+      String context = contexts.get(b.context());
+      if (there.add(List.of(context, b.action(), b.gesture()))) {
+        String id = b.id();
+        for (int i = 2; !ids.add(id); i++) {
+          id = b.id() + "#" + i;
+        }
+        renamed.put(b.id(), id);
+        all.add(
+            new Binding(
+                id,
+                b.action(),
+                b.gesture(),
+                context,
+                b.when(),
+                b.heldContext().map(contexts::get),
+                b.remarks()));
+      }
+    }
+    Joining joining = new Joining(gone.id(), into.id(), contexts);
+    Catalog after =
+        catalog
+            .with(List.of(), joining.platforms(catalog, joined), Map.of())
+            .withBindings(into.id(), all)
+            .without(gone.id());
+    Map<SetupId, Setup> setups = new LinkedHashMap<>(before.setups());
+    setups.replaceAll((_, s) -> s.on(joining.machine(s.machine())));
+    return new Change.Edit(
+        "Join \u201c%s\u201d with \u201c%s\u201d".formatted(gone.title(), into.title()),
+        before,
+        before
+            .with(after)
+            .with(setups)
+            .with(remembered(before.remembered(), gone.id(), into.id(), renamed)));
+  }
+
+  private static Environment joined(
+      Environment gone, Environment into, Map<String, String> contexts) {
+    List<Context> all = new ArrayList<>(into.contexts());
+    List<Context> made = new ArrayList<>();
+    for (Context c : gone.contexts()) {
+      Optional<Context> same =
+          into.contexts().stream().filter(x -> x.title().equalsIgnoreCase(c.title())).findFirst();
+      if (same.isPresent()) {
+        contexts.put(c.id(), same.get().id());
+      } else {
+        contexts.put(
+            c.id(),
+            Ids.free(
+                c.title(),
+                i ->
+                    contexts.containsValue(i)
+                        || into.contexts().stream().anyMatch(x -> x.id().equals(i))));
+        made.add(c);
+      }
+    }
+    // Only now is it known what all of them are called.
+    for (Context c : made) {
+      Set<String> together = new HashSet<>();
+      c.together().forEach(t -> together.add(contexts.getOrDefault(t, t)));
+      all.add(
+          new Context(contexts.get(c.id()), c.title(), c.parent().map(contexts::get), together));
+    }
+    return into.withContexts(all)
+        .showing(
+            into.menus().isEmpty() ? gone.menus() : into.menus(),
+            into.pointerRoutes().isEmpty() ? gone.pointerRoutes() : into.pointerRoutes(),
+            into.tabOrder().isEmpty() ? gone.tabOrder() : into.tabOrder());
+  }
+
+  private static Remembered remembered(
+      Remembered before, EnvironmentId gone, EnvironmentId into, Map<String, String> renamed) {
+    Remembered after = before;
+    for (Map.Entry<String, Remembered.Source> list : before.lists().entrySet()) {
+      Set<String> ids = list.getValue().bindings().get(gone);
+      if (ids != null) {
+        Map<EnvironmentId, Set<String>> moved = new HashMap<>(list.getValue().bindings());
+        moved.remove(gone);
+        Set<String> now = new HashSet<>(moved.getOrDefault(into, Set.of()));
+        ids.forEach(i -> now.add(renamed.getOrDefault(i, i)));
+        moved.put(into, now);
+        after = after.withList(list.getKey(), new Remembered.Source(moved));
+      }
+    }
+    return after;
+  }
+
+  /** Puts one in the place of another, wherever that stands. */
+  private record Joining(EnvironmentId gone, EnvironmentId into, Map<String, String> contexts) {
+    private EnvironmentId id(EnvironmentId id) {
+      return id.equals(gone) ? into : id;
+    }
+
+    List<Environment> platforms(Catalog catalog, Environment joined) {
+      List<Environment> changed = new ArrayList<>();
+      changed.add(joined);
+      for (Environment e : catalog.environments()) {
+        if (e.kind() instanceof Application a
+            && a.platforms().contains(gone)
+            && !e.id().equals(joined.id())) {
+          changed.add(
+              e.withKind(
+                  new Application(
+                      a.platforms().stream().map(this::id).distinct().toList(), a.holdsMachine())));
+        }
+      }
+      return changed;
+    }
+
+    Machine machine(Machine before) {
+      Machine there =
+          before.platform().equals(gone)
+              // What was switched off are bindings of a keymap that is no more.
+              ? before.on(into, before.version())
+              : before;
+      List<Remap> remaps =
+          there.remaps().stream()
+              .map(
+                  r ->
+                      new Remap(r.title(), r.onlyIn().map(this::id), r.strokeRules(), r.keyRules()))
+              .toList();
+      Machine.Focus focus =
+          switch (there.focus()) {
+            case Machine.Bare b -> b;
+            case Machine.Running r ->
+                r.application().equals(gone)
+                    ? new Machine.Running(
+                        into,
+                        r.version(),
+                        r.options(),
+                        r.contexts().stream().map(c -> contexts.getOrDefault(c, c)).toList())
+                    : r;
+            case Machine.SessionWindow s ->
+                new Machine.SessionWindow(
+                    id(s.application()),
+                    s.version(),
+                    s.capture(),
+                    s.fullScreen(),
+                    s.kept(),
+                    s.sent(),
+                    s.forwards(),
+                    s.translation(),
+                    s.tapDelayMillis(),
+                    machine(s.inner()));
+          };
+      return there.withRemaps(remaps).with(focus);
+    }
+  }
+}

@@ -1,0 +1,290 @@
+package polydex.desktop.desk;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import polydex.desktop.controls.GestureView;
+import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.OverlayBox;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.keys.KeyCommand;
+import polydex.setups.OutlineLine;
+import polydex.setups.OutlineLine.Edit;
+import polydex.setups.OutlineLine.Option;
+import polydex.workspace.Change;
+import polydex.workspace.Workspace;
+
+/**
+ * Something written out, to be changed line by line; each change is made at once and can be undone.
+ *
+ * @param <R> what is written out
+ */
+public final class OutlineEditor<R> {
+  private static final double INDENT = 1.5;
+  private static final double LABELS = 13;
+
+  /**
+   * What is written out.
+   *
+   * @param heading above the lines; none where it is gone
+   */
+  public record Written<R>(String heading, List<OutlineLine<R>> lines) {}
+
+  /** Where it comes from, and what a change of it is. */
+  public interface Source<R> {
+    /** What it is now; none where it is gone. */
+    Optional<Written<R>> written(Workspace workspace);
+
+    /**
+     * It is changed.
+     *
+     * @param what as the rest of a title
+     * @throws IllegalArgumentException where it can't be so, with a sentence
+     */
+    Change.Edit edit(Workspace before, R after, String what);
+  }
+
+  private final Desk desk;
+  private final Source<R> source;
+  private final Runnable afterwards;
+  private final ListView<OutlineLine<R>> list;
+  private final Label heading = Texts.heading("");
+  private final Label trouble = Texts.words("");
+
+  /**
+   * An editor that is not shown yet.
+   *
+   * @param name what a screen reader calls the lines
+   * @param gone what stands there when it is gone
+   * @param afterwards is run when it was closed
+   */
+  public OutlineEditor(Desk desk, Source<R> source, String name, String gone, Runnable afterwards) {
+    this.desk = desk;
+    this.source = source;
+    this.afterwards = afterwards;
+    list = Lists.of(name, OutlineEditor::row, l -> l.label() + " " + l.value(), Texts.quiet(gone));
+    list.getStyleClass().add("setup-lines");
+  }
+
+  /** Shows it over the place. */
+  public void open() {
+    fill(0);
+    trouble.getStyleClass().add("stops");
+    VBox box = OverlayBox.wide(heading, trouble, list);
+    list.sceneProperty()
+        .addListener(
+            (_, _, scene) -> {
+              if (scene == null) {
+                afterwards.run();
+              }
+            });
+    desk.keys()
+        .open(
+            box,
+            list,
+            List.of(
+                KeyCommand.of("Enter", "Change", this::change),
+                KeyCommand.of("Ctrl+N", "Add one", this::add),
+                KeyCommand.of("Delete", "Remove", this::remove),
+                KeyCommand.of("Alt+ArrowUp", "Earlier", () -> move(true)),
+                KeyCommand.of("Alt+ArrowDown", "Later", () -> move(false)),
+                KeyCommand.of("F8", "Next mistake", this::nextMistake),
+                KeyCommand.of("Ctrl+Z", "Undo", this::undo)));
+  }
+
+  private Workspace workspace() {
+    return desk.session().workspace().get();
+  }
+
+  private void fill(int select) {
+    Optional<Written<R>> written = source.written(workspace());
+    heading.setText(written.map(Written::heading).orElse(""));
+    list.getItems().setAll(written.map(Written::lines).orElse(List.of()));
+    long wrong = list.getItems().stream().filter(l -> !l.mistakes().isEmpty()).count();
+    trouble.setText(
+        wrong == 0 ? "" : wrong == 1 ? "One line has a mistake." : wrong + " lines have mistakes.");
+    trouble.setVisible(wrong > 0);
+    trouble.setManaged(wrong > 0);
+    select(select);
+  }
+
+  private void select(int index) {
+    int at = Math.clamp(index, 0, Math.max(0, list.getItems().size() - 1));
+    list.getSelectionModel().clearAndSelect(at);
+    list.getFocusModel().focus(at);
+    list.scrollTo(Math.max(0, at - 6));
+  }
+
+  private Optional<OutlineLine<R>> selected() {
+    return Optional.ofNullable(list.getSelectionModel().getSelectedItem());
+  }
+
+  private void change() {
+    selected()
+        .ifPresent(
+            l ->
+                l.change()
+                    .or(l::more)
+                    .ifPresentOrElse(
+                        e -> ask(l, e),
+                        () ->
+                            desk.session()
+                                .say("This line can only be moved and removed, not changed.")));
+  }
+
+  /** Adds to the list whose heading or member is chosen. */
+  private void add() {
+    int at = list.getSelectionModel().getSelectedIndex();
+    for (int i = at; i >= 0; i--) {
+      OutlineLine<R> line = list.getItems().get(i);
+      if (line.more().isPresent() && line.depth() <= list.getItems().get(at).depth()) {
+        ask(line, line.more().get());
+        return;
+      }
+    }
+    desk.session().say("Nothing can be added here.");
+  }
+
+  private void remove() {
+    selected()
+        .ifPresent(
+            l ->
+                l.without()
+                    .ifPresentOrElse(
+                        s -> apply("without %s %s", l, s),
+                        () -> desk.session().say("This line can be changed, but not removed.")));
+  }
+
+  private void move(boolean up) {
+    int at = list.getSelectionModel().getSelectedIndex();
+    selected()
+        .ifPresent(
+            l ->
+                (up ? l.earlier() : l.later())
+                    .ifPresent(
+                        s -> {
+                          apply("%s %s moved", l, s);
+                          follow(l, up ? at - 1 : at + 1, up);
+                        }));
+  }
+
+  /** Goes along with a line that was moved past others of any height. */
+  private void follow(OutlineLine<R> line, int from, boolean up) {
+    for (int i = from; i >= 0 && i < list.getItems().size(); i += up ? -1 : 1) {
+      OutlineLine<R> here = list.getItems().get(i);
+      if (here.label().equals(line.label())
+          && here.value().equals(line.value())
+          && here.gesture().equals(line.gesture())) {
+        select(i);
+        return;
+      }
+    }
+  }
+
+  private void nextMistake() {
+    int size = list.getItems().size();
+    int at = list.getSelectionModel().getSelectedIndex();
+    for (int i = 1; i <= size; i++) {
+      int next = (at + i) % size;
+      if (!list.getItems().get(next).mistakes().isEmpty()) {
+        select(next);
+        return;
+      }
+    }
+    desk.session().say("No line has a mistake.");
+  }
+
+  private void undo() {
+    desk.session().undo();
+    fill(list.getSelectionModel().getSelectedIndex());
+  }
+
+  private void apply(String what, OutlineLine<R> line, R after) {
+    String said =
+        what.formatted(line.label().toLowerCase(Locale.ROOT), line.value())
+            .replaceAll(" +", " ")
+            .strip();
+    try {
+      desk.session().apply(source.edit(workspace(), after, said));
+    } catch (IllegalArgumentException e) {
+      desk.session().problem("That can't be: " + e.getMessage());
+    }
+    fill(list.getSelectionModel().getSelectedIndex());
+  }
+
+  private void ask(OutlineLine<R> line, Edit<R> edit) {
+    switch (edit) {
+      case Edit.Done<R> d -> apply("%s changed", line, d.after());
+      case Edit.Choice<R> c -> choose(line, c.options());
+      case Edit.Words<R> w -> words(line, w);
+    }
+  }
+
+  private void choose(OutlineLine<R> line, List<Option<R>> options) {
+    desk.dialogs().choose(line.label(), options, Option::title, chosen -> ask(line, chosen.next()));
+  }
+
+  private void words(OutlineLine<R> line, Edit.Words<R> words) {
+    TextField field = new TextField(words.now());
+    field.setAccessibleText(line.label());
+    field.setPromptText(words.hint());
+    Label wrong = Texts.words("");
+    wrong.getStyleClass().add("stops");
+    VBox box =
+        OverlayBox.narrow(
+            Texts.heading(line.label()), field, Texts.quiet(words.hint() + "."), wrong);
+    desk.keys()
+        .open(
+            box,
+            field,
+            List.of(
+                KeyCommand.of(
+                    "Enter",
+                    "Take it",
+                    () -> {
+                      R after;
+                      try {
+                        after = words.to().apply(field.getText());
+                      } catch (IllegalArgumentException e) {
+                        wrong.setText(e.getMessage());
+                        return;
+                      }
+                      desk.keys().close();
+                      apply("%s changed", line, after);
+                    })));
+    field.selectAll();
+  }
+
+  private static <R> void row(HBox box, OutlineLine<R> line) {
+    // Values stand in one column, however far inside their labels are.
+    double indent = Math.min(INDENT * line.depth(), LABELS - 4);
+    box.getChildren()
+        .addAll(
+            Lists.column(new Region(), indent),
+            Lists.column(Texts.styled(line.label(), "quiet"), LABELS - indent));
+    line.gesture().ifPresent(g -> box.getChildren().add(new GestureView(g, Map.of())));
+    boolean heads = line.label().equals("Machine");
+    Label value = Texts.styled(line.value(), heads ? "part" : "row-title");
+    box.getChildren().add(value);
+    if (!line.mistakes().isEmpty()) {
+      Region notch = new Region();
+      notch.getStyleClass().add("notch");
+      notch.setMinWidth(Region.USE_PREF_SIZE);
+      Label wrong = Texts.styled(String.join(" ", line.mistakes()), "stops");
+      wrong.setWrapText(true);
+      wrong.setMinHeight(Region.USE_PREF_SIZE);
+      HBox.setHgrow(wrong, Priority.ALWAYS);
+      value.setMinWidth(Region.USE_PREF_SIZE);
+      box.getChildren().addAll(notch, wrong);
+    }
+    box.setSpacing(10);
+  }
+}

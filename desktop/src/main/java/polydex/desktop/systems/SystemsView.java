@@ -1,0 +1,258 @@
+package polydex.desktop.systems;
+
+import java.io.IOException;
+import java.nio.file.FileAlreadyExistsException;
+import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import polydex.catalog.Catalog;
+import polydex.catalog.Environment;
+import polydex.catalog.EnvironmentId;
+import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.OverlayBox;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.desk.Desk;
+import polydex.desktop.desk.OutlineEditor;
+import polydex.desktop.desk.OutlineEditor.Written;
+import polydex.desktop.keys.KeyCommand;
+import polydex.desktop.state.Beside;
+import polydex.files.FileProblem;
+import polydex.files.json.ModelFiles;
+import polydex.systems.EnvironmentOutline;
+import polydex.systems.SystemEdits;
+import polydex.workspace.Change;
+import polydex.workspace.Workspace;
+
+/**
+ * The platforms and applications of the file: made, changed, joined, taken away and written out,
+ * each at once and undoably.
+ */
+public final class SystemsView {
+  private final Desk desk;
+  private final ListView<Environment> list;
+  private final Beside writing = new Beside("keymap");
+
+  /** For an open file. */
+  public SystemsView(Desk desk) {
+    this.desk = desk;
+    list =
+        Lists.of(
+            "Platforms and applications",
+            this::row,
+            Environment::title,
+            Texts.quiet(
+                "There is no platform and no application yet. Ctrl+N makes one; Sheets brings"
+                    + " some in."));
+    list.getStyleClass().add("here-rows");
+  }
+
+  /** Shows it over the place. */
+  public void open() {
+    fill(Optional.empty());
+    VBox box =
+        OverlayBox.wide(
+            Texts.heading("Your systems"),
+            Texts.quiet(
+                "Desktops first, then what runs on them. What is changed here holds in every setup."),
+            list);
+    box.sceneProperty()
+        .addListener(
+            (_, _, scene) -> {
+              if (scene == null) {
+                writing.close();
+              }
+            });
+    desk.keys()
+        .open(
+            box,
+            list,
+            List.of(
+                KeyCommand.of("Enter", "Change", this::change),
+                KeyCommand.of("Ctrl+N", "New application", () -> make(false)),
+                KeyCommand.of("Ctrl+Shift+N", "New platform", () -> make(true)),
+                KeyCommand.of("F3", "Join with another", this::join),
+                KeyCommand.of("Delete", "Take away", this::remove),
+                KeyCommand.of("F5", "Write its keymap as a file", this::write),
+                KeyCommand.of("Ctrl+Z", "Undo", this::undo)));
+  }
+
+  private Workspace workspace() {
+    return desk.session().workspace().get();
+  }
+
+  private void fill(Optional<EnvironmentId> select) {
+    int at = Math.max(0, list.getSelectionModel().getSelectedIndex());
+    List<Environment> all =
+        workspace().catalog().environments().stream()
+            .sorted(
+                Comparator.comparing((Environment e) -> e.platform().isEmpty())
+                    .thenComparing(Environment::title))
+            .toList();
+    Lists.found(list, all);
+    for (int i = 0; i < all.size(); i++) {
+      if (select.filter(all.get(i).id()::equals).isPresent()) {
+        at = i;
+      }
+    }
+    list.getSelectionModel().clearAndSelect(Math.min(at, all.size() - 1));
+    list.scrollTo(Math.max(0, at - 4));
+  }
+
+  private Optional<Environment> selected() {
+    return Optional.ofNullable(list.getSelectionModel().getSelectedItem());
+  }
+
+  private void change() {
+    selected()
+        .ifPresent(
+            e ->
+                new OutlineEditor<>(
+                        desk,
+                        new Source(e.id()),
+                        "Parts of it",
+                        "It is gone. Esc closes.",
+                        () -> fill(Optional.of(e.id())))
+                    .open());
+  }
+
+  private record Source(EnvironmentId id) implements OutlineEditor.Source<Environment> {
+    @Override
+    public Optional<Written<Environment>> written(Workspace workspace) {
+      Catalog catalog = workspace.catalog();
+      return catalog
+          .environment(id)
+          .map(
+              e ->
+                  new Written<>(
+                      (e.platform().isPresent() ? "Platform \u201c" : "Application \u201c")
+                          + e.title()
+                          + "\u201d",
+                      EnvironmentOutline.of(catalog, e)));
+    }
+
+    @Override
+    public Change.Edit edit(Workspace before, Environment after, String what) {
+      return SystemEdits.change(before, after, what);
+    }
+  }
+
+  private void make(boolean platform) {
+    desk.dialogs()
+        .ask(
+            platform ? "A new platform" : "A new application",
+            "Its name",
+            name ->
+                apply(
+                    () -> SystemEdits.make(workspace(), name, platform),
+                    after ->
+                        after.catalog().environments().stream()
+                            .filter(e -> workspace().catalog().environment(e.id()).isEmpty())
+                            .findFirst()
+                            .map(Environment::id)));
+  }
+
+  private interface Chosen {
+    Optional<EnvironmentId> of(Workspace after);
+  }
+
+  private void apply(Supplier<Change.Edit> edit, Chosen chosen) {
+    try {
+      Change.Edit made = edit.get();
+      Optional<EnvironmentId> select = chosen.of(made.after());
+      if (desk.session().apply(made)) {
+        fill(select);
+      }
+    } catch (IllegalArgumentException e) {
+      desk.session().problem(String.valueOf(e.getMessage()));
+    }
+  }
+
+  private void join() {
+    selected()
+        .ifPresent(
+            gone ->
+                desk.dialogs()
+                    .choose(
+                        "Join \u201c%s\u201d with".formatted(gone.title()),
+                        "What it has and the other has not goes there, and wherever it stood the"
+                            + " other stands.",
+                        SystemEdits.partners(workspace().catalog(), gone),
+                        Environment::title,
+                        into ->
+                            apply(
+                                () -> SystemEdits.join(workspace(), gone, into),
+                                _ -> Optional.of(into.id()))));
+  }
+
+  private void remove() {
+    selected()
+        .ifPresent(e -> apply(() -> SystemEdits.remove(workspace(), e), _ -> Optional.empty()));
+  }
+
+  private void undo() {
+    desk.session().undo();
+    fill(selected().map(Environment::id));
+  }
+
+  private void write() {
+    selected()
+        .ifPresent(
+            e ->
+                desk.dialogs()
+                    .ask(
+                        "Write the keymap of \u201c%s\u201d".formatted(e.title()),
+                        "Folder and name of a new file",
+                        desk.session()
+                            .file()
+                            .get()
+                            .resolveSibling(e.id().value() + ".json")
+                            .toString(),
+                        to -> write(e.id(), to)));
+  }
+
+  private void write(EnvironmentId id, String to) {
+    Workspace now = workspace();
+    writing.ask(
+        _ -> {
+          try {
+            Path file = Path.of(to);
+            Files.writeString(
+                file,
+                ModelFiles.write(now, id)
+                    .orElseThrow(() -> new FileProblem("It is gone; nothing was written.")),
+                StandardOpenOption.CREATE_NEW);
+            return file + " has its keymap.";
+          } catch (InvalidPathException e) {
+            throw new FileProblem("\u201c%s\u201d can't be the name of a file.".formatted(to), e);
+          } catch (FileAlreadyExistsException e) {
+            throw new FileProblem(to + " is there already. It was left as it is.", e);
+          } catch (IOException e) {
+            throw new FileProblem("%s can't be written: %s.".formatted(to, e.getMessage()), e);
+          }
+        },
+        desk.session()::say,
+        desk.session()::problem);
+  }
+
+  private void row(HBox box, Environment e) {
+    Workspace now = workspace();
+    int bindings = now.catalog().bindings(e.id()).size();
+    int setups = now.setupsWith(e.id()).size();
+    box.getChildren()
+        .addAll(
+            Lists.growing(Texts.styled(e.title(), e.platform().isPresent() ? "part" : "row-title")),
+            Lists.column(
+                Texts.styled(e.platform().isPresent() ? "platform" : "application", "quiet"), 8),
+            Lists.number("%,d bindings".formatted(bindings), 10),
+            Lists.number(
+                setups == 0 ? "no setup" : setups == 1 ? "1 setup" : setups + " setups", 7));
+  }
+}

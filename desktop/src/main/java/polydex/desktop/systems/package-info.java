@@ -1,0 +1,5 @@
+/** The person's platforms and applications. */
+@NullMarked
+package polydex.desktop.systems;
+
+import org.jspecify.annotations.NullMarked;
