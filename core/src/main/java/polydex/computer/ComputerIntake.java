@@ -101,7 +101,7 @@ public final class ComputerIntake {
     ComputerIntake intake = new ComputerIntake(before, found, wishes);
     intake.now = Machines.under(before, found.title(), wishes.elsewhere());
     found.findings().forEach(intake::take);
-    Workspace after = intake.now;
+    Workspace after = Machines.withoutStandIn(intake.now, before);
     if (wishes.elsewhere() && before.current().isPresent()) {
       after = after.using(before.current());
     }

@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import polydex.catalog.Context;
 import polydex.catalog.Environment;
-import polydex.catalog.EnvironmentId;
+import polydex.catalog.Version;
 import polydex.intake.SubjectGuess;
 import polydex.route.Machine;
 import polydex.route.Setup;
@@ -40,27 +40,57 @@ final class Machines {
       return before;
     }
     Machine machine = current.get().machine();
-    if (!elsewhere && SubjectGuess.isStandIn(before, machine.platform())) {
+    boolean read =
+        before.remembered().lists().keySet().stream()
+            .anyMatch(l -> l.startsWith(machine.title() + ": "));
+    if (!elsewhere && !read && SubjectGuess.isStandIn(before, machine.platform())) {
       return before.with(
           before.situation().withMachine(Computer.of(machine), m -> m.titled(title)));
     }
-    Setup made = bare(before, current.get(), title);
-    return before.with(made).using(Optional.of(made.id()));
+    Workspace with = withStandIn(before);
+    Setup made = bare(with, current.get(), title);
+    return with.with(made).using(Optional.of(made.id()));
+  }
+
+  /** With the platform that stands in for a desktop of which nothing is known yet. */
+  private static Workspace withStandIn(Workspace before) {
+    return before.catalog().environment(SubjectGuess.STAND_IN).isPresent()
+        ? before
+        : before.with(
+            before
+                .catalog()
+                .with(
+                    List.of(),
+                    List.of(
+                        new Environment(
+                            SubjectGuess.STAND_IN,
+                            "Plain desktop",
+                            new Version("1"),
+                            List.of(Context.ANYWHERE),
+                            Environment.WhenBroken.SWALLOW,
+                            Environment.Platform.PLAIN)),
+                    Map.of()));
+  }
+
+  /** Without it, where nothing stands on it after all and it was not there before. */
+  static Workspace withoutStandIn(Workspace after, Workspace before) {
+    boolean made = before.catalog().environment(SubjectGuess.STAND_IN).isEmpty();
+    return made && after.setupsWith(SubjectGuess.STAND_IN).isEmpty()
+        ? after.with(after.catalog().without(SubjectGuess.STAND_IN))
+        : after;
   }
 
   private static Setup bare(Workspace before, Setup like, String title) {
-    Optional<Environment> standIn = before.catalog().environment(SubjectGuess.STAND_IN);
-    Machine machine = like.machine();
-    EnvironmentId platform = standIn.map(Environment::id).orElse(machine.platform());
+    Environment standIn = before.catalog().environment(SubjectGuess.STAND_IN).orElseThrow();
     return new Setup(
         unused(before, title),
         title,
         like.board(),
         new Machine(
             title,
-            platform,
-            standIn.map(Environment::version).orElse(machine.version()),
-            machine.layout(),
+            standIn.id(),
+            standIn.version(),
+            like.machine().layout(),
             List.of(),
             List.of(),
             Set.of(),

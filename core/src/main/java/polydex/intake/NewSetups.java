@@ -12,6 +12,7 @@ import polydex.catalog.EnvironmentId;
 import polydex.route.Machine;
 import polydex.route.Setup;
 import polydex.route.SetupId;
+import polydex.route.Situation.Computer;
 import polydex.setups.SetupList;
 import polydex.workspace.Workspace;
 
@@ -21,8 +22,8 @@ final class NewSetups {
 
   /**
    * The workspace with them. The first desktop that comes in takes the place of the invented one
-   * that stood in for it, in every setup; another platform gets a setup of its own, and so does
-   * each application, on the machine under the hands.
+   * that stood in for it, wherever the computer under the hands stands; another platform gets a
+   * setup of its own, and so does each application, on the machine under the hands.
    */
   static Workspace with(Workspace after, List<Environment> made) {
     Workspace settled = after;
@@ -34,9 +35,7 @@ final class NewSetups {
                 .map(s -> s.machine().platform())
                 .filter(p -> SubjectGuess.isStandIn(after, p));
         settled =
-            standIn.isPresent()
-                ? inPlaceOf(settled, standIn.get(), one)
-                : adding(settled, bare(settled, one));
+            standIn.isPresent() ? inPlaceOf(settled, one) : adding(settled, bare(settled, one));
       }
     }
     for (Environment one : made) {
@@ -47,12 +46,11 @@ final class NewSetups {
     return settled;
   }
 
-  private static Workspace inPlaceOf(Workspace all, EnvironmentId standIn, Environment desktop) {
-    Map<SetupId, Setup> setups = new LinkedHashMap<>(all.setups());
-    setups.replaceAll(
-        (_, s) ->
-            s.on(s.machine().ofPlatform(standIn, m -> m.on(desktop.id(), desktop.version()))));
-    return all.with(setups);
+  /** On the computer under the hands, wherever that stands; another may have no desktop yet. */
+  private static Workspace inPlaceOf(Workspace all, Environment desktop) {
+    Computer computer = Computer.of(all.setup().orElseThrow().machine());
+    return all.with(
+        all.situation().withMachine(computer, m -> m.on(desktop.id(), desktop.version())));
   }
 
   private static Workspace adding(Workspace all, Optional<Setup> more) {

@@ -346,6 +346,27 @@ class ComputerIntakeTest {
         .isFalse();
   }
 
+  /**
+   * Where nothing stands in for a desktop any more, a new computer does not get somebody else's.
+   */
+  @Test
+  void aNewComputerBesideOthersHasADesktopOfItsOwn() {
+    Workspace here = after(fresh(), "laptop", DESKTOP);
+    Workspace without = here.with(here.catalog().without(SubjectGuess.STAND_IN));
+    int rowan = without.catalog().bindings(environment(without, "Rowan").id()).size();
+    Workspace now = after(without, "desk", desktop("<Super>k = Lock the screen"), NOTES);
+    assertThat(now.catalog().bindings(environment(now, "Rowan").id())).hasSize(rowan);
+    assertThat(now.setup().orElseThrow().machine().platform())
+        .isEqualTo(environment(now, "Rowan on desk").id());
+    assertThat(now.catalog().environment(SubjectGuess.STAND_IN)).isEmpty();
+    // One of which nothing but its programs was found stands on the plain one, by itself.
+    Workspace bare = after(without, "tablet", NOTES);
+    assertThat(bare.setup().orElseThrow().machine().platform()).isEqualTo(SubjectGuess.STAND_IN);
+    Workspace both = after(bare, "desk", desktop("<Super>k = Lock the screen"));
+    assertThat(running(both, "Dome Notes").getFirst().machine().platform())
+        .isEqualTo(SubjectGuess.STAND_IN);
+  }
+
   @Test
   void whatAProgramShowsTakesThePlaceOfWhatItKeepsInAFile() {
     Finding file =
