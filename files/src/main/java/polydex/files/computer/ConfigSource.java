@@ -20,11 +20,12 @@ import polydex.files.FolderWalk;
 import polydex.files.lists.ForeignList;
 import polydex.files.lists.Intake;
 import polydex.files.lists.ListReader;
+import polydex.intake.BindingIntake;
+import polydex.intake.IntakePlan;
 import polydex.intake.IntakeRequest.RequestedRow;
 import polydex.intake.ListSubject;
 import polydex.intake.SubjectGuess;
-import polydex.keys.GestureReader;
-import polydex.keys.GestureSyntaxException;
+import polydex.keys.Gesture;
 import polydex.workspace.Workspace;
 
 /**
@@ -168,8 +169,13 @@ final class ConfigSource implements ComputerSource {
     }
     List<RequestedRow> rows =
         intake.request().rows().stream().filter(r -> !r.gesture().isBlank()).toList();
-    long read = rows.stream().filter(r -> isGesture(r.gesture())).count();
-    if (read < LEAST || read * 3 < rows.size() * 2L) {
+    IntakePlan plan = BindingIntake.plan(Workspace.EMPTY, intake.request());
+    // What a line takes away is a gesture as well, if it can be read.
+    int away = plan.reading().unbound().size();
+    long certain = away + plan.taken().stream().filter(t -> isCertain(t.gesture())).count();
+    long read = away + plan.taken().stream().map(t -> t.row().line()).distinct().count();
+    long all = rows.stream().map(RequestedRow::line).distinct().count();
+    if (certain < LEAST || read * 3 < all * 2) {
       return Optional.empty();
     }
     SubjectGuess guess = SubjectGuess.of(Workspace.EMPTY, "", called(path), rows);
@@ -197,19 +203,9 @@ final class ConfigSource implements ComputerSource {
         .isPresent();
   }
 
-  /** Whether a cell has modifiers or a function key in it, so that it is one beyond doubt. */
-  private static boolean isGesture(String cell) {
-    for (String part : cell.split("\n|;")) {
-      try {
-        if (GestureReader.PLAIN.read(part.strip()).gesture().modifierPresses() > 0
-            || part.strip().matches("F\\d{1,2}")) {
-          return true;
-        }
-      } catch (GestureSyntaxException _) {
-        // The next may be one.
-      }
-    }
-    return false;
+  /** Whether a gesture has modifiers or a function key in it, so that no word is taken for one. */
+  private static boolean isCertain(Gesture gesture) {
+    return gesture.modifierPresses() > 0 || gesture.toString().matches("F\\d{1,2}");
   }
 
   /** The program whose file it is, by the folder it is in, or its own name. */

@@ -40,6 +40,8 @@ final class BindLines {
   private static final Pattern TOKEN =
       Pattern.compile("\"((?:\\\\.|[^\"\\\\])*)\"|'((?:[^'])*)'|(\\S+)");
   private static final Pattern SET = Pattern.compile("^(?:set\\s+)?(\\$\\w+|\\w+_mod)\\s+(\\S+)$");
+  private static final Pattern PREFIX =
+      Pattern.compile("^set(?:-option)?(?:\\s+-\\S+)*\\s+prefix\\s+(\\S+)$");
   private static final Pattern MODE =
       Pattern.compile("^mode\\s+(?:--\\S+\\s+)?\"?([^\"{]+?)\"?\\s*\\{.*");
   private static final Set<String> WITH_ARGUMENT = Set.of("-T", "-t", "-M", "-m", "-N");
@@ -53,6 +55,7 @@ final class BindLines {
   private final List<ListTable.Line> lines = new ArrayList<>();
   private final List<Refused> refused = new ArrayList<>();
   private String mode = "";
+  private String prefix = "";
   private int away;
   private int others;
 
@@ -62,8 +65,16 @@ final class BindLines {
   static boolean looksSo(String text) {
     int verbs = 0;
     int meant = 0;
-    for (String raw : text.lines().limit(3000).toList()) {
+    List<String> all = text.lines().limit(3000).toList();
+    for (int i = 0; i < all.size(); i++) {
+      String raw = all.get(i);
       String line = cut(raw);
+      if (i + 1 < all.size() && IndentedCommand.isOne(raw, all.get(i + 1))) {
+        verbs++;
+        meant++;
+        i++;
+        continue;
+      }
       if (line.isEmpty() || ("#;!\"/".indexOf(line.charAt(0)) >= 0 && !isReadline(line))) {
         continue;
       }
@@ -93,6 +104,11 @@ final class BindLines {
     ListReader.checkRows(name, all.size());
     for (int i = 0; i < all.size(); i++) {
       String next = i + 1 < all.size() ? all.get(i + 1) : "";
+      if (IndentedCommand.isOne(all.get(i), next)) {
+        IndentedCommand.of(i + 1, all.get(i), next, reader.lines, reader.refused);
+        i++;
+        continue;
+      }
       reader.line(i + 1, cut(all.get(i)), next);
     }
     if (reader.lines.isEmpty()) {
@@ -152,6 +168,8 @@ final class BindLines {
                   .replaceAll("(?i)\\b(meta|m)-", "Alt-")
                   .replaceAll("(?i)\\bc-", "Control-");
       add(number, "", unquoted(readline.group(3)), keys);
+    } else if (PREFIX.matcher(line).matches()) {
+      prefix = PREFIX.matcher(line).replaceFirst("$1");
     } else if (set.matches() && !verb.find()) {
       variables.put(set.group(1), set.group(2));
     } else if (modeLine.matches()) {
@@ -178,16 +196,21 @@ final class BindLines {
     List<String> tokens = tokens(text);
     String context = mode;
     String title = "";
+    // Where a prefix is set, what is bound without more comes behind it.
+    String before = line.startsWith("bind") ? prefix : "";
     while (!tokens.isEmpty()
         && ((tokens.getFirst().startsWith("-") && tokens.getFirst().length() > 1)
             || ABOUT.contains(tokens.getFirst()))) {
       String flag = tokens.removeFirst();
+      before = flag.equals("-n") ? "" : before;
       if (WITH_ARGUMENT.contains(flag) && tokens.size() > 1) {
         String argument = tokens.removeFirst();
         if (flag.equals("-N")) {
           title = argument;
         } else {
-          context = argument;
+          boolean behind = !prefix.isEmpty() && argument.equals("prefix");
+          context = behind ? mode : argument;
+          before = behind ? prefix : "";
         }
       }
     }
@@ -210,7 +233,12 @@ final class BindLines {
       refused.add(new Refused(number, line, "It does not say what the gesture does."));
       return;
     }
-    add(number, context, title.isEmpty() ? what : title, filled(tokens.get(at)));
+    String keys = filled(tokens.get(at));
+    add(
+        number,
+        context,
+        title.isEmpty() ? what : title,
+        before.isEmpty() ? keys : before + " " + keys);
   }
 
   /** {@code bind = SUPER SHIFT, Q, exec, terminal}. */

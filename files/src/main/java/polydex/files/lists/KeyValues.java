@@ -1,6 +1,7 @@
 package polydex.files.lists;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -127,6 +128,9 @@ final class KeyValues {
 
   private static ForeignList plain(
       String name, Map<String, List<Pair>> sections, List<Refused> refused) throws FileProblem {
+    if (isActiveDefaultLabel(sections)) {
+      return activeDefaultLabel(name, sections, refused);
+    }
     long keysLeft = 0;
     long keysRight = 0;
     int pairs = 0;
@@ -163,6 +167,73 @@ final class KeyValues {
         List.of(new ListTable("", HEADER, lines, ListTable.Origin.ONLY, Optional.of(ROLES))),
         refused,
         0,
+        List.of(),
+        "");
+  }
+
+  /** What is set, what it would be otherwise, and what that does: {@code Alt+Tab,Alt+Tab,Walk}. */
+  private record Setting(String active, String label) {
+    static Optional<Setting> of(String value) {
+      String[] parts = value.split(",", 3);
+      boolean one = parts.length == 3 && (isNone(parts[0]) || anyReads(parts[0]));
+      return one && (isNone(parts[1]) || anyReads(parts[1]))
+          ? Optional.of(new Setting(parts[0], parts[2].strip()))
+          : Optional.empty();
+    }
+
+    static boolean isNone(String text) {
+      return text.isBlank() || text.strip().equals("none");
+    }
+
+    /** Several stand with a tab between, which such files write as a backslash and a t. */
+    static List<String> gestures(String text) {
+      return Arrays.stream(text.split("\\t|\\\\t")).map(String::strip).toList();
+    }
+
+    static boolean anyReads(String text) {
+      return gestures(text).stream().anyMatch(KeyValues::reads);
+    }
+  }
+
+  private static boolean isActiveDefaultLabel(Map<String, List<Pair>> sections) {
+    long all = sections.values().stream().mapToLong(List::size).sum();
+    long such =
+        sections.values().stream()
+            .flatMap(List::stream)
+            .filter(p -> Setting.of(p.value()).isPresent())
+            .count();
+    return such > 1 && such * 2 >= all;
+  }
+
+  private static ForeignList activeDefaultLabel(
+      String name, Map<String, List<Pair>> sections, List<Refused> refused) {
+    List<ListTable.Line> lines = new ArrayList<>();
+    int left = 0;
+    for (Map.Entry<String, List<Pair>> section : sections.entrySet()) {
+      for (Pair pair : section.getValue()) {
+        Optional<Setting> setting = Setting.of(pair.value());
+        if (setting.filter(s -> !Setting.isNone(s.active())).isEmpty()) {
+          left++;
+          continue;
+        }
+        String label = setting.get().label();
+        lines.add(
+            new ListTable.Line(
+                pair.line(),
+                "",
+                List.of(
+                    "",
+                    "",
+                    label.isEmpty() ? Variants.title(pair.key()) : label,
+                    String.join("\n", Setting.gestures(setting.get().active())))));
+      }
+    }
+    return new ForeignList(
+        name,
+        "settings of active, default, label",
+        List.of(new ListTable("", HEADER, lines, ListTable.Origin.ONLY, Optional.of(ROLES))),
+        refused,
+        left,
         List.of(),
         "");
   }

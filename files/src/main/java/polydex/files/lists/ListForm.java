@@ -32,6 +32,7 @@ enum ListForm {
   private static final List<String> PAGE_MARKS =
       List.of("<html", "<!doctype html", "<table", "<dl", "<ul", "<body", "<div", "<p>", "<meta");
   private static final Pattern XML_MARKS = Pattern.compile("^<[a-z_]+(?: [a-z:_]+=\"|>)");
+  private static final Pattern OTHER_TYPE = Pattern.compile("^<!doctype (?!html)");
   private static final Pattern YAML_LINE =
       Pattern.compile(
           "\\s*(?:- )*(?:\"[^\"]{1,120}\"|'[^']{1,120}'|[^\\s:#\"'\\[{][^:]{0,120}):(?:\\s.*)?|\\s*- .*");
@@ -94,7 +95,12 @@ enum ListForm {
     }
     boolean page = PAGE_MARKS.stream().anyMatch(lower::contains) || Pages.isDocumentMarkup(text);
     return Optional.of(
-        page || !(lower.startsWith("<?xml") || XML_MARKS.matcher(lower).find()) ? PAGE : XML);
+        page
+                || !(lower.startsWith("<?xml")
+                    || OTHER_TYPE.matcher(lower).find()
+                    || XML_MARKS.matcher(lower).find())
+            ? PAGE
+            : XML);
   }
 
   /** Tables of Markdown and of wikis may stand far down, behind a long beginning. */

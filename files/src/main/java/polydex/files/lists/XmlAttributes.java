@@ -26,6 +26,8 @@ final class XmlAttributes {
   private static final int DEEPEST = 200;
   private static final int LONGEST_INSIDE = 160;
   private static final String INSIDE = "inside";
+  private static final String VALUE = "value";
+  private static final String TYPE = "type";
 
   private final Map<String, List<Element>> groups = new LinkedHashMap<>();
 
@@ -114,6 +116,11 @@ final class XmlAttributes {
       }
       put(columns, row, INSIDE, inside(e));
       rows.add(row);
+    }
+    if (columns.containsKey(VALUE) && columns.containsKey(TYPE)) {
+      // A property with its type: what it is set to says what it does, and never its type.
+      int type = columns.get(TYPE);
+      rows.forEach(r -> r.remove(type));
     }
     List<ListTable.Line> lines = new ArrayList<>();
     for (int i = 0; i < rows.size(); i++) {

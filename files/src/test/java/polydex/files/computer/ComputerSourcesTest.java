@@ -273,6 +273,62 @@ class ComputerSourcesTest {
     assertThat(heard.by("file:.linerc").suggested()).isTrue();
   }
 
+  /** The forms in which desktops and programs keep keys, each as it is found on computers. */
+  @Test
+  void everyFormInWhichKeysAreKeptIsReadForWhatItSays() throws Exception {
+    file(
+        "home/.config/a/globals",
+        "[keeper]\n_name=Window keeper\nWalk=Alt+Tab,Alt+Tab,Walk through windows\nClose=Alt+F4\\tMeta+Q,Alt+F4,Close window\nOff=none,Meta+W,Show overview\nLock=Meta+L,none,Lock session\n");
+    file(
+        "home/.config/b/keys.xml",
+        "<?xml version=\"1.0\"?><channel name=\"k\"><property name=\"commands\" type=\"empty\"><property name=\"&lt;Primary&gt;Escape\" type=\"string\" value=\"menu\"/><property name=\"&lt;Alt&gt;F2\" type=\"string\" value=\"run\"/><property name=\"&lt;Super&gt;e\" type=\"string\" value=\"files\"/></property></channel>");
+    file(
+        "home/.config/c/config",
+        "set $mod Mod4\nfont mono 10\nbindsym $mod+Return exec notes\nbindsym $mod+Shift+q kill\nbindsym Print exec shot\nbindsym $mod+1 workspace 1\nmode \"resize\" {\n  bindsym Left shrink\n}\n");
+    file(
+        "home/.config/d/keysrc",
+        "# notes\nsuper + Return\n\tnotes\n\nsuper + {h,l}\n\tfocus {west,east}\n\nsuper + {_,shift + }Left\n\t{focus,move} left\n\nalt + F4\n\tquit\n\nsuper + {a,b}\n\t{one,two,three}\n");
+    file(
+        "home/.config/e/ui.rc",
+        "<!DOCTYPE gui SYSTEM 'x.dtd'>\n<gui name=\"e\"><Action name=\"file_save\" shortcut=\"Ctrl+S; F2\"/><Action name=\"next_tab\" shortcut=\"Ctrl+Tab\"/><Action name=\"find_all\" shortcut=\"Ctrl+Shift+F\"/></gui>");
+    file(
+        "home/.config/f/mux.conf",
+        "set -g prefix C-a\nunbind C-b\nbind -T prefix c new-window\nbind r reload\nbind -n M-Left left\nbind -T copy v select\n");
+    file(
+        "home/.config/g/keys.json",
+        "// own\n[{\"key\": \"ctrl+k ctrl+s\", \"command\": \"keys.open\"}, {\"key\": \"ctrl+d\", \"command\": \"line.copy\", \"when\": \"inText\"}, {\"key\": \"alt+up\", \"command\": \"-line.up\"}]");
+    Heard heard = read(new ConfigSource(here()));
+    assertThat(lines(heard.by("file:a/globals")))
+        .containsExactly(
+            "Walk through windows: Alt+Tab", "Close window: Alt+F4 Meta+Q", "Lock session: Meta+L");
+    assertThat(lines(heard.by("file:b/keys.xml")))
+        .containsExactly("menu: <Primary>Escape", "run: <Alt>F2", "files: <Super>e");
+    assertThat(lines(heard.by("file:c/config")))
+        .contains("exec notes: Mod4+Return", "kill: Mod4+Shift+q", "shrink: Left");
+    assertThat(lines(heard.by("file:d/keysrc")))
+        .containsExactly(
+            "notes: super+Return",
+            "focus west: super+h",
+            "focus east: super+l",
+            "focus left: super+Left",
+            "move left: super+shift+Left",
+            "quit: alt+F4");
+    // A set that does not go together with that of its command is told, and not half read.
+    assertThat(((Finding.Keys) heard.by("file:d/keysrc").what()).refused()).hasSize(1);
+    assertThat(lines(heard.by("file:e/ui.rc"))).contains("file_save: Ctrl+S; F2");
+    assertThat(lines(heard.by("file:f/mux.conf")))
+        .containsExactly("new-window: C-a c", "reload: C-a r", "left: M-Left", "select: v");
+    assertThat(lines(heard.by("file:g/keys.json"))).contains("line.copy: ctrl+d");
+    // What is read is what is brought in.
+    var plan =
+        ComputerIntake.plan(
+            Shipped.start(),
+            new FoundComputer("house", heard.findings()),
+            ComputerIntake.Wishes.HERE);
+    assertThat(plan.parts())
+        .allSatisfy(p -> assertThat(p.taken()).as(p.finding().id()).isGreaterThan(1));
+  }
+
   @Test
   void aLinkOutOfTheFolderIsNotFollowed() throws Exception {
     file(
