@@ -18,7 +18,8 @@ import polydex.desktop.keys.KeyTable;
  * and shows them; closed, it gives the focus back to what had it.
  */
 final class Overlays {
-  private record Veil(StackPane node, Optional<Node> focusBefore, List<KeyCommand> commands) {}
+  private record Veil(
+      StackPane node, Node focus, Optional<Node> focusBefore, List<KeyCommand> commands) {}
 
   private final Node frame;
   private final KeyTable table;
@@ -74,10 +75,27 @@ final class Overlays {
     under().setDisable(true);
     List<KeyCommand> keys = new ArrayList<>(commands);
     keys.add(always);
-    veils.push(new Veil(veil, before, keys));
+    veils.push(new Veil(veil, focus, before, keys));
     node.getChildren().add(veil);
     table.over(Optional.of(keys));
     focus.requestFocus();
+  }
+
+  /**
+   * The keys belong to the topmost: where something below it took the focus meanwhile, or nothing
+   * has it, it is given back, so that what is typed is not lost.
+   */
+  void holdFocus() {
+    Veil top = veils.peek();
+    if (top == null || top.node().getScene() == null) {
+      return;
+    }
+    for (Node n = top.node().getScene().getFocusOwner(); n != null; n = n.getParent()) {
+      if (n.equals(top.node())) {
+        return;
+      }
+    }
+    top.focus().requestFocus();
   }
 
   /** Closes the topmost, if one is open. */

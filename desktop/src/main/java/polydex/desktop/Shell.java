@@ -165,6 +165,7 @@ public final class Shell implements Navigation {
     }
     table.watch(event);
     if (event.getEventType() == KeyEvent.KEY_PRESSED) {
+      overlays.holdFocus();
       keyIsSpent = false;
       if (event.getCode() == KeyCode.ALT && !overlays.isOpen()) {
         badges.down(reachable());

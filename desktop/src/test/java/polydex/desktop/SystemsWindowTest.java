@@ -62,6 +62,21 @@ class SystemsWindowTest extends InWindow {
                 .accessKey())
         .contains("b");
     person.keys("Esc");
+    person.until(
+        "the outline is closed", () -> !person.shown().contains("Application “Lamp desk”"));
+
+    // What is said of an action is changed in the same way.
+    person.keys("F4");
+    person.untilShown("Which action?");
+    person.type("duplicate line");
+    person.keys("Enter");
+    person.untilShown("Other words for it");
+    person.keys("Enter");
+    write("Double the line");
+    person.untilShown("Action “Double the line”");
+    person.keys("Ctrl+Z");
+    person.untilShown("Taken back: “Double the line”");
+    person.keys("Esc");
     person.untilShown("Your systems");
 
     // Written out, but not over anything that is there.

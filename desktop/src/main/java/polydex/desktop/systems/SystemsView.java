@@ -13,6 +13,8 @@ import java.util.function.Supplier;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import polydex.catalog.Action;
+import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
@@ -26,6 +28,7 @@ import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.state.Beside;
 import polydex.files.FileProblem;
 import polydex.files.json.ModelFiles;
+import polydex.systems.ActionOutline;
 import polydex.systems.EnvironmentOutline;
 import polydex.systems.SystemEdits;
 import polydex.workspace.Change;
@@ -80,6 +83,7 @@ public final class SystemsView {
                 KeyCommand.of("Ctrl+Shift+N", "New platform", () -> make(true)),
                 KeyCommand.of("F3", "Join with another", this::join),
                 KeyCommand.of("Delete", "Take away", this::remove),
+                KeyCommand.of("F4", "An action", this::action),
                 KeyCommand.of("F5", "Write its keymap as a file", this::write),
                 KeyCommand.of("Ctrl+Z", "Undo", this::undo)));
   }
@@ -141,6 +145,39 @@ public final class SystemsView {
     @Override
     public Change.Edit edit(Workspace before, Environment after, String what) {
       return SystemEdits.change(before, after, what);
+    }
+  }
+
+  /** What is said of an action holds wherever it is done. */
+  private void action() {
+    desk.dialogs()
+        .chooseAction(
+            "Which action?",
+            a ->
+                new OutlineEditor<>(
+                        desk,
+                        new ActionSource(a.id()),
+                        "What is said of it",
+                        "It is gone. Esc closes.",
+                        () -> fill(selected().map(Environment::id)))
+                    .open());
+  }
+
+  private record ActionSource(ActionId id) implements OutlineEditor.Source<Action> {
+    @Override
+    public Optional<Written<Action>> written(Workspace workspace) {
+      Catalog catalog = workspace.catalog();
+      return catalog
+          .action(id)
+          .map(
+              a ->
+                  new Written<>(
+                      "Action \u201c" + a.title() + "\u201d", ActionOutline.of(catalog, a)));
+    }
+
+    @Override
+    public Change.Edit edit(Workspace before, Action after, String what) {
+      return ActionOutline.change(before, after, what);
     }
   }
 
