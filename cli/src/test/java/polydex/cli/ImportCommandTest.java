@@ -241,6 +241,11 @@ class ImportCommandTest {
     Ran own = run("import", cues, "--file", file, "--about", "own", "--apart", "Exit", "--json");
     assertThat(own.json().get("about").get(0).get("why").asText()).isEqualTo("As you said.");
     assertThat(own.json().has("recognised")).isFalse();
+    // What went to one's own goes there again, and says so.
+    JsonNode ownAgain = run("import", cues, "--file", file, "--dry-run", "--json").json();
+    assertThat(ownAgain.get("about").get(0).get("subject").asText()).isEqualTo("own");
+    assertThat(ownAgain.get("about").get(0).get("why").asText()).isEqualTo("It went there before.");
+    assertThat(ownAgain.get("known")).hasSize(2);
     assertThat(run("trace", "Ctrl+Meta+N", "--file", file).out()).contains("Next cue");
     Ran program = run("import", cues, "--file", file, "--application", "Cue room");
     assertThat(program.out()).contains("about an application, “Cue room”. As you said.");

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.ResourceBundle;
 import java.util.Set;
@@ -59,10 +60,9 @@ public record SubjectGuess(ListSubject subject, String title, String why) {
    */
   public static SubjectGuess of(
       Workspace workspace, String list, String title, List<RequestedRow> rows) {
-    Optional<Environment> before = before(workspace, list);
+    Optional<SubjectGuess> before = before(workspace, list);
     if (before.isPresent()) {
-      return new SubjectGuess(
-          subjectOf(before.get()), before.get().title(), "It went there before.");
+      return before.get();
     }
     List<RequestedRow> bound = rows.stream().filter(r -> !r.gesture().isBlank()).toList();
     long desktop = bound.stream().filter(r -> isOfADesktop(r.action())).count();
@@ -110,12 +110,29 @@ public record SubjectGuess(ListSubject subject, String title, String why) {
     };
   }
 
-  /** The one environment that all of an earlier version of the list went into. */
-  private static Optional<Environment> before(Workspace workspace, String list) {
+  /** The one keymap that an earlier version of the list went into, or the person's own. */
+  private static Optional<SubjectGuess> before(Workspace workspace, String list) {
     Remembered.Source source = workspace.remembered().lists().get(list);
-    return source == null || source.bindings().size() != 1
+    if (source == null || source.bindings().isEmpty()) {
+      return Optional.empty();
+    }
+    List<EnvironmentId> keymaps =
+        source.bindings().entrySet().stream()
+            .filter(e -> e.getValue().stream().anyMatch(b -> !b.startsWith(EarlierList.OWN)))
+            .map(Map.Entry::getKey)
+            .toList();
+    String why = "It went there before.";
+    boolean own = source.bindings().values().stream().anyMatch(ids -> !ids.isEmpty());
+    if (keymaps.isEmpty() && own) {
+      return Optional.of(
+          new SubjectGuess(ListSubject.OWN, titleFor(workspace, ListSubject.OWN, ""), why));
+    }
+    return keymaps.size() != 1
         ? Optional.empty()
-        : workspace.catalog().environment(source.bindings().keySet().iterator().next());
+        : workspace
+            .catalog()
+            .environment(keymaps.getFirst())
+            .map(e -> new SubjectGuess(subjectOf(e), e.title(), why));
   }
 
   /**
