@@ -3,12 +3,14 @@ package polydex.cli;
 import java.io.PrintWriter;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Spec;
 import polydex.computer.ComputerIntake;
 import polydex.computer.ComputerPlan;
@@ -87,6 +89,10 @@ final class HereCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws Exception {
+    if (accessibility != null && !Set.of("on", "off").contains(accessibility)) {
+      throw new ParameterException(
+          spec.commandLine(), "“%s” is neither on nor off.".formatted(accessibility));
+    }
     boolean switched = accessibility == null || switchAccessibility(accessibility);
     Looking.Result looked = looking.look();
     boolean write = !dryRun && source.file().isPresent();

@@ -4,9 +4,11 @@ import java.io.PrintWriter;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Spec;
 import polydex.computer.Finding;
 import polydex.computer.FoundComputer;
@@ -62,7 +64,23 @@ final class Looking {
       Thread.currentThread().interrupt();
       reading.stop();
     }
-    return new Result(reading.sources(), reading.found());
+    FoundComputer found = reading.found();
+    known(take, found);
+    known(leave, found);
+    return new Result(reading.sources(), found);
+  }
+
+  /** Whoever names something that was not found wants to hear it. */
+  private void known(@Nullable Set<String> ids, FoundComputer found) {
+    Set<String> there = found.findings().stream().map(Finding::id).collect(Collectors.toSet());
+    for (String id : ids == null ? Set.<String>of() : ids) {
+      if (!there.contains(id) && !id.equals("all")) {
+        throw new ParameterException(
+            command.commandLine(),
+            "“%s” was not found. There are: %s."
+                .formatted(id, there.stream().sorted().collect(Collectors.joining(", "))));
+      }
+    }
   }
 
   private static String line(ComputerReading.Source source) {

@@ -66,6 +66,20 @@ class HereCommandTest {
     assertThat(finding(other, "file:line-keys").get("wanted").asBoolean()).isFalse();
   }
 
+  /** What is said wrongly is refused before anything is written. */
+  @Test
+  void whatIsNotFoundOrIsNoSwitchIsRefused() {
+    String file = folder.resolve("new.polydex").toString();
+    Ran unknown = run("here", "--simulated", "--file", file, "--leave", "program:none");
+    assertThat(unknown.code()).isEqualTo(Main.USAGE);
+    assertThat(unknown.err()).contains("“program:none” was not found", "settings:own");
+    Ran neither = run("here", "--simulated", "--file", file, "--accessibility", "perhaps");
+    assertThat(neither.code()).isEqualTo(Main.USAGE);
+    assertThat(neither.err()).contains("neither on nor off");
+    assertThat(run("gather", "--simulated", "--take", "x", file).code()).isEqualTo(Main.USAGE);
+    assertThat(Files.exists(folder.resolve("new.polydex"))).isFalse();
+  }
+
   @Test
   void aGatheredComputerIsCarriedToAnotherFileAsAMachineOfItsOwn() throws Exception {
     Path gathered = folder.resolve("laptop.json");

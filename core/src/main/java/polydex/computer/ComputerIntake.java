@@ -185,7 +185,7 @@ public final class ComputerIntake {
   private IntakePlan keys(Finding finding, Keys keys) {
     List<RequestedRow> rows = keys.rows();
     if (keys.about() == ListSubject.DESKTOP) {
-      String desktop = desktop(keys.environment());
+      String desktop = desktop(finding, keys.environment());
       rows = rows.stream().map(r -> r.in(desktop)).toList();
     }
     IntakePlan plan = bindings(IntakeRequest.of(Optional.of(list(finding)), rows, keys.refused()));
@@ -196,16 +196,31 @@ public final class ComputerIntake {
   }
 
   /**
-   * What the desktop of this computer is called: as it is known, or else as it was found. Another
-   * computer may have the same one with other settings, and is not to be mixed with it.
+   * What the desktop is called to which keys go: the one of this computer, as it is known or else
+   * as it was found. Another computer may have the same one with other settings, and is not to be
+   * mixed with it; nor is another desktop that is installed here and does not run.
    */
-  private String desktop(String asFound) {
+  private String desktop(Finding finding, String asFound) {
+    Optional<Environment> before = wentTo(finding);
     Optional<Environment> known = SubjectGuess.desktopOf(now);
-    if (known.isPresent()) {
+    if (before.isPresent()) {
+      return before.get().title();
+    }
+    if (finding.suggested() && known.isPresent()) {
       return known.get().title();
     }
-    boolean taken = now.catalog().environments().stream().anyMatch(e -> e.title().equals(asFound));
-    return taken ? "%s on %s".formatted(asFound, found.title()) : asFound;
+    return Machines.environment(now, asFound).isPresent()
+        ? "%s on %s".formatted(asFound, found.title())
+        : asFound;
+  }
+
+  /** The platform to which a finding went when it was read before. */
+  private Optional<Environment> wentTo(Finding finding) {
+    return Optional.ofNullable(now.remembered().lists().get(list(finding))).stream()
+        .flatMap(s -> s.bindings().keySet().stream())
+        .flatMap(id -> now.catalog().environment(id).stream())
+        .filter(e -> e.platform().isPresent())
+        .findFirst();
   }
 
   private IntakePlan bindings(IntakeRequest request) {
@@ -230,10 +245,9 @@ public final class ComputerIntake {
    */
   private Workspace withoutFiles(Workspace workspace, String title) {
     Optional<EnvironmentId> of =
-        workspace.catalog().environments().stream()
-            .filter(e -> e.platform().isEmpty() && e.title().equals(title))
-            .map(Environment::id)
-            .findFirst();
+        Machines.environment(workspace, title)
+            .filter(e -> e.platform().isEmpty())
+            .map(Environment::id);
     Workspace after = workspace;
     for (Map.Entry<String, Remembered.Source> list : workspace.remembered().lists().entrySet()) {
       Set<String> ids = of.map(list.getValue().bindings()::get).orElse(Set.of());

@@ -98,7 +98,7 @@ public record Finding(
   /** How much there is of it, in words: {@code 46 bindings}. */
   public String amount() {
     return switch (what) {
-      case Keyboard k -> k.layout().title() + (k.remaps().isEmpty() ? "" : ", " + "keys moved");
+      case Keyboard k -> k.layout().title() + (k.remaps().isEmpty() ? "" : ", keys moved");
       case Keys k -> counted(k.rows().size(), "line", "lines");
       case Running r -> {
         int commands = r.program().entries(e -> e.items().isEmpty()).size();

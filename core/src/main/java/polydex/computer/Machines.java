@@ -1,7 +1,7 @@
 package polydex.computer;
 
-import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -11,8 +11,8 @@ import polydex.catalog.Version;
 import polydex.intake.SubjectGuess;
 import polydex.route.Machine;
 import polydex.route.Setup;
-import polydex.route.SetupId;
 import polydex.route.Situation.Computer;
+import polydex.setups.SetupList;
 import polydex.workspace.Workspace;
 
 /** Finds the machine of a computer among the setups, or makes one for it. */
@@ -83,7 +83,7 @@ final class Machines {
   private static Setup bare(Workspace before, Setup like, String title) {
     Environment standIn = before.catalog().environment(SubjectGuess.STAND_IN).orElseThrow();
     return new Setup(
-        unused(before, title),
+        SetupList.freeId(before, idOf(title)),
         title,
         like.board(),
         new Machine(
@@ -98,13 +98,17 @@ final class Machines {
             new Machine.Bare()));
   }
 
+  /** The environment of a title; as in lists, the case of letters tells nothing apart. */
+  static Optional<Environment> environment(Workspace workspace, String title) {
+    return workspace.catalog().environments().stream()
+        .filter(e -> e.title().equalsIgnoreCase(title))
+        .findFirst();
+  }
+
   /** The workspace with a setup in which an application runs on the computer under the hands. */
   static Workspace running(Workspace before, String application) {
     Optional<Setup> under = before.setup();
-    Optional<Environment> of =
-        before.catalog().environments().stream()
-            .filter(e -> e.platform().isEmpty() && e.title().equals(application))
-            .findFirst();
+    Optional<Environment> of = environment(before, application).filter(e -> e.platform().isEmpty());
     if (under.isEmpty() || of.isEmpty()) {
       return before;
     }
@@ -122,17 +126,14 @@ final class Machines {
         new Machine.Running(e.id(), e.version(), Set.of(), List.of(Context.ANYWHERE.id()));
     String title = e.title() + " on " + machine.title();
     return before.with(
-        new Setup(unused(before, title), title, under.get().board(), machine.with(running)));
+        new Setup(
+            SetupList.freeId(before, idOf(title)),
+            title,
+            under.get().board(),
+            machine.with(running)));
   }
 
-  private static SetupId unused(Workspace before, String title) {
-    Map<SetupId, Setup> all = new LinkedHashMap<>(before.setups());
-    String base =
-        "setup-" + title.toLowerCase(java.util.Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", "-");
-    SetupId id = new SetupId(base);
-    for (int i = 2; all.containsKey(id); i++) {
-      id = new SetupId(base + "-" + i);
-    }
-    return id;
+  private static String idOf(String title) {
+    return "setup-" + title.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", "-");
   }
 }

@@ -66,8 +66,7 @@ final class ProgramRows {
       row(path.getLast(), "");
     }
     program.tabOrder().forEach(t -> row(t, ""));
-    return new RequestedSurface(
-        program.title(), menus, pressed, program.tabOrder(), program.byAlt());
+    return new RequestedSurface(program.title(), menus, pressed, program.tabOrder());
   }
 
   private RequestedSurface.Entry entry(Entry entry, List<String> above) {

@@ -1,6 +1,5 @@
 package polydex.intake;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -12,14 +11,9 @@ import java.util.Optional;
  * @param menus the menu bar; empty where it could not be seen, and what was known of it stays
  * @param pressed what a pointer presses outside the menus
  * @param tabOrder what Tab reaches, in order, by the titles of its actions; empty where not seen
- * @param menusByAlt whether its menus open with Alt and their access keys
  */
 public record RequestedSurface(
-    String environment,
-    List<Entry> menus,
-    List<Place> pressed,
-    List<String> tabOrder,
-    boolean menusByAlt) {
+    String environment, List<Entry> menus, List<Place> pressed, List<String> tabOrder) {
 
   /**
    * An entry of a menu bar or menu.
@@ -56,21 +50,5 @@ public record RequestedSurface(
     menus = List.copyOf(menus);
     pressed = List.copyOf(pressed);
     tabOrder = List.copyOf(tabOrder);
-  }
-
-  /** The titles of all the actions that it shows, in order. */
-  List<String> actions() {
-    List<String> titles = new ArrayList<>();
-    menus.forEach(m -> add(m, titles));
-    pressed.forEach(p -> titles.add(p.action()));
-    titles.addAll(tabOrder);
-    return titles;
-  }
-
-  private static void add(Entry entry, List<String> titles) {
-    if (!entry.action().isEmpty()) {
-      titles.add(entry.action());
-    }
-    entry.items().forEach(e -> add(e, titles));
   }
 }

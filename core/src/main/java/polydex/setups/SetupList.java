@@ -110,7 +110,8 @@ public final class SetupList {
     return List.copyOf(workspace.setups().keySet()).indexOf(setup.id());
   }
 
-  private static SetupId freeId(Workspace workspace, String like) {
+  /** An id that no setup has, like one that is wanted. */
+  public static SetupId freeId(Workspace workspace, String like) {
     SetupId id = new SetupId(like);
     for (int i = 2; workspace.setups().containsKey(id); i++) {
       id = new SetupId(like + "-" + i);

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import polydex.boards.Keyboards;
@@ -365,6 +366,45 @@ class ComputerIntakeTest {
     Workspace both = after(bare, "desk", desktop("<Super>k = Lock the screen"));
     assertThat(running(both, "Dome Notes").getFirst().machine().platform())
         .isEqualTo(SubjectGuess.STAND_IN);
+  }
+
+  /** It is installed and does not run: its keys are not those of the desktop that does. */
+  @Test
+  void anotherDesktopThatIsInstalledIsAPlatformOfItsOwn() {
+    Finding asFound = keys("settings:sorrel", ListSubject.DESKTOP, "Sorrel", "<Super>k = Keep");
+    Finding another =
+        new Finding(
+            asFound.id(), asFound.title(), asFound.where(), asFound.what(), List.of(), false);
+    Workspace now = after(fresh(), "laptop", DESKTOP, another);
+    assertThat(titles(now, now.catalog().bindings(environment(now, "Rowan").id()))).hasSize(3);
+    assertThat(titles(now, now.catalog().bindings(environment(now, "Sorrel").id())))
+        .containsExactly("Meta+K Keep");
+    assertThat(now.setup().orElseThrow().machine().platform())
+        .isEqualTo(environment(now, "Rowan").id());
+    // Read again it goes where it went, and so it does when its platform has another name.
+    assertThat(plan(now, "laptop", DESKTOP, another).changesSomething()).isFalse();
+    Environment renamed = environment(now, "Sorrel").titled("The old desktop");
+    Workspace other = now.with(now.catalog().with(List.of(), List.of(renamed), Map.of()));
+    assertThat(plan(other, "laptop", DESKTOP, another).changesSomething()).isFalse();
+  }
+
+  /** A folder gives a program's name in other letters than the program itself. */
+  @Test
+  void theCaseOfAProgramsNameTellsNothingApart() {
+    Finding file =
+        keys("file:notes", ListSubject.APPLICATION, "Dome notes", "<Primary>s = File save");
+    Workspace kept = after(fresh(), "laptop", DESKTOP, file);
+    Workspace now = after(kept, "laptop", NOTES);
+    Environment notes = environment(now, "Dome notes");
+    assertThat(titles(now, now.catalog().bindings(notes.id())))
+        .contains("Ctrl+S Save")
+        .doesNotContain("Ctrl+S File save");
+    assertThat(now.catalog().environments())
+        .filteredOn(e -> e.title().equalsIgnoreCase("dome notes"))
+        .hasSize(1);
+    assertThat(now.setups().values())
+        .filteredOn(s -> s.machine().application().equals(Optional.of(notes.id())))
+        .hasSize(1);
   }
 
   @Test

@@ -34,9 +34,10 @@ public final class OutlineEditor<R> {
   /**
    * What is written out.
    *
-   * @param heading above the lines; none where it is gone
+   * @param heading above the lines
+   * @param whole what they are of
    */
-  public record Written<R>(String heading, List<OutlineLine<R>> lines) {}
+  public record Written<R>(String heading, R whole, List<OutlineLine<R>> lines) {}
 
   /** Where it comes from, and what a change of it is. */
   public interface Source<R> {
@@ -212,6 +213,10 @@ public final class OutlineEditor<R> {
         what.formatted(line.label().toLowerCase(Locale.ROOT), line.value())
             .replaceAll(" +", " ")
             .strip();
+    if (source.written(workspace()).map(Written::whole).equals(Optional.of(after))) {
+      desk.session().say("It is so already.");
+      return;
+    }
     try {
       desk.session().apply(source.edit(workspace(), after, said));
     } catch (IllegalArgumentException e) {

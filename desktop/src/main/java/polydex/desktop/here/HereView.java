@@ -6,6 +6,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.Predicate;
 import javafx.application.Platform;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
@@ -57,7 +59,10 @@ public final class HereView {
   private boolean simulated;
   private boolean documents;
   private boolean dropGone;
-  private boolean told;
+  private boolean asked;
+  private boolean reckoned;
+  private int newest;
+  private final AtomicBoolean told = new AtomicBoolean();
   private Runnable then = () -> {};
 
   /** For an open file. */
@@ -124,6 +129,8 @@ public final class HereView {
   private void look() {
     reading.ifPresent(ComputerReading::stop);
     plan = Optional.empty();
+    reckoned = false;
+    asked = false;
     Surroundings here = Surroundings.here();
     List<ComputerSource> places =
         simulated ? SimulatedComputer.sources(1) : ThisComputer.sources(here);
@@ -131,30 +138,46 @@ public final class HereView {
     heading.setText((simulated ? "A made-up computer: " : "This computer: ") + computer);
     state.setText("Looking \u2026 Nothing is written to the computer. Esc stops.");
     Lists.waiting(list, "What is found comes here.");
-    ComputerReading now =
-        ComputerReading.start(computer, places, all -> Platform.runLater(() -> heard(all)));
-    reading = Optional.of(now);
+    int question = ++newest;
+    reading = Optional.of(ComputerReading.start(computer, places, _ -> tell(question)));
   }
 
-  /** Only what the newest reading says counts; of several news in a frame the last is drawn. */
-  private void heard(List<ComputerReading.Source> all) {
-    if (reading.filter(r -> r.sources().equals(all)).isEmpty()) {
-      return;
+  /** However often something is found, it is drawn once a frame; and only of the newest reading. */
+  private void tell(int question) {
+    if (!told.getAndSet(true)) {
+      Platform.runLater(
+          () -> {
+            told.set(false);
+            if (question == newest) {
+              heard();
+            }
+          });
     }
-    sources = all;
+  }
+
+  private void heard() {
+    sources = reading.orElseThrow().sources();
     draw();
-    if (reading.filter(ComputerReading::isDone).isPresent()) {
+    if (reading.filter(ComputerReading::isDone).isPresent() && !reckoned) {
+      reckoned = true;
       reckon();
     }
   }
 
-  private boolean isTaken(Finding finding) {
-    return said.getOrDefault(finding.id(), reading.orElseThrow().found().suggests(finding));
+  /** What is taken of what was found: as the person said, or else as it is suggested. */
+  private Predicate<Finding> taken(FoundComputer found) {
+    return f -> said.getOrDefault(f.id(), found.suggests(f));
+  }
+
+  /** What was found so far, without what is left. */
+  private FoundComputer wanted() {
+    FoundComputer found = reading.orElseThrow().found();
+    return found.only(taken(found));
   }
 
   private void draw() {
     HereRow chosen = list.getSelectionModel().getSelectedItem();
-    List<HereRow> rows = HereRow.of(sources, this::isTaken, plan);
+    List<HereRow> rows = HereRow.of(sources, taken(reading.orElseThrow().found()), plan);
     Lists.found(list, rows);
     int at = rows.indexOf(chosen);
     for (int i = 0; i < rows.size() && at < 0 && chosen != null; i++) {
@@ -179,7 +202,7 @@ public final class HereView {
   /** Finds out beside the window what would be brought in. */
   private void reckon() {
     plan = Optional.empty();
-    FoundComputer found = reading.orElseThrow().found().only(this::isTaken);
+    FoundComputer found = wanted();
     Workspace before = desk.session().workspace().get();
     ComputerIntake.Wishes wishes =
         ComputerIntake.Wishes.HERE
@@ -241,7 +264,7 @@ public final class HereView {
       state.setText("Not all was looked at yet.");
       return;
     }
-    FoundComputer found = reading.get().found().only(this::isTaken);
+    FoundComputer found = wanted();
     desk.dialogs()
         .ask(
             "Write \u201c%s\u201d as a file".formatted(found.title()),
@@ -311,10 +334,10 @@ public final class HereView {
   private void bringIn() {
     if (reading.filter(ComputerReading::isDone).isEmpty()) {
       state.setText("Not all was looked at yet. Ctrl+Enter again takes what is there so far.");
-      if (told) {
+      if (asked) {
         reading.ifPresent(ComputerReading::stop);
       }
-      told = !told;
+      asked = !asked;
     } else if (plan.isEmpty()) {
       state.setText("What that would bring is still being found out.");
     } else if (!plan.get().changesSomething()) {

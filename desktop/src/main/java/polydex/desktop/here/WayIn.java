@@ -18,6 +18,7 @@ import polydex.conflict.Person;
 import polydex.desktop.controls.NumberedLines;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
+import polydex.desktop.state.Beside;
 import polydex.intake.SubjectGuess;
 import polydex.route.Setup;
 import polydex.route.SetupId;
@@ -35,6 +36,10 @@ public final class WayIn {
 
   private final Desk desk;
   private final Runnable changed;
+
+  /** Of its own: what is chosen meanwhile changes nothing of the answer. */
+  private final Beside looking = new Beside("way in");
+
   private Optional<Workspace> of = Optional.empty();
   private Optional<Worst> worst = Optional.empty();
   private String failed = "";
@@ -163,37 +168,34 @@ public final class WayIn {
     worst = Optional.empty();
     failed = "";
     Person person = desk.analyst().person();
-    desk.analyst()
-        .look(
-            "way in",
-            course -> {
-              Set<List<Object>> told = new HashSet<>();
-              List<Conflict> all = new ArrayList<>();
-              for (Setup setup : now.setups().values()) {
-                if (course.isWanted() && now.world().problem(setup).isEmpty()) {
-                  ConflictFinder.find(SetupTraces.of(setup, now.world()), person).stream()
-                      .filter(
-                          c ->
-                              told.add(
-                                  List.of(c.kind(), c.loser().environment(), c.loser().gesture())))
-                      .forEach(all::add);
-                }
-              }
-              Optional<Conflict> first =
-                  all.stream()
-                      .filter(c -> c.kind() != Conflict.Kind.THIN)
-                      .max(Comparator.comparingInt(Conflict::severity))
-                      .or(() -> all.stream().findFirst());
-              return new Worst(all.size(), first, first.flatMap(Conflict::setup));
-            },
-            found -> {
-              worst = Optional.of(found);
-              changed.run();
-            },
-            why -> {
-              failed = why;
-              changed.run();
-            });
+    looking.ask(
+        course -> {
+          Set<List<Object>> told = new HashSet<>();
+          List<Conflict> all = new ArrayList<>();
+          for (Setup setup : now.setups().values()) {
+            if (course.isWanted() && now.world().problem(setup).isEmpty()) {
+              ConflictFinder.find(SetupTraces.of(setup, now.world()), person).stream()
+                  .filter(
+                      c ->
+                          told.add(List.of(c.kind(), c.loser().environment(), c.loser().gesture())))
+                  .forEach(all::add);
+            }
+          }
+          Optional<Conflict> first =
+              all.stream()
+                  .filter(c -> c.kind() != Conflict.Kind.THIN)
+                  .max(Comparator.comparingInt(Conflict::severity))
+                  .or(() -> all.stream().findFirst());
+          return new Worst(all.size(), first, first.flatMap(Conflict::setup));
+        },
+        found -> {
+          worst = Optional.of(found);
+          changed.run();
+        },
+        why -> {
+          failed = why;
+          changed.run();
+        });
   }
 
   private void showWorst() {

@@ -31,7 +31,7 @@ final class SetupEditor {
           .map(
               s ->
                   new Written<>(
-                      "Setup \u201c" + s.title() + "\u201d", SetupOutline.of(workspace, s)));
+                      "Setup \u201c" + s.title() + "\u201d", s, SetupOutline.of(workspace, s)));
     }
 
     @Override

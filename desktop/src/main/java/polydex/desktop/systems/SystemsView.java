@@ -115,16 +115,17 @@ public final class SystemsView {
   }
 
   private void change() {
-    selected()
-        .ifPresent(
-            e ->
-                new OutlineEditor<>(
-                        desk,
-                        new Source(e.id()),
-                        "Parts of it",
-                        "It is gone. Esc closes.",
-                        () -> fill(Optional.of(e.id())))
-                    .open());
+    selected().ifPresent(e -> writeOut(new Source(e.id()), "Parts of it"));
+  }
+
+  private <R> void writeOut(OutlineEditor.Source<R> source, String name) {
+    new OutlineEditor<>(
+            desk,
+            source,
+            name,
+            "It is gone. Esc closes.",
+            () -> fill(selected().map(Environment::id)))
+        .open();
   }
 
   private record Source(EnvironmentId id) implements OutlineEditor.Source<Environment> {
@@ -139,6 +140,7 @@ public final class SystemsView {
                       (e.platform().isPresent() ? "Platform \u201c" : "Application \u201c")
                           + e.title()
                           + "\u201d",
+                      e,
                       EnvironmentOutline.of(catalog, e)));
     }
 
@@ -152,15 +154,7 @@ public final class SystemsView {
   private void action() {
     desk.dialogs()
         .chooseAction(
-            "Which action?",
-            a ->
-                new OutlineEditor<>(
-                        desk,
-                        new ActionSource(a.id()),
-                        "What is said of it",
-                        "It is gone. Esc closes.",
-                        () -> fill(selected().map(Environment::id)))
-                    .open());
+            "Which action?", a -> writeOut(new ActionSource(a.id()), "What is said of it"));
   }
 
   private record ActionSource(ActionId id) implements OutlineEditor.Source<Action> {
@@ -172,7 +166,7 @@ public final class SystemsView {
           .map(
               a ->
                   new Written<>(
-                      "Action \u201c" + a.title() + "\u201d", ActionOutline.of(catalog, a)));
+                      "Action \u201c" + a.title() + "\u201d", a, ActionOutline.of(catalog, a)));
     }
 
     @Override

@@ -1,8 +1,6 @@
 package polydex.files.computer;
 
 import java.io.IOException;
-import java.net.InetAddress;
-import java.net.UnknownHostException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -22,20 +20,12 @@ public final class ThisComputer {
         new ProgramSource(here));
   }
 
-  /** What it is called: as its user named it, or else on the network. */
+  /** What it is called: as its user named it, or else on the network; nobody is asked for it. */
   public static String title(Surroundings here) {
     return pretty(here.at("/etc/machine-info"))
         .or(() -> line(here.at("/etc/hostname")))
         .or(() -> here.variable("COMPUTERNAME"))
-        .orElseGet(ThisComputer::onTheNetwork);
-  }
-
-  private static String onTheNetwork() {
-    try {
-      return InetAddress.getLocalHost().getHostName();
-    } catch (UnknownHostException _) {
-      return "This computer";
-    }
+        .orElse("This computer");
   }
 
   private static Optional<String> pretty(Path file) {

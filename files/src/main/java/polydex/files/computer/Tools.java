@@ -3,7 +3,10 @@ package polydex.files.computer;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
@@ -29,14 +32,23 @@ public interface Tools {
   /** The tools of the computer on which the program runs. */
   Tools INSTALLED = Tools::installed;
 
+  /** Where no message bus runs, a tool may start one, and looking is to change nothing. */
+  private static void noBusBeginsWith(Map<String, String> environment) {
+    String folder = environment.getOrDefault("XDG_RUNTIME_DIR", "");
+    if (folder.isEmpty() || !Files.exists(Path.of(folder, "bus"))) {
+      environment.putIfAbsent("DBUS_SESSION_BUS_ADDRESS", "disabled:");
+    }
+  }
+
   private static Optional<String> installed(List<String> command) {
+    ProcessBuilder tool =
+        new ProcessBuilder(command)
+            .redirectError(ProcessBuilder.Redirect.DISCARD)
+            .redirectInput(ProcessBuilder.Redirect.PIPE);
+    noBusBeginsWith(tool.environment());
     Process process;
     try {
-      process =
-          new ProcessBuilder(command)
-              .redirectError(ProcessBuilder.Redirect.DISCARD)
-              .redirectInput(ProcessBuilder.Redirect.PIPE)
-              .start();
+      process = tool.start();
     } catch (IOException _) {
       return Optional.empty(); // not installed
     }

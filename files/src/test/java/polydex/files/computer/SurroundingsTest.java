@@ -78,6 +78,10 @@ class SurroundingsTest {
     assertThat(tools.run(List.of("echo", "a; echo b $HOME"))).contains("a; echo b $HOME\n");
     assertThat(tools.run(List.of("no-such-tool-anywhere"))).isEmpty();
     assertThat(tools.run(List.of("false"))).isEmpty();
+    // Where there is no message bus none is started: the session's, or nothing.
+    assertThat(tools.run(List.of("printenv", "DBUS_SESSION_BUS_ADDRESS")).map(String::strip))
+        .contains(
+            Optional.ofNullable(System.getenv("DBUS_SESSION_BUS_ADDRESS")).orElse("disabled:"));
     // Nothing waits for input, and what has no end is cut off.
     assertThat(tools.run(List.of("cat"))).contains("");
     Instant begun = Instant.now();
