@@ -44,6 +44,36 @@ public record Action(
     words = List.copyOf(words);
   }
 
+  /** The same called otherwise. */
+  public Action titled(String other) {
+    return new Action(id, other, group, words, harm, opposite, toggles);
+  }
+
+  /** The same in another group. */
+  public Action in(String other) {
+    return new Action(id, title, other, words, harm, opposite, toggles);
+  }
+
+  /** The same searched by other words. */
+  public Action searchedBy(List<String> others) {
+    return new Action(id, title, group, others, harm, opposite, toggles);
+  }
+
+  /** The same doing something else when it was not meant. */
+  public Action harming(Harm other) {
+    return new Action(id, title, group, words, other, opposite, toggles);
+  }
+
+  /** The same with another opposite, or none. */
+  public Action opposed(Optional<ActionId> other) {
+    return new Action(id, title, group, words, harm, other, toggles);
+  }
+
+  /** The same that takes itself back when it is done again, or not. */
+  public Action toggling(boolean takesBack) {
+    return new Action(id, title, group, words, harm, opposite, takesBack);
+  }
+
   /** A plain one. */
   public static Action of(ActionId id, String title, String group) {
     return new Action(id, title, group, List.of(), Harm.VISIBLE);

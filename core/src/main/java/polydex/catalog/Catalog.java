@@ -16,11 +16,12 @@ import java.util.stream.Stream;
 /** All actions, environments and bindings that are known; immutable. */
 public final class Catalog {
   /** Nothing is known yet. */
-  public static final Catalog EMPTY = new Catalog(Map.of(), Map.of(), Map.of());
+  public static final Catalog EMPTY = new Catalog(Map.of(), Map.of(), Map.of(), Successors.NONE);
 
   private final Map<ActionId, Action> actions;
   private final Map<EnvironmentId, Environment> environments;
   private final Map<EnvironmentId, List<Binding>> bindings;
+  private final Successors successors;
 
   /** By environment and action, made when an environment is first asked about. */
   private final Map<EnvironmentId, Map<ActionId, List<Binding>>> byAction =
@@ -32,10 +33,12 @@ public final class Catalog {
   private Catalog(
       Map<ActionId, Action> actions,
       Map<EnvironmentId, Environment> environments,
-      Map<EnvironmentId, List<Binding>> bindings) {
+      Map<EnvironmentId, List<Binding>> bindings,
+      Successors successors) {
     this.actions = actions;
     this.environments = environments;
     this.bindings = Map.copyOf(bindings);
+    this.successors = successors;
   }
 
   /**
@@ -49,10 +52,19 @@ public final class Catalog {
       List<Action> actions,
       List<Environment> environments,
       Map<EnvironmentId, List<Binding>> bindings) {
+    return of(actions, environments, bindings, Successors.NONE);
+  }
+
+  private static Catalog of(
+      List<Action> actions,
+      List<Environment> environments,
+      Map<EnvironmentId, List<Binding>> bindings,
+      Successors successors) {
     Map<EnvironmentId, List<Binding>> copy = new LinkedHashMap<>();
     bindings.forEach((environment, list) -> copy.put(environment, List.copyOf(list)));
     Catalog catalog =
-        new Catalog(byId(actions, Action::id), byId(environments, Environment::id), copy);
+        new Catalog(
+            byId(actions, Action::id), byId(environments, Environment::id), copy, successors);
     catalog.bindings.forEach(catalog::check);
     return catalog;
   }
@@ -60,7 +72,9 @@ public final class Catalog {
   /** Whether both have the same actions and environments, one made from the other. */
   @SuppressWarnings("ReferenceEquality") // it is asked whether they are shared
   public boolean sharesWith(Catalog other) {
-    return actions == other.actions && environments == other.environments;
+    return actions == other.actions
+        && environments == other.environments
+        && successors == other.successors;
   }
 
   /** Every action, in the order given. */
@@ -68,9 +82,34 @@ public final class Catalog {
     return List.copyOf(actions.values());
   }
 
-  /** An action by its id. */
+  /** An action by its id, or by that of one that went into it. */
   public Optional<Action> action(ActionId id) {
-    return Optional.ofNullable(actions.get(id));
+    return Optional.ofNullable(actions.get(successors.of(id)));
+  }
+
+  /** What ids of actions in older records stand for. */
+  public Successors successors() {
+    return successors;
+  }
+
+  /** The same where ids in older records stand for something else. */
+  public Catalog with(Successors others) {
+    Successors still = others;
+    for (Successors.Joined gone : others.joined()) {
+      // Whoever brings an action of that id in again means that one.
+      ActionId id = gone.action().id();
+      still = actions.containsKey(id) ? still.without(id) : still;
+    }
+    return new Catalog(actions, environments, bindings, still);
+  }
+
+  /** The same without an action that nothing names. */
+  public Catalog without(ActionId action) {
+    return of(
+        actions().stream().filter(a -> !a.id().equals(action)).toList(),
+        environments(),
+        bindings,
+        successors);
   }
 
   /** The title of an action, or its id where it is not known. */
@@ -136,9 +175,10 @@ public final class Catalog {
                     ? list
                     : merged(bindings(environment), list, Binding::id)));
     return of(
-        merged(actions(), moreActions, Action::id),
-        merged(environments(), moreEnvironments, Environment::id),
-        all);
+            merged(actions(), moreActions, Action::id),
+            merged(environments(), moreEnvironments, Environment::id),
+            all)
+        .with(successors);
   }
 
   /** This catalogue without an environment and its bindings. */
@@ -148,7 +188,8 @@ public final class Catalog {
     return of(
         actions(),
         environments().stream().filter(e -> !e.id().equals(environment)).toList(),
-        others);
+        others,
+        successors);
   }
 
   /** This catalogue without some bindings of an environment. */
@@ -168,7 +209,7 @@ public final class Catalog {
   public Catalog withBindings(EnvironmentId environment, List<Binding> list) {
     Map<EnvironmentId, List<Binding>> all = new LinkedHashMap<>(bindings);
     all.put(environment, List.copyOf(list));
-    Catalog changed = new Catalog(actions, environments, all);
+    Catalog changed = new Catalog(actions, environments, all, successors);
     changed.check(environment, list);
     return changed;
   }

@@ -216,6 +216,12 @@ public record Environment(
           Optional.of(steps));
     }
 
+    /** The same taking other strokes whatever runs. */
+    public Platform reserving(List<Reserved> others) {
+      return new Platform(
+          modifierNames, others, altGrIsCtrlAlt, typing, primary, ownBindings, menuForms, changes);
+    }
+
     /** The same whose applications' menus are opened in these ways too. */
     public Platform opening(Set<MenuForm> more) {
       Set<MenuForm> all = new HashSet<>(menuForms);

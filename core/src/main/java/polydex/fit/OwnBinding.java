@@ -83,6 +83,11 @@ public record OwnBinding(
     return new OwnBinding(id, computer, action, other, target, State.PLANNED, day, "");
   }
 
+  /** The same for another action. */
+  public OwnBinding doing(ActionId other) {
+    return new OwnBinding(id, computer, other, gesture, target, state, since, seen);
+  }
+
   /** Whether it is on the computer. */
   public boolean onComputer() {
     return state != State.PLANNED;

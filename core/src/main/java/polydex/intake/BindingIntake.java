@@ -216,12 +216,13 @@ public final class BindingIntake {
   private void take(
       RequestedRow row,
       Here here,
-      Action action,
+      Action said,
       String written,
       GestureCell cell,
       GestureCell.Alternative alternative) {
     Context context =
         here.own ? Context.ANYWHERE : names.context(here.environment, here.contexts, row.context());
+    Action action = names.there(said, here.environment);
     String key = context.id() + ":" + action.id() + ":" + written;
     String id = here.own ? EarlierList.OWN + key : key;
     boolean wasThere = !here.present.isEmpty() && here.present.contains(key);
@@ -267,7 +268,7 @@ public final class BindingIntake {
   /** The ids that the program makes of context, action and gesture, whatever ids files gave. */
   private static Set<String> keys(List<Binding> bindings) {
     Set<String> keys = new HashSet<>();
-    bindings.forEach(b -> keys.add(b.context() + ":" + b.action() + ":" + b.gesture()));
+    bindings.forEach(b -> keys.add(EarlierList.key(b)));
     return keys;
   }
 

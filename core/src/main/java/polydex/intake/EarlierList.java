@@ -60,9 +60,19 @@ final class EarlierList {
                       Set<String> now = still.getOrDefault(environment, Set.of());
                       there(before, environment)
                           .filter(b -> ids.contains(b.id()) && !now.contains(b.id()))
+                          .filter(b -> !now.contains(id(b)))
                           .forEach(b -> gone.add(new Gone(environment, b)));
                     }));
     return gone;
+  }
+
+  /** What a binding says, as an id: one whose action went into another still has its older id. */
+  static String key(Binding b) {
+    return b.context() + ":" + b.action() + ":" + b.gesture();
+  }
+
+  private static String id(Binding b) {
+    return b.id().startsWith(OWN) ? OWN + key(b) : key(b);
   }
 
   /** The bindings of a keymap, and those of one's own on a machine under the hands that has it. */

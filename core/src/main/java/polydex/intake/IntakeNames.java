@@ -5,7 +5,6 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -24,6 +23,7 @@ import polydex.catalog.TitleMatcher.Match;
 import polydex.catalog.Version;
 import polydex.intake.IntakePlan.Proposal;
 import polydex.intake.IntakeRequest.RequestedRow;
+import polydex.workspace.Remembered;
 import polydex.workspace.Workspace;
 
 /**
@@ -153,11 +153,16 @@ final class IntakeNames {
     return found;
   }
 
+  /** What an action is in an environment: it may be one of its own there. */
+  Action there(Action action, Environment environment) {
+    Catalog catalog = before.catalog();
+    ActionId there = catalog.successors().of(environment.id(), action.id());
+    return there.equals(action.id()) ? action : catalog.action(there).orElse(action);
+  }
+
   /** Notes that an action which was made just now takes itself back. */
   void toggles(ActionId action) {
-    newActions.computeIfPresent(
-        action,
-        (id, a) -> new Action(id, a.title(), a.group(), a.words(), a.harm(), a.opposite(), true));
+    newActions.computeIfPresent(action, (_, a) -> a.toggling(true));
   }
 
   /** Puts an environment in the place of one of the same id. */
@@ -275,7 +280,7 @@ final class IntakeNames {
 
   static String fold(String name) {
     Steps.take(name.length());
-    return isFolded(name) ? name : name.strip().replaceAll("\\s+", " ").toLowerCase(Locale.ROOT);
+    return isFolded(name) ? name : Remembered.folded(name);
   }
 
   /** Most names of a long list have been seen before, and many are folded as they stand. */

@@ -21,21 +21,24 @@ import polydex.intake.RequestedSurface.Entry;
 final class SurfaceIntake {
   private final RequestedSurface surface;
   private final IntakeNames names;
+  private final Environment application;
 
-  private SurfaceIntake(RequestedSurface surface, IntakeNames names) {
+  private SurfaceIntake(RequestedSurface surface, IntakeNames names, Environment application) {
+    this.application = application;
     this.surface = surface;
     this.names = names;
   }
 
   /** The environment with it. */
   static Environment with(Environment before, RequestedSurface surface, IntakeNames names) {
-    return new SurfaceIntake(surface, names).on(before);
+    return new SurfaceIntake(surface, names, before).on();
   }
 
-  private Environment on(Environment before) {
+  private Environment on() {
+    Environment before = application;
     List<MenuItem> menus = items(surface.menus());
     List<Control> tabOrder =
-        surface.tabOrder().stream().map(t -> new Control(t, names.action(t).id())).toList();
+        surface.tabOrder().stream().map(t -> new Control(t, action(t).id())).toList();
     return before.showing(
         menus.isEmpty() ? before.menus() : menus,
         routes(before),
@@ -48,10 +51,14 @@ final class SurfaceIntake {
       Optional<ActionId> action =
           e.action().isEmpty()
               ? Optional.empty()
-              : Optional.of(names.action(e.action())).map(a -> acting(a, e.toggles()));
+              : Optional.of(action(e.action())).map(a -> acting(a, e.toggles()));
       items.add(new MenuItem(e.title(), e.accessKey(), action, items(e.items())));
     }
     return items;
+  }
+
+  private Action action(String title) {
+    return names.there(names.action(title), application);
   }
 
   private ActionId acting(Action action, boolean toggles) {
@@ -68,7 +75,7 @@ final class SurfaceIntake {
     before.pointerRoutes().forEach(r -> known.add(r.path()));
     for (RequestedSurface.Place place : surface.pressed()) {
       if (known.add(place.path())) {
-        all.add(new PointerRoute(names.action(place.action()).id(), place.path(), ""));
+        all.add(new PointerRoute(action(place.action()).id(), place.path(), ""));
       }
     }
     return List.copyOf(all);

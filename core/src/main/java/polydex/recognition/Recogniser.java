@@ -8,10 +8,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import polydex.catalog.ActionId;
-import polydex.catalog.Catalog;
 import polydex.catalog.Context;
 import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
+import polydex.catalog.Successors;
 import polydex.keys.Gesture;
 import polydex.keys.Held;
 import polydex.keys.Key;
@@ -139,25 +139,38 @@ public final class Recogniser implements Interpreter {
     return routes.computeIfAbsent(environment.id(), _ -> new PointerRoutes(environment));
   }
 
-  /** An action is of the innermost environment that knows it, however it was done. */
-  private Recognised at(How how, Where where, ActionId action) {
-    Catalog catalog = world.catalog();
+  /**
+   * An action is of the innermost environment that knows it, however it was done; where none does,
+   * of one where it has become an action of its own.
+   */
+  private Recognised at(How how, Where where, ActionId said) {
+    Successors meant = world.catalog().successors();
+    ActionId action = meant.of(said);
+    List<Environment> around = around(where);
+    for (Environment e : around) {
+      if (knows(e, action)) {
+        return at(how, where, e.id(), action);
+      }
+    }
+    for (Environment e : around) {
+      ActionId there = meant.of(e.id(), said);
+      if (!there.equals(action) && knows(e, there)) {
+        return at(how, where, e.id(), there);
+      }
+    }
     EnvironmentId environment =
-        around(where).stream()
-            .filter(
-                e ->
-                    routes(e).actions().contains(action)
-                        || !catalog.bindings(e.id(), action).isEmpty())
-            .map(Environment::id)
-            .findFirst()
-            .orElseGet(
-                () ->
-                    where.application().equals(EnvironmentId.NONE)
-                        ? where
-                            .setup()
-                            .map(s -> s.innermost().platform())
-                            .orElse(EnvironmentId.NONE)
-                        : where.application());
+        where.application().equals(EnvironmentId.NONE)
+            ? where.setup().map(s -> s.innermost().platform()).orElse(EnvironmentId.NONE)
+            : where.application();
+    return at(how, where, environment, action);
+  }
+
+  private boolean knows(Environment environment, ActionId action) {
+    return routes(environment).actions().contains(action)
+        || !world.catalog().bindings(environment.id(), action).isEmpty();
+  }
+
+  private static Recognised at(How how, Where where, EnvironmentId environment, ActionId action) {
     return new Recognised(how, Optional.of(Place.of(where.setupId(), environment, action)));
   }
 

@@ -66,7 +66,7 @@ final class FocusLines {
 
   private Edit<Setup> focus() {
     List<Option<Setup>> options = new ArrayList<>();
-    options.add(new Option<>("the desktop itself", new Edit.Done<>(put(new Bare()))));
+    options.add(new Option<>("the desktop itself", new Edit.Done<>(() -> put(new Bare()))));
     for (Environment application :
         HeldMachines.on(part.workspace().catalog(), part.machine().platform())) {
       if (application.kind() instanceof Application a && a.holdsMachine()) {
@@ -78,12 +78,13 @@ final class FocusLines {
                   ? application.title() + ", holding no machine"
                   : application.title(),
               new Edit.Done<>(
-                  put(
-                      new Running(
-                          application.id(),
-                          application.version(),
-                          Set.of(),
-                          List.of(Context.ANYWHERE.id()))))));
+                  () ->
+                      put(
+                          new Running(
+                              application.id(),
+                              application.version(),
+                              Set.of(),
+                              List.of(Context.ANYWHERE.id()))))));
     }
     return new Edit.Choice<>(() -> options);
   }
@@ -91,7 +92,7 @@ final class FocusLines {
   /** A window keeps the machine that it held; for a new one the machine is asked for. */
   private Edit<Setup> held(Environment window) {
     if (part.machine().focus() instanceof SessionWindow s) {
-      return new Edit.Done<>(put(HeldMachines.window(window, s.inner())));
+      return new Edit.Done<>(() -> put(HeldMachines.window(window, s.inner())));
     }
     return new Edit.Choice<>(
         () ->
@@ -102,9 +103,10 @@ final class FocusLines {
                         new Option<>(
                             "holding " + p.title(),
                             new Edit.Done<>(
-                                put(
-                                    HeldMachines.window(
-                                        window, SetupList.bare(p, part.machine().layout()))))))
+                                () ->
+                                    put(
+                                        HeldMachines.window(
+                                            window, SetupList.bare(p, part.machine().layout()))))))
                 .toList());
   }
 
@@ -153,7 +155,9 @@ final class FocusLines {
                                     new Option<>(
                                         c.title(),
                                         new Edit.Done<>(
-                                            at.apply(Members.with(running.contexts(), c.id())))))
+                                            () ->
+                                                at.apply(
+                                                    Members.with(running.contexts(), c.id())))))
                             .toList())));
     for (int i = 0; i < running.contexts().size(); i++) {
       String id = running.contexts().get(i);
@@ -185,7 +189,7 @@ final class FocusLines {
                             .map(
                                 c ->
                                     new Option<>(
-                                        words(c), new Edit.Done<>(put(session.capturing(c)))))
+                                        words(c), new Edit.Done<>(() -> put(session.capturing(c)))))
                             .toList())));
     lines.add(
         toggle(
@@ -215,7 +219,7 @@ final class FocusLines {
 
   private OutlineLine<Setup> toggle(String label, boolean on, Setup other) {
     return OutlineLine.<Setup>of(part.depth(), label, on ? "yes" : "no")
-        .changedBy(new Edit.Done<>(other));
+        .changedBy(new Edit.Done<>(() -> other));
   }
 
   private static int millis(String text) {

@@ -33,8 +33,10 @@ final class HeldMachines {
               new Option<>(
                   "Put it into a window of %s on %s".formatted(window.title(), host.title()),
                   new Edit.Done<>(
-                      put.apply(
-                          SetupList.bare(host, machine.layout()).with(window(window, machine))))));
+                      () ->
+                          put.apply(
+                              SetupList.bare(host, machine.layout())
+                                  .with(window(window, machine))))));
         }
       }
     }

@@ -36,8 +36,21 @@ public record OutlineLine<R>(
 
   /** How a value is given. */
   public sealed interface Edit<R> {
-    /** Nothing is asked: this is the whole. */
-    record Done<R>(R after) implements Edit<R> {}
+    /**
+     * Nothing is asked.
+     *
+     * @param made makes the whole when it is asked for, since of many choices one is made
+     */
+    record Done<R>(Supplier<R> made) implements Edit<R> {
+      /**
+       * The whole.
+       *
+       * @throws IllegalArgumentException where it can't be so, with a sentence
+       */
+      public R after() {
+        return made.get();
+      }
+    }
 
     /**
      * Words are asked for.

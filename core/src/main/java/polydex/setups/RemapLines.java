@@ -138,6 +138,6 @@ final class RemapLines {
 
   private Edit<Setup> limited(int i, Remap remap, Optional<EnvironmentId> to) {
     return new Edit.Done<>(
-        put(i, new Remap(remap.title(), to, remap.strokeRules(), remap.keyRules())));
+        () -> put(i, new Remap(remap.title(), to, remap.strokeRules(), remap.keyRules())));
   }
 }

@@ -95,7 +95,8 @@ public final class SetupOutline {
   private static <T> Edit.Choice<Setup> choice(
       Iterable<T> all, Function<T, String> title, Function<T, Setup> to) {
     List<Option<Setup>> options = new ArrayList<>();
-    all.forEach(one -> options.add(new Option<>(title.apply(one), new Edit.Done<>(to.apply(one)))));
+    all.forEach(
+        one -> options.add(new Option<>(title.apply(one), new Edit.Done<>(() -> to.apply(one)))));
     return new Edit.Choice<>(() -> options);
   }
 
@@ -213,7 +214,7 @@ public final class SetupOutline {
       }
       found.add(
           OutlineLine.<Setup>of(depth, option, on.contains(option) ? "on" : "off")
-              .changedBy(new Edit.Done<>(to.apply(other))));
+              .changedBy(new Edit.Done<>(() -> to.apply(other))));
     }
     return found;
   }
@@ -285,9 +286,10 @@ public final class SetupOutline {
                         new Option<>(
                             b.gesture() + "  " + catalog.title(b.action()),
                             new Edit.Done<>(
-                                put.apply(
-                                    machine.withSwitchedOff(
-                                        joined(machine.switchedOff(), b.id(), true))))))
+                                () ->
+                                    put.apply(
+                                        machine.withSwitchedOff(
+                                            joined(machine.switchedOff(), b.id(), true))))))
                 .toList();
     lines.add(
         OutlineLine.<Setup>of(depth, "Switched off", count(machine.switchedOff().size()))

@@ -1,92 +1,156 @@
 package polydex.systems;
 
+import java.time.InstantSource;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeSet;
 import polydex.catalog.Action;
 import polydex.catalog.Action.Harm;
 import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
+import polydex.catalog.Environment;
+import polydex.catalog.EnvironmentId;
+import polydex.catalog.Successors.Joined;
 import polydex.setups.OutlineLine;
 import polydex.setups.OutlineLine.Edit;
 import polydex.setups.OutlineLine.Option;
-import polydex.workspace.Change;
 import polydex.workspace.Workspace;
 
-/** An action written out, a line for each thing that is said of it. O(actions). */
+/**
+ * An action written out, a line for each thing that is said of it; what is changed gives the whole
+ * workspace, since an action may go into another or be taken apart. O(actions and bindings).
+ */
 public final class ActionOutline {
   private static final int MOST_WORDS = 30;
 
-  private ActionOutline() {}
+  private final Workspace workspace;
+  private final Catalog catalog;
+  private final Action action;
+  private final InstantSource clock;
 
-  /** The lines of an action. */
-  public static List<OutlineLine<Action>> of(Catalog catalog, Action action) {
-    List<OutlineLine<Action>> lines = new ArrayList<>();
+  private ActionOutline(Workspace workspace, Action action, InstantSource clock) {
+    this.workspace = workspace;
+    this.catalog = workspace.catalog();
+    this.action = action;
+    this.clock = clock;
+  }
+
+  /**
+   * The lines of an action.
+   *
+   * @param clock says when it is taken apart
+   */
+  public static List<OutlineLine<Workspace>> of(
+      Workspace workspace, Action action, InstantSource clock) {
+    return new ActionOutline(workspace, action, clock).lines();
+  }
+
+  private List<OutlineLine<Workspace>> lines() {
+    List<OutlineLine<Workspace>> lines = new ArrayList<>();
     lines.add(
-        OutlineLine.<Action>of(0, "What it does", action.title())
+        words("What it does", action.title())
             .changedBy(
                 new Edit.Words<>(
                     action.title(),
                     "As a command: Save the document",
-                    t -> titled(action, EnvironmentOutline.named(t)))));
-    lines.add(
-        OutlineLine.<Action>of(0, "Group", action.group())
-            .changedBy(new Edit.Choice<>(() -> groups(catalog, action))));
+                    t -> put(action.titled(EnvironmentOutline.named(t))))));
+    lines.add(words("Group", action.group()).changedBy(new Edit.Choice<>(this::groups)));
     String words = String.join(", ", action.words());
     lines.add(
-        OutlineLine.<Action>of(0, "Other words for it", words.isEmpty() ? "none" : words)
+        words("Other words for it", words.isEmpty() ? "none" : words)
             .changedBy(
                 new Edit.Words<>(
-                    words, "Words that it is searched by, with commas", t -> words(action, t))));
+                    words,
+                    "Words that it is searched by, with commas",
+                    t -> put(action.searchedBy(read(t))))));
     lines.add(
-        OutlineLine.<Action>of(0, "When it was not meant", harm(action.harm()))
+        words("When it was not meant", harm(action.harm()))
             .changedBy(
                 EnvironmentOutline.choice(
-                    List.of(Harm.values()),
-                    ActionOutline::harm,
-                    h ->
-                        new Action(
-                            action.id(),
-                            action.title(),
-                            action.group(),
-                            action.words(),
-                            h,
-                            action.opposite(),
-                            action.toggles()))));
+                    List.of(Harm.values()), ActionOutline::harm, h -> put(action.harming(h)))));
     lines.add(
-        OutlineLine.<Action>of(0, "Doing it again", toggles(action.toggles()))
+        words("Doing it again", toggles(action.toggles()))
             .changedBy(
                 EnvironmentOutline.choice(
-                    List.of(true, false),
-                    ActionOutline::toggles,
-                    b -> opposed(action, action.opposite(), b))));
-    OutlineLine<Action> opposite =
-        OutlineLine.<Action>of(
-                0, "Its opposite", action.opposite().map(catalog::title).orElse("none"))
-            .changedBy(
-                EnvironmentOutline.ActionChoice.id(
-                    catalog, o -> opposed(action, Optional.of(o), action.toggles())));
+                    List.of(true, false), ActionOutline::toggles, b -> put(action.toggling(b)))));
+    OutlineLine<Workspace> opposite =
+        words("Its opposite", action.opposite().map(catalog::title).orElse("none"))
+            .changedBy(another(o -> put(action.opposed(Optional.of(o)))));
     lines.add(
         action.opposite().isPresent()
-            ? opposite.removedBy(opposed(action, Optional.empty(), action.toggles()))
+            ? opposite.removedBy(put(action.opposed(Optional.empty())))
             : opposite);
+    joined(lines);
+    done(lines);
     return lines;
   }
 
+  private static OutlineLine<Workspace> words(String label, String value) {
+    return OutlineLine.of(0, label, value);
+  }
+
+  /** What went into it, each to be taken out again. */
+  private void joined(List<OutlineLine<Workspace>> lines) {
+    List<Joined> all = ActionEdits.joinedInto(catalog, action.id());
+    lines.add(
+        words("Means the same", EnvironmentOutline.count(all.size()))
+            .addingBy(another(gone -> ActionEdits.join(workspace, gone, action.id()))));
+    for (Joined j : all) {
+      lines.add(
+          OutlineLine.<Workspace>of(1, "", j.action().title())
+              .removedBy(ActionEdits.separate(workspace, j)));
+    }
+  }
+
+  /** Where it is done; what it means in one of several can become an action of its own. */
+  private void done(List<OutlineLine<Workspace>> lines) {
+    Set<EnvironmentId> in = ActionEdits.standsIn(workspace, action.id());
+    lines.add(words("Done in", EnvironmentOutline.count(in.size())));
+    for (Environment e : catalog.environments()) {
+      if (in.contains(e.id())) {
+        OutlineLine<Workspace> line = OutlineLine.of(1, "", e.title());
+        lines.add(
+            in.size() == 1
+                ? line
+                : line.changedBy(
+                    new Edit.Words<>(
+                        "%s (%s)".formatted(action.title(), e.title()),
+                        "What it does in \u201c%s\u201d, as an action of its own"
+                            .formatted(e.title()),
+                        t ->
+                            ActionEdits.part(workspace, action.id(), e.id(), t, clock.instant()))));
+      }
+    }
+  }
+
+  private interface Made {
+    Workspace of(ActionId other);
+  }
+
+  private Edit<Workspace> another(Made made) {
+    return new Edit.Choice<>(
+        () ->
+            catalog.actions().stream()
+                .filter(a -> !a.id().equals(action.id()))
+                .map(a -> new Option<>(a.title(), new Edit.Done<>(() -> made.of(a.id()))))
+                .toList());
+  }
+
   /** Those that there are, and a new one. */
-  private static List<Option<Action>> groups(Catalog catalog, Action action) {
-    List<Option<Action>> options = new ArrayList<>();
+  private List<Option<Workspace>> groups() {
+    List<Option<Workspace>> options = new ArrayList<>();
     options.add(
         new Option<>(
             "A new group",
             new Edit.Words<>(
-                "", "What it belongs to", t -> grouped(action, EnvironmentOutline.named(t)))));
+                "", "What it belongs to", t -> put(action.in(EnvironmentOutline.named(t))))));
     TreeSet<String> known = new TreeSet<>();
     catalog.actions().forEach(a -> known.add(a.group()));
-    known.forEach(g -> options.add(new Option<>(g, new Edit.Done<>(grouped(action, g)))));
+    known.forEach(g -> options.add(new Option<>(g, new Edit.Done<>(() -> put(action.in(g))))));
     return options;
   }
 
@@ -98,43 +162,30 @@ public final class ActionOutline {
     return toggles ? "takes it back" : "does it again";
   }
 
-  private static Action titled(Action a, String title) {
-    return new Action(a.id(), title, a.group(), a.words(), a.harm(), a.opposite(), a.toggles());
-  }
-
-  private static Action grouped(Action a, String group) {
-    return new Action(a.id(), a.title(), group, a.words(), a.harm(), a.opposite(), a.toggles());
-  }
-
-  private static Action opposed(Action a, Optional<ActionId> opposite, boolean toggles) {
-    return new Action(a.id(), a.title(), a.group(), a.words(), a.harm(), opposite, toggles);
-  }
-
-  private static Action words(Action a, String text) {
+  private static List<String> read(String text) {
     List<String> words =
         Arrays.stream(text.split(",")).map(String::strip).filter(w -> !w.isEmpty()).toList();
     if (words.size() > MOST_WORDS) {
       throw new IllegalArgumentException("At most %d words.".formatted(MOST_WORDS));
     }
-    return new Action(a.id(), a.title(), a.group(), words, a.harm(), a.opposite(), a.toggles());
+    return words;
   }
 
-  /**
-   * An action is changed.
-   *
-   * @param what as the rest of a title
-   * @throws IllegalArgumentException for a title that another action has
-   */
-  public static Change.Edit change(Workspace before, Action after, String what) {
+  /** No two actions are called the same. */
+  static void refuseTaken(Catalog catalog, Optional<ActionId> but, String title) {
     boolean taken =
-        before.catalog().actions().stream()
-            .anyMatch(a -> !a.id().equals(after.id()) && a.title().equalsIgnoreCase(after.title()));
+        catalog.actions().stream()
+            .anyMatch(a -> !but.equals(Optional.of(a.id())) && a.title().equalsIgnoreCase(title));
     if (taken) {
       throw new IllegalArgumentException("Another action is called so.");
     }
-    return new Change.Edit(
-        "\u201c%s\u201d: %s".formatted(after.title(), what),
-        before,
-        before.with(before.catalog().with(List.of(after), List.of(), Map.of())));
+  }
+
+  private Workspace put(Action after) {
+    if (after.equals(action)) {
+      return workspace;
+    }
+    refuseTaken(catalog, Optional.of(after.id()), after.title());
+    return workspace.with(catalog.with(List.of(after), List.of(), Map.of()));
   }
 }

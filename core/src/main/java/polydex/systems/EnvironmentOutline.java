@@ -100,7 +100,9 @@ public final class EnvironmentOutline {
         () -> {
           List<Option<R>> options = new ArrayList<>();
           all.forEach(
-              one -> options.add(new Option<>(title.apply(one), new Edit.Done<>(to.apply(one)))));
+              one ->
+                  options.add(
+                      new Option<>(title.apply(one), new Edit.Done<>(() -> to.apply(one)))));
           return options;
         };
     return new Edit.Choice<>(made);
@@ -275,7 +277,8 @@ public final class EnvironmentOutline {
                     catalog,
                     a ->
                         new Edit.Done<>(
-                            put.apply(Members.with(order, new Control(a.title(), a.id())))))));
+                            () ->
+                                put.apply(Members.with(order, new Control(a.title(), a.id())))))));
     for (int i = 0; i < order.size(); i++) {
       Control control = order.get(i);
       int at = i;
@@ -307,7 +310,7 @@ public final class EnvironmentOutline {
     }
 
     static <R> Edit<R> id(Catalog catalog, Function<ActionId, R> to) {
-      return of(catalog, a -> new Edit.Done<>(to.apply(a.id())));
+      return of(catalog, a -> new Edit.Done<>(() -> to.apply(a.id())));
     }
   }
 }

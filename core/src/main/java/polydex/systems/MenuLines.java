@@ -111,11 +111,12 @@ final class MenuLines {
                 new Option<>(
                     "It does nothing itself",
                     new Edit.Done<>(
-                        with.apply(
-                            new MenuItem(
-                                item.title(),
-                                item.accessKey(),
-                                Optional.empty(),
-                                item.items()))))));
+                        () ->
+                            with.apply(
+                                new MenuItem(
+                                    item.title(),
+                                    item.accessKey(),
+                                    Optional.empty(),
+                                    item.items()))))));
   }
 }

@@ -2,6 +2,7 @@ package polydex.workspace;
 
 import java.util.Collections;
 import java.util.HashMap;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
@@ -50,6 +51,11 @@ public record Remembered(
     lists = Map.copyOf(lists);
     documents = Map.copyOf(documents);
     sameWords = Map.copyOf(sameWords);
+  }
+
+  /** A title as it is looked up: without regard to case, and with single spaces. */
+  public static String folded(String title) {
+    return title.strip().replaceAll("\\s+", " ").toLowerCase(Locale.ROOT);
   }
 
   /** The same with titles whose meaning was said. */

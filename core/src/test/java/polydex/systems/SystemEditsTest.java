@@ -14,8 +14,6 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.ShrinkingMode;
 import net.jqwik.api.statistics.Statistics;
-import polydex.catalog.Action;
-import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.MenuForm;
@@ -194,52 +192,6 @@ class SystemEditsTest {
     assertThat(notes.outward("renaming")).containsExactly("renaming", "in-a-list", "anywhere");
     // One that has another inside stays.
     assertThat(line(with, notes, l -> l.value().equals("in a list")).without()).isEmpty();
-  }
-
-  @Example
-  void whatIsSaidOfAnActionIsChangedAndNoTwoAreCalledTheSame() {
-    Workspace now = small();
-    Action save = now.catalog().action(new ActionId("Save")).orElseThrow();
-    List<OutlineLine<Action>> lines = ActionOutline.of(now.catalog(), save);
-    Action words = said(lines, "Other words for it", "keep, store ,, write");
-    assertThat(words.words()).containsExactly("keep", "store", "write");
-    assertThat(said(lines, "What it does", " Save it ").title()).isEqualTo("Save it");
-    assertThatThrownBy(
-            () -> ActionOutline.change(now, said(lines, "What it does", "lock"), "renamed"))
-        .hasMessageContaining("Another action is called so");
-    Action opposed = picked(lines, "Its opposite", "Rule");
-    assertThat(opposed.opposite()).contains(new ActionId("Rule"));
-    assertThat(picked(lines, "When it was not meant", "work is lost").harm())
-        .isEqualTo(Action.Harm.LOSES_WORK);
-    assertThat(picked(lines, "Doing it again", "takes it back").toggles()).isTrue();
-    assertThat(picked(lines, "Group", "test").group()).isEqualTo("test");
-    Workspace after = ActionOutline.change(now, opposed, "opposite").after();
-    List<OutlineLine<Action>> again =
-        ActionOutline.of(
-            after.catalog(), after.catalog().action(new ActionId("Save")).orElseThrow());
-    assertThat(again.getLast().value()).isEqualTo("Rule");
-    assertThat(again.getLast().without()).contains(save);
-    // Its bindings and everything else are as they were.
-    assertThat(after.catalog().size()).isEqualTo(now.catalog().size());
-  }
-
-  private static OutlineLine<Action> of(List<OutlineLine<Action>> lines, String label) {
-    return lines.stream().filter(l -> l.label().equals(label)).findFirst().orElseThrow();
-  }
-
-  private static Action said(List<OutlineLine<Action>> lines, String label, String words) {
-    return ((Edit.Words<Action>) of(lines, label).change().orElseThrow()).to().apply(words);
-  }
-
-  private static Action picked(List<OutlineLine<Action>> lines, String label, String title) {
-    Edit<Action> chosen =
-        ((Edit.Choice<Action>) of(lines, label).change().orElseThrow())
-            .options().stream()
-                .filter(o -> o.title().equals(title))
-                .findFirst()
-                .orElseThrow()
-                .next();
-    return ((Edit.Done<Action>) chosen).after();
   }
 
   @Example

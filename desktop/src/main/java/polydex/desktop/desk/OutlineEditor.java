@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
@@ -160,7 +161,7 @@ public final class OutlineEditor<R> {
             l ->
                 l.without()
                     .ifPresentOrElse(
-                        s -> apply("without %s %s", l, s),
+                        s -> apply("without %s %s", l, () -> s),
                         () -> desk.session().say("This line can be changed, but not removed.")));
   }
 
@@ -172,7 +173,7 @@ public final class OutlineEditor<R> {
                 (up ? l.earlier() : l.later())
                     .ifPresent(
                         s -> {
-                          apply("%s %s moved", l, s);
+                          apply("%s %s moved", l, () -> s);
                           follow(l, up ? at - 1 : at + 1, up);
                         }));
   }
@@ -208,16 +209,17 @@ public final class OutlineEditor<R> {
     fill(list.getSelectionModel().getSelectedIndex());
   }
 
-  private void apply(String what, OutlineLine<R> line, R after) {
+  private void apply(String what, OutlineLine<R> line, Supplier<R> whole) {
     String said =
         what.formatted(line.label().toLowerCase(Locale.ROOT), line.value())
             .replaceAll(" +", " ")
             .strip();
-    if (source.written(workspace()).map(Written::whole).equals(Optional.of(after))) {
-      desk.session().say("It is so already.");
-      return;
-    }
     try {
+      R after = whole.get();
+      if (source.written(workspace()).map(Written::whole).equals(Optional.of(after))) {
+        desk.session().say("It is so already.");
+        return;
+      }
       desk.session().apply(source.edit(workspace(), after, said));
     } catch (IllegalArgumentException e) {
       desk.session().problem("That can't be: " + e.getMessage());
@@ -227,7 +229,7 @@ public final class OutlineEditor<R> {
 
   private void ask(OutlineLine<R> line, Edit<R> edit) {
     switch (edit) {
-      case Edit.Done<R> d -> apply("%s changed", line, d.after());
+      case Edit.Done<R> d -> apply("%s changed", line, d::after);
       case Edit.Choice<R> c -> choose(line, c.options());
       case Edit.Words<R> w -> words(line, w);
     }
@@ -263,7 +265,7 @@ public final class OutlineEditor<R> {
                         return;
                       }
                       desk.keys().close();
-                      apply("%s changed", line, after);
+                      apply("%s changed", line, () -> after);
                     })));
     field.selectAll();
   }

@@ -6,6 +6,8 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -55,7 +57,9 @@ public final class Session implements AutoCloseable {
   private final ReadOnlyObjectWrapper<Status> status = new ReadOnlyObjectWrapper<>(Status.NOTHING);
   private final ReadOnlyLongWrapper logged = new ReadOnlyLongWrapper();
   private final History history = new History();
-  private final Progress progress;
+  private Progress progress;
+  private Optional<List<Answer>> whileReplayed = Optional.empty();
+  private long replays;
   private final Map<String, String> settings;
   private final ReadOnlyObjectWrapper<StoreLine.Progress> unwritten =
       new ReadOnlyObjectWrapper<>(StoreLine.Progress.DONE);
@@ -88,8 +92,7 @@ public final class Session implements AutoCloseable {
     file = new ReadOnlyObjectWrapper<>(opened.file());
     workspace = new ReadOnlyObjectWrapper<>(opened.workspace());
     settings = opened.settings();
-    progress = new Progress(clock.getZone());
-    opened.answers(progress::add);
+    progress = replayed(opened);
     progress.states().forEach((item, state) -> drilledSince.put(item, state.begun()));
     conflicts = opened.conflicts();
     Audit log = Knowledge.audit(workspace.get(), clock.getZone(), this::drilledSince);
@@ -102,10 +105,43 @@ public final class Session implements AutoCloseable {
     mouseLog.changed().addListener((_, _, _) -> logged.set(logged.get() + 1));
     workspace.addListener(
         (_, before, after) -> {
+          if (!before.catalog().successors().equals(after.catalog().successors())) {
+            replay();
+          }
           if (MouseLog.meansSomethingElse(before, after)) {
             mouseLog.readAgain();
           }
         });
+  }
+
+  private Progress replayed(Store from) throws FileProblem {
+    Progress made = new Progress(zone());
+    from.answers(made::add);
+    return made;
+  }
+
+  /**
+   * Answers count for other actions than before, so all of them are gone through again; those that
+   * come meanwhile are in line behind that, and are added at its end.
+   */
+  private void replay() {
+    long mine = ++replays;
+    whileReplayed = Optional.of(new ArrayList<>());
+    ask(
+        this::replayed,
+        made -> {
+          if (mine == replays) {
+            whileReplayed.orElse(List.of()).forEach(made::add);
+            whileReplayed = Optional.empty();
+            progress = made;
+            Map<DrillItem, Instant> since = new HashMap<>();
+            made.states().forEach((item, state) -> since.put(item, state.begun()));
+            drilledSince.keySet().retainAll(since.keySet());
+            drilledSince.putAll(since);
+            logged.set(logged.get() + 1);
+          }
+        },
+        _ -> {});
   }
 
   /** Hears on the line's thread what becomes of what was done. */
@@ -401,6 +437,7 @@ public final class Session implements AutoCloseable {
   public void answer(Answer answer) {
     copyOfToday();
     progress.add(answer);
+    whileReplayed.ifPresent(some -> some.add(answer));
     drilledSince.putIfAbsent(answer.item(), answer.at());
     logged.set(logged.get() + 1);
     store.write(s -> s.add(answer));

@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.time.InstantSource;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -13,7 +14,6 @@ import java.util.function.Supplier;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import polydex.catalog.Action;
 import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
@@ -154,24 +154,29 @@ public final class SystemsView {
   private void action() {
     desk.dialogs()
         .chooseAction(
-            "Which action?", a -> writeOut(new ActionSource(a.id()), "What is said of it"));
+            "Which action?",
+            a -> writeOut(new ActionSource(a.id(), desk.session().clock()), "What is said of it"));
   }
 
-  private record ActionSource(ActionId id) implements OutlineEditor.Source<Action> {
+  private record ActionSource(ActionId id, InstantSource clock)
+      implements OutlineEditor.Source<Workspace> {
     @Override
-    public Optional<Written<Action>> written(Workspace workspace) {
-      Catalog catalog = workspace.catalog();
-      return catalog
+    public Optional<Written<Workspace>> written(Workspace workspace) {
+      return workspace
+          .catalog()
           .action(id)
           .map(
               a ->
                   new Written<>(
-                      "Action \u201c" + a.title() + "\u201d", a, ActionOutline.of(catalog, a)));
+                      "Action \u201c" + a.title() + "\u201d",
+                      workspace,
+                      ActionOutline.of(workspace, a, clock)));
     }
 
     @Override
-    public Change.Edit edit(Workspace before, Action after, String what) {
-      return ActionOutline.change(before, after, what);
+    public Change.Edit edit(Workspace before, Workspace after, String what) {
+      return new Change.Edit(
+          "\u201c%s\u201d: %s".formatted(after.catalog().title(id), what), before, after);
     }
   }
 

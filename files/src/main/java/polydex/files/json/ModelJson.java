@@ -27,6 +27,7 @@ import com.fasterxml.jackson.databind.util.StdConverter;
 import com.fasterxml.jackson.datatype.jdk8.Jdk8Module;
 import java.io.UncheckedIOException;
 import java.time.DateTimeException;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -39,6 +40,7 @@ import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
+import polydex.catalog.Successors;
 import polydex.catalog.Version;
 import polydex.files.FileProblem;
 import polydex.fit.OwnBinding;
@@ -172,6 +174,7 @@ public final class ModelJson {
         .withConfigOverride(Map.class, ModelJson::emptyIfLeftOut)
         .addMixIn(Environment.Kind.class, KindNames.class)
         .addMixIn(Machine.Focus.class, FocusNames.class)
+        .addMixIn(Successors.Move.class, MoveNames.class)
         .addMixIn(Environment.class, WithSource.class)
         .addMixIn(Environment.PointerRoute.class, WithOperators.class)
         .addMixIn(OwnBinding.class, WithSeen.class)
@@ -195,6 +198,14 @@ public final class ModelJson {
     }
   }
 
+  private static Instant moment(String text) {
+    try {
+      return Instant.parse(text);
+    } catch (DateTimeException e) {
+      throw new IllegalArgumentException("not a moment, as in 2031-03-14T08:00:00Z", e);
+    }
+  }
+
   private static SimpleModule texts() {
     SimpleModule module = new SimpleModule();
     module.addSerializer(Gesture.class, ToStringSerializer.instance);
@@ -210,6 +221,8 @@ public final class ModelJson {
     module.addDeserializer(Version.class, new TextReader<>(Version.class, Version::new));
     module.addSerializer(LocalDate.class, ToStringSerializer.instance);
     module.addDeserializer(LocalDate.class, new TextReader<>(LocalDate.class, ModelJson::day));
+    module.addSerializer(Instant.class, ToStringSerializer.instance);
+    module.addDeserializer(Instant.class, new TextReader<>(Instant.class, ModelJson::moment));
     module.addSerializer(Remap.Part.class, ToStringSerializer.instance);
     module.addDeserializer(Remap.Part.class, new TextReader<>(Remap.Part.class, Remap.Part::parse));
     return module;
@@ -229,6 +242,13 @@ public final class ModelJson {
     @JsonSubTypes.Type(value = Machine.SessionWindow.class, name = "session")
   })
   private interface FocusNames {}
+
+  @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
+  @JsonSubTypes({
+    @JsonSubTypes.Type(value = Successors.Joined.class, name = "joined"),
+    @JsonSubTypes.Type(value = Successors.Parted.class, name = "parted")
+  })
+  private interface MoveNames {}
 
   private interface WithSource {
     @JsonSetter(nulls = Nulls.AS_EMPTY)

@@ -11,6 +11,7 @@ import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.statement.Query;
 import polydex.catalog.ActionId;
 import polydex.catalog.EnvironmentId;
+import polydex.catalog.Successors;
 import polydex.keys.Gesture;
 import polydex.recall.Answer;
 import polydex.recall.DrillItem;
@@ -47,31 +48,40 @@ final class AnswerTable {
         .execute();
   }
 
-  static void answers(Handle h, Consumer<Answer> to) {
-    handOn(h.createQuery("SELECT " + ANSWER + " FROM answer ORDER BY at, id"), to);
+  static void answers(Handle h, Successors meant, Consumer<Answer> to) {
+    handOn(h.createQuery("SELECT " + ANSWER + " FROM answer ORDER BY at, id"), meant, to);
   }
 
-  static void answers(Handle h, DrillItem item, Consumer<Answer> to) {
+  static void answers(Handle h, Successors meant, DrillItem item, Consumer<Answer> to) {
     handOn(
         h.createQuery(
                 "SELECT "
                     + ANSWER
-                    + " FROM answer WHERE environment = :environment AND action = :action"
+                    + " FROM answer WHERE environment = :environment AND action IN (<actions>)"
                     + " ORDER BY at, id")
             .bind("environment", item.environment())
-            .bind("action", item.action()),
-        to);
+            .bindList(
+                "actions",
+                meant.standingFor(item.environment(), item.action()).stream()
+                    .map(ActionId::value)
+                    .toList()),
+        meant,
+        a -> {
+          if (a.item().equals(item)) {
+            to.accept(a);
+          }
+        });
   }
 
   /** The same few items and gestures come again and again, so each is made once. */
-  private static void handOn(Query query, Consumer<Answer> to) {
+  private static void handOn(Query query, Successors meant, Consumer<Answer> to) {
     Map<String, Gesture> gestures = new HashMap<>();
     Map<DrillItem, DrillItem> items = new HashMap<>();
     query.scanResultSet(
         (rows, _) -> {
           try (ResultSet row = rows.get()) {
             while (row.next()) {
-              to.accept(answer(row, gestures, items));
+              to.accept(answer(row, meant, gestures, items));
             }
           }
           return to;
@@ -80,19 +90,21 @@ final class AnswerTable {
 
   /** Columns by their numbers, which for a long log is twice as fast as by their names. */
   private static Answer answer(
-      ResultSet row, Map<String, Gesture> gestures, Map<DrillItem, DrillItem> items)
+      ResultSet row,
+      Successors meant,
+      Map<String, Gesture> gestures,
+      Map<DrillItem, DrillItem> items)
       throws SQLException {
     Gesture asked = gestures.computeIfAbsent(row.getString(9), Gesture::parse);
     double expected = row.getDouble(8);
     if (row.wasNull()) {
       expected = Pace.UNKNOWN.expected(asked);
     }
+    Instant at = Instant.ofEpochMilli(row.getLong(1));
     String mistaken = row.getString(11);
     return new Answer(
-        items.computeIfAbsent(
-            new DrillItem(new EnvironmentId(row.getString(2)), new ActionId(row.getString(3))),
-            i -> i),
-        Instant.ofEpochMilli(row.getLong(1)),
+        items.computeIfAbsent(item(row.getString(2), row.getString(3), meant, at), i -> i),
+        at,
         Answer.Kind.valueOf(row.getString(4)),
         Answer.Verdict.valueOf(row.getString(5)),
         new Answer.Timing(row.getDouble(6), row.getBoolean(7), expected),
@@ -100,7 +112,12 @@ final class AnswerTable {
         row.getString(10),
         mistaken == null
             ? Optional.empty()
-            : Optional.of(
-                new DrillItem(new EnvironmentId(mistaken), new ActionId(row.getString(12)))));
+            : Optional.of(item(mistaken, row.getString(12), meant, at)));
+  }
+
+  /** An answer counts for what its action has become. */
+  private static DrillItem item(String environment, String action, Successors meant, Instant at) {
+    EnvironmentId in = new EnvironmentId(environment);
+    return new DrillItem(in, meant.of(in, new ActionId(action), at));
   }
 }

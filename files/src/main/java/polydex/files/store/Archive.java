@@ -61,6 +61,7 @@ public final class Archive {
           "action",
           "environment",
           "binding",
+          "successor",
           "board",
           "layout",
           "setup",

@@ -20,6 +20,7 @@ import org.jdbi.v3.core.JdbiException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import polydex.catalog.EnvironmentId;
+import polydex.catalog.Successors;
 import polydex.conflict.ConflictHistory;
 import polydex.files.FileProblem;
 import polydex.log.LogEvent;
@@ -460,21 +461,27 @@ public final class Store implements AutoCloseable {
 
   /** Hands on every answer, the oldest first. */
   public void answers(Consumer<Answer> to) throws FileProblem {
+    Successors meant = successors();
     query(
         h -> {
-          AnswerTable.answers(h, to);
+          AnswerTable.answers(h, meant, to);
           return to;
         });
   }
 
   /** Every answer to an item, the oldest first. */
   public List<Answer> answers(DrillItem item) throws FileProblem {
+    Successors meant = successors();
     List<Answer> found = new ArrayList<>();
     return query(
         h -> {
-          AnswerTable.answers(h, item, found::add);
+          AnswerTable.answers(h, meant, item, found::add);
           return found;
         });
+  }
+
+  private Successors successors() throws FileProblem {
+    return (written.isPresent() ? written.get() : workspace()).catalog().successors();
   }
 
   /** Hands on every event of the mouse log, the oldest first. */

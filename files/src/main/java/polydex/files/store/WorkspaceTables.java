@@ -18,6 +18,7 @@ import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
+import polydex.catalog.Successors;
 import polydex.files.FileProblem;
 import polydex.files.json.ModelJson;
 import polydex.route.Setup;
@@ -40,7 +41,8 @@ final class WorkspaceTables {
     CatalogTables catalog = new CatalogTables(h);
     try {
       return Workspace.of(
-              Catalog.of(catalog.actions(), environments, catalog.bindings()),
+              Catalog.of(catalog.actions(), environments, catalog.bindings())
+                  .with(new Successors(bodies(name, "successor", Successors.Move.class))),
               bodies(name, "board", Board.class),
               bodies(name, "layout", Layout.class),
               bodies(name, "setup", Setup.class))
@@ -66,6 +68,11 @@ final class WorkspaceTables {
     h.execute("PRAGMA defer_foreign_keys = ON");
     CatalogTables catalog = new CatalogTables(h);
     catalog.writeActions(before.catalog().actions(), after.catalog().actions());
+    bodies(
+        "successor",
+        before.catalog().successors().moves(),
+        after.catalog().successors().moves(),
+        WorkspaceTables::id);
     bodies(
         "environment",
         before.catalog().environments(),
@@ -94,6 +101,13 @@ final class WorkspaceTables {
           after.catalog().bindings(environment),
           changed);
     }
+  }
+
+  private static String id(Successors.Move move) {
+    return switch (move) {
+      case Successors.Joined j -> "joined " + j.action().id();
+      case Successors.Parted p -> "parted %s %s %s".formatted(p.environment(), p.from(), p.at());
+    };
   }
 
   private Remembered remembered(String name) throws FileProblem {
