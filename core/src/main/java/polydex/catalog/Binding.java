@@ -81,6 +81,31 @@ public record Binding(
         id, action, gesture, context, Condition.ALWAYS, Optional.empty(), Remarks.NONE);
   }
 
+  /** The same for another action. */
+  public Binding doing(ActionId other) {
+    return new Binding(id, other, gesture, context, when, heldContext, remarks);
+  }
+
+  /** The same in another context. */
+  public Binding in(String other) {
+    return new Binding(id, action, gesture, other, when, heldContext, remarks);
+  }
+
+  /** The same under other conditions. */
+  public Binding when(Condition other) {
+    return new Binding(id, action, gesture, context, other, heldContext, remarks);
+  }
+
+  /** The same whose held modifiers open another context, or none. */
+  public Binding opening(Optional<String> other) {
+    return new Binding(id, action, gesture, context, when, other, remarks);
+  }
+
+  /** The same with something else said of it. */
+  public Binding remarked(Remarks other) {
+    return new Binding(id, action, gesture, context, when, heldContext, other);
+  }
+
   /** The same with another gesture and another id. */
   public Binding with(String newId, Gesture other) {
     return new Binding(newId, action, other, context, when, heldContext, remarks);

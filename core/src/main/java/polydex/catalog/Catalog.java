@@ -94,12 +94,8 @@ public final class Catalog {
 
   /** The same where ids in older records stand for something else. */
   public Catalog with(Successors others) {
-    Successors still = others;
-    for (Successors.Joined gone : others.joined()) {
-      // Whoever brings an action of that id in again means that one.
-      ActionId id = gone.action().id();
-      still = actions.containsKey(id) ? still.without(id) : still;
-    }
+    // Whoever brings something of an id in again means that one.
+    Successors still = others.without(actions.keySet(), environments.keySet());
     return new Catalog(actions, environments, bindings, still);
   }
 

@@ -73,6 +73,12 @@ final class IntakeNames {
       environmentsByTitle.putIfAbsent(fold(environment.id().value()), environment);
       ids.add(environment.id().value());
     }
+    for (Environment environment : catalog.environments()) {
+      for (String older : catalog.successors().namesOf(environment.id())) {
+        environmentsByTitle.putIfAbsent(fold(older), environment);
+        ids.add(older);
+      }
+    }
     before.remembered().titles().forEach(this::means);
     request.meant().forEach((title, action) -> learnt.put(fold(title), action));
     learnt.forEach(this::means);

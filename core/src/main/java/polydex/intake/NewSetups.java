@@ -17,7 +17,7 @@ import polydex.setups.SetupList;
 import polydex.workspace.Workspace;
 
 /** Setups for environments that were just made, so that what came in can be traced at once. */
-final class NewSetups {
+public final class NewSetups {
   private NewSetups() {}
 
   /**
@@ -25,7 +25,7 @@ final class NewSetups {
    * that stood in for it, wherever the computer under the hands stands; another platform gets a
    * setup of its own, and so does each application, on the machine under the hands.
    */
-  static Workspace with(Workspace after, List<Environment> made) {
+  public static Workspace with(Workspace after, List<Environment> made) {
     Workspace settled = after;
     for (Environment one : made) {
       if (one.kind() instanceof Platform) {

@@ -99,7 +99,7 @@ public final class Whereabouts {
             || world
                 .catalog()
                 .environment(inner.platform())
-                .filter(p -> isNamed(machine, p.title()))
+                .filter(p -> isNamed(machine, p))
                 .isPresent()
         ? 2
         : 0;
@@ -120,11 +120,22 @@ public final class Whereabouts {
     Machine inner = setup.innermost();
     return world.catalog().environments().stream()
         .filter(e -> e.kind() instanceof Application)
-        .filter(e -> isNamed(name, e.id().value(), e.title()))
+        .filter(e -> isNamed(name, e))
         .filter(
             e ->
                 inner.application().filter(e.id()::equals).isPresent()
                     || ((Application) e.kind()).platforms().contains(inner.platform()));
+  }
+
+  /** A name of today counts before one of old. */
+  private boolean isNamed(String name, Environment environment) {
+    if (isNamed(name, environment.id().value(), environment.title())) {
+      return true;
+    }
+    List<String> older = world.catalog().successors().namesOf(environment.id());
+    return isNamed(name, older.toArray(String[]::new))
+        && world.catalog().environments().stream()
+            .noneMatch(e -> isNamed(name, e.id().value(), e.title()));
   }
 
   private static boolean isNamed(String name, String... names) {

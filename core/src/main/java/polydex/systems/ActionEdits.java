@@ -1,9 +1,7 @@
 package polydex.systems;
 
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -14,17 +12,15 @@ import java.util.function.UnaryOperator;
 import polydex.catalog.Action;
 import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
+import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
 import polydex.catalog.Successors;
 import polydex.catalog.Successors.Joined;
+import polydex.catalog.Successors.Move;
 import polydex.catalog.Successors.Parted;
 import polydex.catalog.Successors.Spot;
-import polydex.mouse.MouseChoices;
-import polydex.mouse.Wish;
 import polydex.recall.DrillItem;
-import polydex.recall.Learning;
-import polydex.recognition.LearntName;
-import polydex.recognition.Place;
+import polydex.workspace.Change;
 import polydex.workspace.Remembered;
 import polydex.workspace.Workspace;
 
@@ -52,7 +48,7 @@ public final class ActionEdits {
     Workspace moved = ActionSpots.with(before, (_, now) -> now.equals(gone) ? into : now);
     Catalog after =
         moved.catalog().with(joined(catalog, old, kept), List.of(), Map.of()).without(gone);
-    Saying saying = new Saying(i -> i.action().equals(gone) ? at(i, into) : i);
+    Said said = new Said(i -> i.action().equals(gone) ? at(i, into) : i);
     Map<String, ActionId> titles = new HashMap<>();
     before
         .remembered()
@@ -62,8 +58,8 @@ public final class ActionEdits {
     return moved
         .with(after.with(successors))
         .with(before.remembered().withTitles(titles))
-        .with(saying.learning(before.learning()))
-        .with(saying.mouse(before.mouse(), a -> a.equals(gone) ? into : a));
+        .with(said.learning(before.learning()))
+        .with(said.mouse(before.mouse(), a -> a.equals(gone) ? into : a));
   }
 
   /** Those that are changed: the one that stays, and whatever had the other as its opposite. */
@@ -105,12 +101,10 @@ public final class ActionEdits {
     Action kept = catalog.action(into).orElseThrow();
     List<String> words = new ArrayList<>(kept.words());
     words.remove(joined.action().title());
-    Successors less = catalog.successors().without(id);
+    // That it is there again takes it out of what happened.
     Workspace there =
         before.with(
-            catalog
-                .with(List.of(joined.action(), kept.searchedBy(words)), List.of(), Map.of())
-                .with(less));
+            catalog.with(List.of(joined.action(), kept.searchedBy(words)), List.of(), Map.of()));
     Map<String, ActionId> titles = Map.of(Remembered.folded(joined.action().title()), id);
     return ActionSpots.with(
             there, (spot, now) -> joined.spots().contains(spot) && now.equals(into) ? id : now)
@@ -134,15 +128,15 @@ public final class ActionEdits {
     Action made = new Action(id, name, old.group(), List.of(), old.harm());
     Workspace there = before.with(catalog.with(List.of(made), List.of(), Map.of()));
     DrillItem item = new DrillItem(environment, from);
-    Saying saying = new Saying(i -> i.equals(item) ? at(i, id) : i);
+    Said said = new Said(i -> i.equals(item) ? at(i, id) : i);
     Workspace moved =
         ActionSpots.with(
             there, (spot, a) -> spot.environment().equals(environment) && a.equals(from) ? id : a);
     return moved
         .with(
             moved.catalog().with(catalog.successors().and(new Parted(environment, from, id, now))))
-        .with(saying.learning(before.learning()))
-        .with(saying.mouse(before.mouse(), UnaryOperator.identity()));
+        .with(said.learning(before.learning()))
+        .with(said.mouse(before.mouse(), UnaryOperator.identity()));
   }
 
   /** The environments in which an action stands, by their ids. */
@@ -154,48 +148,44 @@ public final class ActionEdits {
     return found;
   }
 
-  private static DrillItem at(DrillItem item, ActionId action) {
-    return new DrillItem(item.environment(), action);
+  /**
+   * An edit of a workspace by a line of an action, with a title that says what became of it.
+   *
+   * @param what as the rest of a title, where it only says something else
+   */
+  public static Change.Edit edit(Workspace before, Workspace after, ActionId of, String what) {
+    Catalog catalog = after.catalog();
+    List<Move> was = before.catalog().successors().moves();
+    List<Move> now = catalog.successors().moves();
+    String title = catalog.title(of);
+    String said = "\u201c%s\u201d: %s".formatted(title, what);
+    if (now.size() < was.size()) {
+      List<Move> back = new ArrayList<>(was);
+      back.removeAll(now);
+      if (back.getFirst() instanceof Joined j) {
+        said = "\u201c%s\u201d is an action of its own again".formatted(j.action().title());
+      }
+    } else if (now.size() > was.size()) {
+      said =
+          switch (now.getLast()) {
+            case Joined j ->
+                "\u201c%s\u201d means \u201c%s\u201d".formatted(j.action().title(), title);
+            case Parted p ->
+                "\u201c%s\u201d in \u201c%s\u201d is \u201c%s\u201d"
+                    .formatted(
+                        title,
+                        catalog
+                            .environment(p.environment())
+                            .map(Environment::title)
+                            .orElse(p.environment().value()),
+                        catalog.title(p.to()));
+            default -> said;
+          };
+    }
+    return new Change.Edit(said, before, after);
   }
 
-  /** What a person has said, of other items. */
-  private record Saying(UnaryOperator<DrillItem> now) {
-    Learning learning(Learning before) {
-      Map<DrillItem, LocalDate> putOff = new HashMap<>();
-      before.putOff().forEach((i, day) -> putOff.putIfAbsent(now.apply(i), day));
-      Set<DrillItem> marked = all(before.marked());
-      Set<DrillItem> dropped = all(before.dropped());
-      // An item is in one of the three; what is wanted outweighs.
-      dropped.removeAll(marked);
-      putOff.keySet().removeAll(marked);
-      putOff.keySet().removeAll(dropped);
-      return new Learning(marked, putOff, dropped);
-    }
-
-    private Set<DrillItem> all(Collection<DrillItem> items) {
-      Set<DrillItem> all = new HashSet<>();
-      items.forEach(i -> all.add(now.apply(i)));
-      return all;
-    }
-
-    MouseChoices mouse(MouseChoices before, UnaryOperator<ActionId> named) {
-      Map<Place, String> kept = new HashMap<>();
-      before.kept().forEach((p, why) -> kept.putIfAbsent(place(p), why));
-      Map<Place, Wish> wishes = new HashMap<>();
-      before
-          .wishes()
-          .forEach(
-              (p, w) -> wishes.putIfAbsent(place(p), new Wish(place(p), w.gesture(), w.day())));
-      Map<LearntName, Optional<ActionId>> names = new HashMap<>();
-      before.names().forEach((n, a) -> names.put(n, a.map(named)));
-      return new MouseChoices(kept, wishes, names);
-    }
-
-    private Place place(Place p) {
-      return p.action()
-          .map(a -> now.apply(new DrillItem(p.environment(), a)))
-          .map(i -> Place.of(p.setup(), i.environment(), i.action()))
-          .orElse(p);
-    }
+  private static DrillItem at(DrillItem item, ActionId action) {
+    return new DrillItem(item.environment(), action);
   }
 }

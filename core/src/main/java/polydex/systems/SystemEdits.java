@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Context;
@@ -16,7 +17,11 @@ import polydex.catalog.Environment.Application;
 import polydex.catalog.Environment.Platform;
 import polydex.catalog.Environment.WhenBroken;
 import polydex.catalog.EnvironmentId;
+import polydex.catalog.Successors;
+import polydex.catalog.Successors.Absorbed;
+import polydex.catalog.Successors.Called;
 import polydex.catalog.Version;
+import polydex.recall.DrillItem;
 import polydex.route.Machine;
 import polydex.route.Remap;
 import polydex.route.Setup;
@@ -33,7 +38,7 @@ public final class SystemEdits {
   public static Change.Edit make(Workspace before, String title, boolean isPlatform) {
     Catalog catalog = before.catalog();
     String name = EnvironmentOutline.named(title);
-    String id = Ids.free(name, i -> catalog.environment(new EnvironmentId(i)).isPresent());
+    String id = Ids.free(name, i -> isTaken(catalog, new EnvironmentId(i)));
     Environment made =
         new Environment(
             new EnvironmentId(id),
@@ -45,6 +50,11 @@ public final class SystemEdits {
     return new Change.Edit("Make \u201c" + name + "\u201d", before, with(before, made));
   }
 
+  /** An id that older records give to another would bring those along. */
+  private static boolean isTaken(Catalog catalog, EnvironmentId id) {
+    return catalog.environment(catalog.successors().of(id)).isPresent();
+  }
+
   /**
    * One is changed.
    *
@@ -52,8 +62,25 @@ public final class SystemEdits {
    * @throws IllegalArgumentException where it can't be so, with a sentence
    */
   public static Change.Edit change(Workspace before, Environment after, String what) {
+    Workspace changed = with(before, after);
+    Optional<String> was =
+        before
+            .catalog()
+            .environment(after.id())
+            .map(Environment::title)
+            .filter(t -> !t.equals(after.title()));
     return new Change.Edit(
-        "\u201c%s\u201d: %s".formatted(after.title(), what), before, with(before, after));
+        "\u201c%s\u201d: %s".formatted(after.title(), what),
+        before,
+        was.map(t -> happened(changed, new Called(t, after.id()))).orElse(changed));
+  }
+
+  static Workspace happened(Workspace before, Successors.Move... moves) {
+    Successors successors = before.catalog().successors();
+    for (Successors.Move move : moves) {
+      successors = successors.and(move);
+    }
+    return before.with(before.catalog().with(successors));
   }
 
   private static Workspace with(Workspace before, Environment environment) {
@@ -109,33 +136,9 @@ public final class SystemEdits {
     Catalog catalog = before.catalog();
     Map<String, String> contexts = new HashMap<>();
     Environment joined = joined(gone, into, contexts);
-    Set<List<Object>> there = new HashSet<>();
-    Set<String> ids = new HashSet<>();
-    for (Binding b : catalog.bindings(into.id())) {
-      there.add(List.of(b.context(), b.action(), b.gesture()));
-      ids.add(b.id());
-    }
-    List<Binding> all = new ArrayList<>(catalog.bindings(into.id()));
     Map<String, String> renamed = new HashMap<>();
-    for (Binding b : catalog.bindings(gone.id())) {
-      String context = contexts.get(b.context());
-      if (there.add(List.of(context, b.action(), b.gesture()))) {
-        String id = b.id();
-        for (int i = 2; !ids.add(id); i++) {
-          id = b.id() + "#" + i;
-        }
-        renamed.put(b.id(), id);
-        all.add(
-            new Binding(
-                id,
-                b.action(),
-                b.gesture(),
-                context,
-                b.when(),
-                b.heldContext().map(contexts::get),
-                b.remarks()));
-      }
-    }
+    List<Binding> all =
+        together(catalog.bindings(into.id()), catalog.bindings(gone.id()), contexts, renamed);
     Joining joining = new Joining(gone.id(), into.id(), contexts);
     Catalog after =
         catalog
@@ -144,17 +147,65 @@ public final class SystemEdits {
             .without(gone.id());
     Map<SetupId, Setup> setups = new LinkedHashMap<>(before.setups());
     setups.replaceAll((_, s) -> s.on(joining.machine(s.machine())));
-    return new Change.Edit(
-        "Join \u201c%s\u201d with \u201c%s\u201d".formatted(gone.title(), into.title()),
-        before,
+    Workspace now =
         before
             .with(after)
             .with(setups)
-            .with(remembered(before.remembered(), gone.id(), into.id(), renamed)));
+            .with(
+                remembered(
+                    before.remembered(), gone.id(), into.id(), ids(catalog, gone.id()), renamed));
+    Said said =
+        new Said(i -> i.environment().equals(gone.id()) ? new DrillItem(into.id(), i.action()) : i);
+    return new Change.Edit(
+        "Join \u201c%s\u201d with \u201c%s\u201d".formatted(gone.title(), into.title()),
+        before,
+        happened(
+            now.with(said.learning(before.learning()))
+                .with(said.mouse(before.mouse(), UnaryOperator.identity())),
+            new Called(gone.title(), gone.id()),
+            new Absorbed(gone.id(), into.id())));
   }
 
-  private static Environment joined(
-      Environment gone, Environment into, Map<String, String> contexts) {
+  private static Set<String> ids(Catalog catalog, EnvironmentId of) {
+    Set<String> ids = new HashSet<>();
+    catalog.bindings(of).forEach(b -> ids.add(b.id()));
+    return ids;
+  }
+
+  /**
+   * Bindings with others that come from another keymap, each once.
+   *
+   * @param contexts what the contexts of the others are here, by their ids
+   * @param renamed gets the ids that had to change
+   */
+  static List<Binding> together(
+      List<Binding> here,
+      List<Binding> others,
+      Map<String, String> contexts,
+      Map<String, String> renamed) {
+    Set<List<Object>> there = new HashSet<>();
+    Set<String> ids = new HashSet<>();
+    for (Binding b : here) {
+      there.add(List.of(b.context(), b.action(), b.gesture()));
+      ids.add(b.id());
+    }
+    List<Binding> all = new ArrayList<>(here);
+    for (Binding b : others) {
+      String context = contexts.get(b.context());
+      if (there.add(List.of(context, b.action(), b.gesture()))) {
+        String id = b.id();
+        for (int i = 2; !ids.add(id); i++) {
+          id = b.id() + "#" + i;
+        }
+        renamed.put(b.id(), id);
+        all.add(b.with(id, b.gesture()).in(context).opening(b.heldContext().map(contexts::get)));
+      }
+    }
+    return all;
+  }
+
+  /** The contexts of both, and what can be seen of the one that stays, else of the other. */
+  static Environment joined(Environment gone, Environment into, Map<String, String> contexts) {
     List<Context> all = new ArrayList<>(into.contexts());
     List<Context> made = new ArrayList<>();
     for (Context c : gone.contexts()) {
@@ -187,18 +238,30 @@ public final class SystemEdits {
             into.tabOrder().isEmpty() ? gone.tabOrder() : into.tabOrder());
   }
 
-  private static Remembered remembered(
-      Remembered before, EnvironmentId gone, EnvironmentId into, Map<String, String> renamed) {
+  /** Where lists are from whose bindings went from one keymap into another. */
+  static Remembered remembered(
+      Remembered before,
+      EnvironmentId from,
+      EnvironmentId into,
+      Set<String> moved,
+      Map<String, String> renamed) {
     Remembered after = before;
     for (Map.Entry<String, Remembered.Source> list : before.lists().entrySet()) {
-      Set<String> ids = list.getValue().bindings().get(gone);
-      if (ids != null) {
-        Map<EnvironmentId, Set<String>> moved = new HashMap<>(list.getValue().bindings());
-        moved.remove(gone);
-        Set<String> now = new HashSet<>(moved.getOrDefault(into, Set.of()));
-        ids.forEach(i -> now.add(renamed.getOrDefault(i, i)));
-        moved.put(into, now);
-        after = after.withList(list.getKey(), new Remembered.Source(moved));
+      Set<String> stay = new HashSet<>(list.getValue().bindings().getOrDefault(from, Set.of()));
+      Set<String> go = new HashSet<>(stay);
+      go.retainAll(moved);
+      if (!go.isEmpty()) {
+        stay.removeAll(go);
+        Map<EnvironmentId, Set<String>> all = new HashMap<>(list.getValue().bindings());
+        if (stay.isEmpty()) {
+          all.remove(from);
+        } else {
+          all.put(from, stay);
+        }
+        Set<String> now = new HashSet<>(all.getOrDefault(into, Set.of()));
+        go.forEach(i -> now.add(renamed.getOrDefault(i, i)));
+        all.put(into, now);
+        after = after.withList(list.getKey(), new Remembered.Source(all));
       }
     }
     return after;

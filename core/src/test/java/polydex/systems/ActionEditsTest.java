@@ -23,6 +23,7 @@ import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
+import polydex.catalog.Successors.Doing;
 import polydex.catalog.Successors.Joined;
 import polydex.intake.BindingIntake;
 import polydex.intake.IntakePlan;
@@ -164,11 +165,11 @@ class ActionEditsTest {
       }
     }
     for (Followed r : records) {
-      assertThat(now.catalog().successors().of(r.environment, r.recorded, r.at))
+      assertThat(now.catalog().successors().of(new Doing(r.environment, r.recorded), r.at).action())
           .as("%s in %s, gone %s", r.recorded, r.environment, r.was)
           .isEqualTo(r.now());
-      assertThat(now.catalog().successors().standingFor(r.environment, r.now()))
-          .contains(r.recorded);
+      assertThat(now.catalog().successors().standingFor(new Doing(r.environment, r.now())))
+          .contains(new Doing(r.environment, r.recorded));
       assertThat(now.catalog().action(r.now())).isPresent();
     }
     Statistics.label("joined, parted and put back")
@@ -273,9 +274,12 @@ class ActionEditsTest {
     ActionId copy = after.catalog().actions().getLast().id();
     assertThat(keymap(after, WRITER)).contains("Ctrl+K = " + copy);
     assertThat(keymap(after, EDITOR)).contains("Ctrl+S = Save");
-    assertThat(after.catalog().successors().of(WRITER, id("Save"), FIRST)).isEqualTo(copy);
-    assertThat(after.catalog().successors().of(WRITER, id("Save"), later)).isEqualTo(id("Save"));
-    assertThat(after.catalog().successors().of(EDITOR, id("Save"), FIRST)).isEqualTo(id("Save"));
+    assertThat(after.catalog().successors().of(new Doing(WRITER, id("Save")), FIRST).action())
+        .isEqualTo(copy);
+    assertThat(after.catalog().successors().of(new Doing(WRITER, id("Save")), later).action())
+        .isEqualTo(id("Save"));
+    assertThat(after.catalog().successors().of(new Doing(EDITOR, id("Save")), FIRST).action())
+        .isEqualTo(id("Save"));
     // The same list says nothing new.
     IntakePlan plan =
         BindingIntake.plan(
@@ -316,18 +320,25 @@ class ActionEditsTest {
                         .orElseThrow()
                         .next())
             .after();
+    assertThat(ActionEdits.edit(now, joined, id("Save"), "x").title())
+        .isEqualTo("\u201cKeep\u201d means \u201cSave\u201d");
     OutlineLine<Workspace> member =
         lines(joined, "Save").stream()
             .filter(l -> l.depth() == 1 && l.value().equals("Keep"))
             .findFirst()
             .orElseThrow();
-    assertThat(keymap(member.without().orElseThrow(), WRITER)).isEqualTo(keymap(now, WRITER));
+    Workspace apart = member.without().orElseThrow();
+    assertThat(keymap(apart, WRITER)).isEqualTo(keymap(now, WRITER));
+    assertThat(ActionEdits.edit(joined, apart, id("Save"), "x").title())
+        .isEqualTo("\u201cKeep\u201d is an action of its own again");
     // Where it is done; in one of two it becomes another.
     OutlineLine<Workspace> editor =
         lines.stream().filter(l -> l.value().equals("Editor")).findFirst().orElseThrow();
     Workspace parted =
         ((Edit.Words<Workspace>) editor.change().orElseThrow()).to().apply("Write to disk");
     assertThat(keymap(parted, EDITOR)).doesNotContain("Ctrl+S = Save");
+    assertThat(ActionEdits.edit(now, parted, id("Save"), "x").title())
+        .isEqualTo("\u201cSave\u201d in \u201cEditor\u201d is \u201cWrite to disk\u201d");
     assertThat(lines(parted, "Save").stream().filter(l -> l.value().equals("Writer")).findFirst())
         .hasValueSatisfying(l -> assertThat(l.change()).isEmpty());
     assertThat(Set.copyOf(parted.catalog().bindings(EDITOR)).stream().map(Binding::id))

@@ -28,6 +28,7 @@ import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.state.Beside;
 import polydex.files.FileProblem;
 import polydex.files.json.ModelFiles;
+import polydex.systems.ActionEdits;
 import polydex.systems.ActionOutline;
 import polydex.systems.EnvironmentOutline;
 import polydex.systems.SystemEdits;
@@ -84,6 +85,7 @@ public final class SystemsView {
                 KeyCommand.of("F3", "Join with another", this::join),
                 KeyCommand.of("Delete", "Take away", this::remove),
                 KeyCommand.of("F4", "An action", this::action),
+                KeyCommand.of("F6", "Its bindings", this::bindings),
                 KeyCommand.of("F5", "Write its keymap as a file", this::write),
                 KeyCommand.of("Ctrl+Z", "Undo", this::undo)));
   }
@@ -116,6 +118,11 @@ public final class SystemsView {
 
   private void change() {
     selected().ifPresent(e -> writeOut(new Source(e.id()), "Parts of it"));
+  }
+
+  private void bindings() {
+    selected()
+        .ifPresent(e -> new BindingsView(desk, e.id(), () -> fill(Optional.of(e.id()))).open());
   }
 
   private <R> void writeOut(OutlineEditor.Source<R> source, String name) {
@@ -175,8 +182,7 @@ public final class SystemsView {
 
     @Override
     public Change.Edit edit(Workspace before, Workspace after, String what) {
-      return new Change.Edit(
-          "\u201c%s\u201d: %s".formatted(after.catalog().title(id), what), before, after);
+      return ActionEdits.edit(before, after, id, what);
     }
   }
 

@@ -246,7 +246,10 @@ public final class ModelJson {
   @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
   @JsonSubTypes({
     @JsonSubTypes.Type(value = Successors.Joined.class, name = "joined"),
-    @JsonSubTypes.Type(value = Successors.Parted.class, name = "parted")
+    @JsonSubTypes.Type(value = Successors.Parted.class, name = "parted"),
+    @JsonSubTypes.Type(value = Successors.Absorbed.class, name = "absorbed"),
+    @JsonSubTypes.Type(value = Successors.Moved.class, name = "moved"),
+    @JsonSubTypes.Type(value = Successors.Called.class, name = "called")
   })
   private interface MoveNames {}
 

@@ -3,7 +3,10 @@ package polydex.files.store;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -12,6 +15,7 @@ import org.jdbi.v3.core.statement.Query;
 import polydex.catalog.ActionId;
 import polydex.catalog.EnvironmentId;
 import polydex.catalog.Successors;
+import polydex.catalog.Successors.Doing;
 import polydex.keys.Gesture;
 import polydex.recall.Answer;
 import polydex.recall.DrillItem;
@@ -53,24 +57,25 @@ final class AnswerTable {
   }
 
   static void answers(Handle h, Successors meant, DrillItem item, Consumer<Answer> to) {
-    handOn(
-        h.createQuery(
-                "SELECT "
-                    + ANSWER
-                    + " FROM answer WHERE environment = :environment AND action IN (<actions>)"
-                    + " ORDER BY at, id")
-            .bind("environment", item.environment())
-            .bindList(
-                "actions",
-                meant.standingFor(item.environment(), item.action()).stream()
-                    .map(ActionId::value)
-                    .toList()),
-        meant,
-        a -> {
-          if (a.item().equals(item)) {
-            to.accept(a);
-          }
-        });
+    List<Answer> found = new ArrayList<>();
+    for (Doing doing : meant.standingFor(new Doing(item.environment(), item.action()))) {
+      handOn(
+          h.createQuery(
+                  "SELECT "
+                      + ANSWER
+                      + " FROM answer WHERE environment = :environment AND action = :action"
+                      + " ORDER BY at, id")
+              .bind("environment", doing.environment())
+              .bind("action", doing.action()),
+          meant,
+          a -> {
+            if (a.item().equals(item)) {
+              found.add(a);
+            }
+          });
+    }
+    found.sort(Comparator.comparing(Answer::at)); // each part is in order already
+    found.forEach(to);
   }
 
   /** The same few items and gestures come again and again, so each is made once. */
@@ -117,7 +122,7 @@ final class AnswerTable {
 
   /** An answer counts for what its action has become. */
   private static DrillItem item(String environment, String action, Successors meant, Instant at) {
-    EnvironmentId in = new EnvironmentId(environment);
-    return new DrillItem(in, meant.of(in, new ActionId(action), at));
+    Doing now = meant.of(new Doing(new EnvironmentId(environment), new ActionId(action)), at);
+    return new DrillItem(now.environment(), now.action());
   }
 }

@@ -68,11 +68,7 @@ final class WorkspaceTables {
     h.execute("PRAGMA defer_foreign_keys = ON");
     CatalogTables catalog = new CatalogTables(h);
     catalog.writeActions(before.catalog().actions(), after.catalog().actions());
-    bodies(
-        "successor",
-        before.catalog().successors().moves(),
-        after.catalog().successors().moves(),
-        WorkspaceTables::id);
+    successors(before.catalog().successors().moves(), after.catalog().successors().moves());
     bodies(
         "environment",
         before.catalog().environments(),
@@ -103,11 +99,17 @@ final class WorkspaceTables {
     }
   }
 
-  private static String id(Successors.Move move) {
-    return switch (move) {
-      case Successors.Joined j -> "joined " + j.action().id();
-      case Successors.Parted p -> "parted %s %s %s".formatted(p.environment(), p.from(), p.at());
-    };
+  /** Few, and each is known by its place alone. */
+  private void successors(List<Successors.Move> before, List<Successors.Move> after) {
+    if (before.equals(after)) {
+      return;
+    }
+    h.execute("DELETE FROM successor");
+    PreparedBatch put = batch("INSERT INTO successor (position, body) VALUES (:position, :body)");
+    for (int i = 0; i < after.size(); i++) {
+      put.bind("position", i).bind("body", ModelJson.write(after.get(i))).add();
+    }
+    run(put);
   }
 
   private Remembered remembered(String name) throws FileProblem {

@@ -1,9 +1,8 @@
--- What happened to actions that older rows name: one went into another, or became an action of its own
--- in one environment. Answers and deeds stay as they were written.
+-- What happened to actions, platforms and applications that older rows name: they were joined, taken
+-- apart, moved and renamed. Answers and deeds stay as they were written.
 
 CREATE TABLE successor (
-  id       TEXT PRIMARY KEY,
-  position INTEGER NOT NULL,
+  position INTEGER PRIMARY KEY,
   body     TEXT NOT NULL
 ) STRICT;
 
