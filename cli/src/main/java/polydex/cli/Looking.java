@@ -1,9 +1,11 @@
 package polydex.cli;
 
+import java.io.IOException;
 import java.io.PrintWriter;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Model.CommandSpec;
@@ -12,9 +14,11 @@ import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Spec;
 import polydex.computer.Finding;
 import polydex.computer.FoundComputer;
+import polydex.files.FileProblem;
 import polydex.files.computer.ComputerReading;
 import polydex.files.computer.ComputerReading.Stage;
 import polydex.files.computer.ComputerSource;
+import polydex.files.computer.MenuWatch;
 import polydex.files.computer.SimulatedComputer;
 import polydex.files.computer.Surroundings;
 import polydex.files.computer.ThisComputer;
@@ -39,11 +43,19 @@ final class Looking {
   @Option(names = "--leave", split = ",", paramLabel = "ID", description = "Leave these findings.")
   private @Nullable Set<String> leave;
 
+  @Option(
+      names = "--watch",
+      paramLabel = "ID",
+      description =
+          "Watch this program while its menus are opened, each once: some make them only then."
+              + " Enter ends it.")
+  private @Nullable String watch;
+
   /** What a reading came to. */
   record Result(List<ComputerReading.Source> sources, FoundComputer found) {}
 
   /** Looks, telling on the error stream what was looked at. */
-  Result look() {
+  Result look() throws FileProblem {
     Surroundings here = Surroundings.here();
     List<ComputerSource> sources =
         simulated ? SimulatedComputer.sources(1) : ThisComputer.sources(here);
@@ -64,10 +76,50 @@ final class Looking {
       Thread.currentThread().interrupt();
       reading.stop();
     }
+    known(take, reading.found());
+    known(leave, reading.found());
+    if (watch != null) {
+      known(Set.of(watch), reading.found());
+      watch(reading, here, watch, err);
+    }
     FoundComputer found = reading.found();
-    known(take, found);
-    known(leave, found);
     return new Result(reading.sources(), found);
+  }
+
+  /** Ends with a line, or the end, of the standard input. */
+  private static void watch(ComputerReading reading, Surroundings here, String id, PrintWriter err)
+      throws FileProblem {
+    Finding program =
+        reading.found().findings().stream()
+            .filter(f -> f.id().equals(id))
+            .findFirst()
+            .orElseThrow();
+    err.println(
+        "Watching “%s”: open each of its menus once. Enter ends.".formatted(program.title()));
+    AtomicBoolean ended = new AtomicBoolean();
+    Thread input =
+        Thread.ofVirtual()
+            .start(
+                () -> {
+                  try {
+                    int read = System.in.read();
+                    while (read >= 0 && read != '\n') {
+                      read = System.in.read();
+                    }
+                  } catch (IOException e) {
+                    err.println(e.getMessage());
+                  }
+                  ended.set(true);
+                });
+    MenuWatch.watch(
+        here,
+        program,
+        better -> {
+          reading.know(better);
+          err.println("  " + better.amount());
+        },
+        ended::get);
+    input.interrupt();
   }
 
   /** Whoever names something that was not found wants to hear it. */

@@ -1,5 +1,6 @@
 package polydex.computer;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import polydex.intake.IntakePlan;
@@ -50,8 +51,18 @@ public record ComputerPlan(List<Part> parts, Change.Edit change) {
     int taken = parts.stream().mapToInt(Part::taken).sum();
     int changed = parts.stream().mapToInt(Part::changed).sum();
     int gone = parts.stream().mapToInt(Part::gone).sum();
-    return changesSomething() || gone > 0
-        ? "%,d bindings are new, %,d changed, %,d gone.".formatted(taken, changed, gone)
-        : "Nothing is new.";
+    List<String> words = new ArrayList<>();
+    if (taken > 0) {
+      words.add(taken == 1 ? "1 binding is new" : "%,d bindings are new".formatted(taken));
+    }
+    if (changed > 0) {
+      words.add("%,d changed".formatted(changed));
+    }
+    if (gone > 0) {
+      words.add("%,d gone".formatted(gone));
+    }
+    return words.isEmpty()
+        ? changesSomething() ? "No binding is new, but something else is." : "Nothing is new."
+        : String.join(", ", words) + ".";
   }
 }

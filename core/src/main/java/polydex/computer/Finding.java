@@ -3,6 +3,7 @@ package polydex.computer;
 import java.util.List;
 import java.util.Optional;
 import polydex.boards.Layout;
+import polydex.computer.Program.Sort;
 import polydex.intake.IntakeRequest.Refused;
 import polydex.intake.IntakeRequest.RequestedRow;
 import polydex.intake.ListSubject;
@@ -101,7 +102,8 @@ public record Finding(
       case Keyboard k -> k.layout().title() + (k.remaps().isEmpty() ? "" : ", keys moved");
       case Keys k -> counted(k.rows().size(), "line", "lines");
       case Running r -> {
-        int commands = r.program().entries(e -> e.items().isEmpty()).size();
+        int commands =
+            r.program().entries(e -> e.items().isEmpty() && e.sort() != Sort.MENU).size();
         int keys = r.program().entries(e -> e.accelerator().isPresent()).size();
         yield counted(commands, "menu entry", "menu entries")
             + ", "

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 
 /**
  * What a running program shows, understood: its menus, what is pressed in its windows, and what Tab
@@ -86,6 +87,17 @@ public record Program(
   /** Entries that look like documents or windows. */
   public List<Entry> documents() {
     return entries(e -> e.sort() == Sort.DOCUMENT);
+  }
+
+  /** What was seen of it at two times, as one. */
+  public Program and(Program later) {
+    return new Program(
+        title,
+        ProgramReading.merged(menus, later.menus),
+        Stream.concat(pressed.stream(), later.pressed.stream()).distinct().toList(),
+        Stream.concat(tabOrder.stream(), later.tabOrder.stream()).distinct().toList(),
+        byAlt || later.byAlt,
+        complete && later.complete);
   }
 
   /** The same under another title. */

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import polydex.computer.Program.Entry;
 import polydex.computer.Program.Sort;
 import polydex.computer.Widget.Role;
@@ -27,6 +28,11 @@ public final class ProgramReading {
   private static final Pattern NUMBERED = Pattern.compile("_?\\d{1,2}[.:)]?\\s+\\S.*");
   private static final Pattern FILE =
       Pattern.compile(".*(?:[^\\s.]\\.[A-Za-z][A-Za-z0-9]{0,5}|[/\\\\]\\S.*|://.*)");
+
+  /** Modifiers before a key, or a key that types nothing. */
+  private static final Pattern DRAWN =
+      Pattern.compile("(?:\\p{L}[\\p{L}\\p{N} ]*\\+)+\\S.*|F\\d{1,2}");
+
   private static final Pattern PADDED = Pattern.compile("[\\s\\u00a0]+");
 
   private final Set<String> windows = new LinkedHashSet<>();
@@ -79,7 +85,7 @@ public final class ProgramReading {
 
   private void inWindow(Widget widget, String bar) {
     switch (widget.role()) {
-      case MENU_BAR -> bars.add(entries(widget.inside(), true));
+      case MENU_BAR -> bars.add(entries(shown(widget.inside()), true));
       case MENU, ENTRY, CHECK_ENTRY, RADIO_ENTRY -> {
         // What stands in no menu bar belongs to something that is open only now.
       }
@@ -87,6 +93,11 @@ public final class ProgramReading {
         String place = place(widget, bar);
         String name = name(widget);
         boolean press = widget.role() == Role.BUTTON || widget.role() == Role.SWITCH;
+        List<Entry> opened = press ? opened(widget) : List.of();
+        if (!opened.isEmpty()) {
+          bars.add(List.of(menu(name, opened)));
+          return;
+        }
         if (!name.isEmpty() && (widget.role() == Role.TAB || (press && !place.isEmpty()))) {
           pressed.add(widget.role() == Role.TAB ? List.of("Tabs", name) : List.of(place, name));
         }
@@ -125,8 +136,10 @@ public final class ProgramReading {
   private Entry entry(Widget widget, boolean bar, boolean document) {
     EntryKeys keys = EntryKeys.of(widget, !bar);
     byAlt |= keys.byAlt();
-    List<Widget> inside = opened(widget);
-    boolean opens = widget.role() == Role.MENU || !inside.isEmpty();
+    List<Widget> inside = inside(widget);
+    // A title that is drawn as a label in a bar opens a menu that is made only then.
+    boolean opens =
+        widget.role() == Role.MENU || !inside.isEmpty() || (bar && !labels(widget).isEmpty());
     Sort sort =
         opens
             ? Sort.MENU
@@ -134,20 +147,63 @@ public final class ProgramReading {
     return new Entry(
         name(widget),
         keys.accessKey(),
-        opens ? Optional.empty() : keys.accelerator(),
+        opens ? Optional.empty() : keys.accelerator().or(() -> drawn(widget)),
         sort,
         keys.guessed(),
         entries(inside, false));
   }
 
+  /** The menu that opens from a button; none where it is closed, or opens something else. */
+  private List<Entry> opened(Widget button) {
+    return button.inside().stream()
+        .filter(w -> w.role() == Role.MENU)
+        .map(w -> entries(shown(w.inside()), false))
+        .filter(e -> !e.isEmpty())
+        .findFirst()
+        .orElse(List.of());
+  }
+
+  /** A button without a name of its own is called like its class by its toolkit. */
+  private static Entry menu(String button, List<Entry> entries) {
+    boolean unnamed = button.isEmpty() || button.startsWith("Gtk");
+    return new Entry(
+        unnamed ? "Menu" : button, Optional.empty(), Optional.empty(), Sort.MENU, false, entries);
+  }
+
+  /** What stands in a menu, out of the boxes that only hold it. */
+  private static List<Widget> shown(List<Widget> widgets) {
+    return widgets.stream()
+        .flatMap(w -> w.role() == Role.OTHER ? shown(w.inside()).stream() : Stream.of(w))
+        .toList();
+  }
+
+  /** The texts of which an entry is drawn, but for its name. */
+  private static List<String> labels(Widget entry) {
+    return entry.inside().stream()
+        .filter(w -> w.role() == Role.OTHER && w.inside().isEmpty() && !w.name().isBlank())
+        .map(Widget::name)
+        .toList();
+  }
+
+  /** A gesture that is drawn beside the name of an entry, in the person's language. */
+  private static Optional<String> drawn(Widget entry) {
+    return labels(entry).stream()
+        .filter(l -> !l.equals(entry.name()) && DRAWN.matcher(l).matches())
+        .findFirst();
+  }
+
   /** What opens from an entry; some toolkits put a menu without a name in between. */
-  private static List<Widget> opened(Widget widget) {
-    List<Widget> inside = widget.inside();
+  private static List<Widget> inside(Widget widget) {
+    List<Widget> inside = shown(widget.inside());
     return inside.size() == 1
             && inside.getFirst().role() == Role.MENU
-            && (name(inside.getFirst()).isEmpty() || name(inside.getFirst()).equals(name(widget)))
-        ? inside.getFirst().inside()
+            && (isNameless(inside.getFirst()) || name(inside.getFirst()).equals(name(widget)))
+        ? shown(inside.getFirst().inside())
         : inside;
+  }
+
+  private static boolean isNameless(Widget menu) {
+    return name(menu).isEmpty() || menu.name().startsWith("GtkPopover");
   }
 
   /** What of a menu is taken for documents and windows: whole runs of them, by what most are. */
@@ -191,8 +247,11 @@ public final class ProgramReading {
     return windows.contains(plain) || FILE.matcher(plain).matches();
   }
 
-  /** Two menu bars as one: what both have is joined, what only the second has comes behind. */
-  private static List<Entry> merged(List<Entry> some, List<Entry> more) {
+  /**
+   * Two menu bars, or one at two times, as one: what both have is joined, what only the second has
+   * comes behind.
+   */
+  static List<Entry> merged(List<Entry> some, List<Entry> more) {
     Map<String, Entry> all = new LinkedHashMap<>();
     some.forEach(e -> all.put(key(e), e));
     for (Entry e : more) {
@@ -204,7 +263,8 @@ public final class ProgramReading {
                   a.title(),
                   a.accessKey().or(b::accessKey),
                   a.accelerator().or(b::accelerator),
-                  a.sort(),
+                  // What opens a menu may not have shown that while it was closed.
+                  b.sort() == Sort.MENU ? b.sort() : a.sort(),
                   a.guessed(),
                   merged(a.items(), b.items())));
     }
@@ -212,6 +272,6 @@ public final class ProgramReading {
   }
 
   private static String key(Entry entry) {
-    return entry.title() + "\n" + (entry.sort() == Sort.MENU) + entry.accelerator().orElse("");
+    return entry.title() + "\n" + entry.accelerator().orElse("");
   }
 }

@@ -28,6 +28,7 @@ import polydex.files.computer.AccessibilitySwitch;
 import polydex.files.computer.ComputerReading;
 import polydex.files.computer.ComputerReading.Stage;
 import polydex.files.computer.ComputerSource;
+import polydex.files.computer.MenuWatch;
 import polydex.files.computer.SimulatedComputer;
 import polydex.files.computer.Surroundings;
 import polydex.files.computer.ThisComputer;
@@ -48,6 +49,8 @@ public final class HereView {
   private final Label detail = Texts.quiet("");
   private final ListView<HereRow> list;
   private final Beside planning = new Beside("computer");
+  private final Beside watching = new Beside("menus");
+  private Optional<String> watched = Optional.empty();
 
   /** What the person said of findings, by their ids; of others it is as suggested. */
   private final Map<String, Boolean> said = new HashMap<>();
@@ -83,9 +86,19 @@ public final class HereView {
         .addListener(
             (_, _, row) -> {
               detail.setText(row == null ? "" : row.detail());
-              if (row != null && list.getItems().indexOf(row) == list.getItems().size() - 1) {
-                // Whole, down to its lower edge, once it is laid out.
-                Platform.runLater(() -> list.scrollTo(row));
+              int last = list.getItems().size() - 1;
+              if (list.getSelectionModel().getSelectedIndex() == last) {
+                // Whole, down to its lower edge: once its words are laid out, and once it is
+                // itself.
+                Platform.runLater(
+                    () -> {
+                      list.scrollTo(last);
+                      Platform.runLater(
+                          () -> {
+                            list.layout();
+                            list.scrollTo(last);
+                          });
+                    });
               }
             });
     detail.setWrapText(true);
@@ -113,7 +126,8 @@ public final class HereView {
                 KeyCommand.of("Ctrl+G", "Drop what is gone", this::toggleGone),
                 KeyCommand.of("F6", "Accessibility on or off", this::accessibility),
                 KeyCommand.of("F7", "A made-up computer", this::otherComputer),
-                KeyCommand.of("F8", "Write it as a file", this::gather)));
+                KeyCommand.of("F8", "Write it as a file", this::gather),
+                KeyCommand.of("F9", "Watch its menus being opened", this::watch)));
     // Whoever closes it does not wait any more.
     box.sceneProperty()
         .addListener(
@@ -121,12 +135,61 @@ public final class HereView {
               if (scene == null) {
                 reading.ifPresent(ComputerReading::stop);
                 planning.close();
+                watching.close();
               }
             });
     look();
   }
 
+  /** Some toolkits make menus only when they are opened, so the person opens them. */
+  private void watch() {
+    if (watched.isPresent()) {
+      watching.stop();
+      end("");
+    } else if (simulated) {
+      state.setText("The made-up computer shows all of its menus.");
+    } else if (list.getSelectionModel().getSelectedItem() instanceof OfFinding f
+        && f.finding().what() instanceof Finding.Running) {
+      Finding program = f.finding();
+      watched = Optional.of(program.id());
+      state.setText(
+          "Watching \u201c%s\u201d: open each of its menus once, and come back. F9 ends."
+              .formatted(program.title()));
+      watching.ask(
+          course -> {
+            MenuWatch.watch(
+                Surroundings.here(),
+                program,
+                better -> course.tell(() -> seen(better)),
+                () -> !course.isWanted());
+            return program.title();
+          },
+          _ -> {},
+          this::end);
+    } else {
+      state.setText("F9 watches a program; choose one that runs.");
+    }
+  }
+
+  private void seen(Finding better) {
+    reading.ifPresent(r -> r.know(better));
+    state.setText(
+        "Watching \u201c%s\u201d: %s so far. F9 ends.".formatted(better.title(), better.amount()));
+  }
+
+  private void end(String why) {
+    watched = Optional.empty();
+    if (reading.filter(ComputerReading::isDone).isPresent()) {
+      reckon();
+    }
+    if (!why.isEmpty()) {
+      desk.session().problem(why);
+    }
+  }
+
   private void look() {
+    watching.stop();
+    watched = Optional.empty();
     reading.ifPresent(ComputerReading::stop);
     plan = Optional.empty();
     reckoned = false;

@@ -11,12 +11,13 @@ final class Roles {
   static final int APPLICATION = 75;
 
   /**
-   * What holds controls: windows, panels, bars, menus. Data such as rows and text is not entered.
+   * What holds controls: windows, panels, bars, menus, and buttons from which menus open. Data such
+   * as rows and text is not entered.
    */
   private static final Set<Integer> ENTERED =
       Set.of(
-          16, 20, 23, 24, 28, 30, 33, 34, 35, 36, 37, 38, 39, 41, 46, 49, 53, 63, 67, 68, 69, 71,
-          72, 75, 78, 85, 87, 98, 99);
+          16, 20, 23, 24, 28, 30, 33, 34, 35, 36, 37, 38, 39, 41, 43, 46, 49, 53, 62, 63, 67, 68,
+          69, 71, 72, 75, 78, 85, 87, 88, 98, 99, 129);
 
   private Roles() {}
 

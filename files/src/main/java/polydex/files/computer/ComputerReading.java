@@ -93,6 +93,14 @@ public final class ComputerReading {
             .toList());
   }
 
+  /** Something is known better than it was found. */
+  public void know(Finding better) {
+    synchronized (this) {
+      sources.forEach(r -> r.findings.replaceAll(f -> f.id().equals(better.id()) ? better : f));
+    }
+    tell();
+  }
+
   /** Waits until none reads any more. */
   public void await() throws InterruptedException {
     for (Running r : sources) {

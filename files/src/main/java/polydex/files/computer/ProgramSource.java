@@ -2,13 +2,16 @@ package polydex.files.computer;
 
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import polydex.computer.Finding;
 import polydex.computer.Finding.Running;
 import polydex.computer.Program;
+import polydex.computer.Program.Sort;
 import polydex.files.FileProblem;
 import polydex.files.bus.AccessibilityBus;
 
@@ -29,14 +32,7 @@ final class ProgramSource implements ComputerSource {
 
   @Override
   public void read(Listener to) throws FileProblem {
-    String session =
-        here.variable("DBUS_SESSION_BUS_ADDRESS")
-            .or(() -> here.variable("XDG_RUNTIME_DIR").map(d -> "unix:path=" + d + "/bus"))
-            .orElseThrow(
-                () ->
-                    new FileProblem(
-                        "This session has no message bus, over which programs could be read."));
-    Set<String> titles = new HashSet<>();
+    String session = session(here);
     try (AccessibilityBus bus = AccessibilityBus.connect(session)) {
       List<AccessibilityBus.Running> programs =
           bus.programs().stream()
@@ -50,32 +46,52 @@ final class ProgramSource implements ComputerSource {
                 : "Programs don't show themselves, since accessibility is switched off. Switch it"
                     + " on, start the programs again, and read again.");
       }
-      for (AccessibilityBus.Running program : programs) {
+      for (Map.Entry<String, AccessibilityBus.Running> program : byTitle(programs).entrySet()) {
         if (!to.stopped()) {
-          to.at(program.title());
-          read(bus, program, titles, to);
+          to.at(program.getKey());
+          read(bus, program.getKey(), program.getValue(), to);
         }
       }
     }
   }
 
+  /** The address of the message bus of the session. */
+  static String session(Surroundings here) throws FileProblem {
+    return here.variable("DBUS_SESSION_BUS_ADDRESS")
+        .or(() -> here.variable("XDG_RUNTIME_DIR").map(d -> "unix:path=" + d + "/bus"))
+        .orElseThrow(
+            () ->
+                new FileProblem(
+                    "This session has no message bus, over which programs could be read."));
+  }
+
+  /** Programs by titles that tell them apart. */
+  static Map<String, AccessibilityBus.Running> byTitle(List<AccessibilityBus.Running> programs) {
+    Set<String> titles = new HashSet<>();
+    Map<String, AccessibilityBus.Running> all = new LinkedHashMap<>();
+    for (AccessibilityBus.Running running : programs) {
+      String title = running.title();
+      for (int i = 2; !titles.add(title.toLowerCase(Locale.ROOT)); i++) {
+        title = running.title() + " " + i;
+      }
+      all.put(title, running);
+    }
+    return all;
+  }
+
   private static void read(
-      AccessibilityBus bus, AccessibilityBus.Running running, Set<String> titles, Listener to)
+      AccessibilityBus bus, String title, AccessibilityBus.Running running, Listener to)
       throws FileProblem {
     AccessibilityBus.Shown shown = bus.read(running, to::stopped);
     Program program = shown.program();
     boolean nothing =
         program.menus().isEmpty() && program.pressed().isEmpty() && program.tabOrder().isEmpty();
-    if (nothing) {
+    if (nothing && !makesMenusLate(running.toolkit())) {
       to.remark(
           shown.left().isEmpty()
-              ? running.title() + " shows no menus" + hint(running.toolkit())
-              : running.title() + ": " + shown.left());
+              ? title + " shows no menus and no buttons."
+              : title + ": " + shown.left());
       return;
-    }
-    String title = running.title();
-    for (int i = 2; !titles.add(title.toLowerCase(Locale.ROOT)); i++) {
-      title = running.title() + " " + i;
     }
     to.found(
         new Finding(
@@ -86,15 +102,18 @@ final class ProgramSource implements ComputerSource {
                 : "a program that runs now, with " + running.toolkit(),
             new Running(program.titled(title)),
             remarks(shown, running.toolkit()),
-            !program.menus().isEmpty()));
+            !program.entries(e -> e.items().isEmpty() && e.sort() != Sort.MENU).isEmpty()));
   }
 
   /** Toolkits that make menus only when they are opened call themselves in capitals. */
+  private static boolean makesMenusLate(String toolkit) {
+    return toolkit.equals("GTK");
+  }
+
   private static String hint(String toolkit) {
-    return toolkit.equals("GTK")
-        ? ": its toolkit shows them only while they are open. Open one, and read again; what was"
-            + " read before stays."
-        : " and no buttons.";
+    return makesMenusLate(toolkit)
+        ? ": its toolkit makes them only when they are opened. Watch it, and open each once."
+        : ".";
   }
 
   private static List<String> remarks(AccessibilityBus.Shown shown, String toolkit) {
@@ -103,8 +122,11 @@ final class ProgramSource implements ComputerSource {
       remarks.add(shown.left());
     }
     Program program = shown.program();
-    if (program.menus().isEmpty()) {
-      remarks.add("It shows no menus" + hint(toolkit));
+    if (program.entries(e -> e.sort() == Sort.MENU && e.items().isEmpty()).size() > 0
+        || program.menus().isEmpty()) {
+      remarks.add(
+          (program.menus().isEmpty() ? "It shows no menus" : "Some menus are empty")
+              + hint(toolkit));
     }
     List<String> documents = program.documents().stream().map(Program.Entry::title).toList();
     if (!documents.isEmpty()) {

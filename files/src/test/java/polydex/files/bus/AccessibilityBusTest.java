@@ -1,6 +1,7 @@
 package polydex.files.bus;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.junit.jupiter.api.Assumptions.abort;
 
 import java.io.IOException;
@@ -30,6 +31,7 @@ import polydex.files.Shipped;
 import polydex.files.bus.AccessibilityBus.Running;
 import polydex.files.bus.AccessibilityBus.Shown;
 import polydex.files.computer.ComputerReading;
+import polydex.files.computer.MenuWatch;
 import polydex.files.computer.Surroundings;
 import polydex.files.computer.ThisComputer;
 import polydex.intake.IntakeRequest.RequestedRow;
@@ -56,11 +58,12 @@ class AccessibilityBusTest {
             && Files.isExecutable(Path.of("/usr/bin/dbus-run-session"))
             && Files.isExecutable(Path.of("/usr/libexec/at-spi-bus-launcher"))
             && runs(
-                "import dbus, gi; gi.require_version('Gtk', '3.0'); from gi.repository import Gtk");
+                "import dbus, gi; gi.require_version('Gtk', '3.0'); from gi.repository import Gtk")
+            && runs("import gi; gi.require_version('Gtk', '4.0')");
     if (!there) {
       String why =
           "Skipped: the accessibility bus needs a display, dbus, at-spi2-core, python3-dbus,"
-              + " python3-gi and gir1.2-gtk-3.0.";
+              + " python3-gi, gir1.2-gtk-3.0 and gir1.2-gtk-4.0.";
       System.out.println(why);
       abort(why);
     }
@@ -76,6 +79,7 @@ class AccessibilityBusTest {
     command.add(script("session.sh").toString());
     command.add(run.toString());
     command.add("cue_editor.py:");
+    command.add("late_menus.py:");
     HOSTILE.forEach(h -> command.add("hostile.py:" + h));
     session =
         Optional.of(
@@ -90,7 +94,7 @@ class AccessibilityBusTest {
         () -> {
           try (AccessibilityBus bus = AccessibilityBus.connect(address)) {
             List<Running> all = bus.programs();
-            return all.size() == HOSTILE.size() + 1
+            return all.size() == HOSTILE.size() + 2
                 && !program(bus, "Cue editor").program().menus().isEmpty();
           } catch (Exception _) {
             return false;
@@ -193,6 +197,60 @@ class AccessibilityBusTest {
       assertThat(program.tabOrder()).contains("Check Times", "Loop");
       assertThat(program.byAlt()).isTrue();
     }
+  }
+
+  /** A toolkit that makes menus only when they are opened, watched while they are. */
+  @Test
+  void menusThatExistOnlyWhileTheyAreOpenAreSeenByWatching() throws Exception {
+    Surroundings here =
+        new Surroundings(
+            Map.of("DBUS_SESSION_BUS_ADDRESS", address),
+            folder.orElseThrow(),
+            folder.orElseThrow(),
+            _ -> Optional.empty());
+    Finding closed =
+        new Finding(
+            "program:star tools",
+            "Star tools",
+            "here",
+            new Finding.Running(
+                new Program("Star tools", List.of(), List.of(), List.of(), false, true)),
+            List.of(),
+            false);
+    List<Program> seen = new ArrayList<>();
+    long end = System.nanoTime() + 60_000_000_000L;
+    MenuWatch.watch(
+        here,
+        closed,
+        better -> seen.add(((Finding.Running) better.what()).program()),
+        () -> System.nanoTime() > end || (!seen.isEmpty() && size(seen.getLast().menus()) == 7));
+    assertThat(lines(seen.getLast().menus(), ""))
+        .containsExactlyInAnyOrder(
+            "Sky |  | ",
+            "Sky > Find a star |  | Ctrl+F",
+            "Sky > Zoom in |  | Ctrl++",
+            "Sky > Turn |  | ",
+            "Lamps |  | ",
+            "Lamps > Dim |  | F7",
+            "Lamps > All off |  | Ctrl+Alt+O");
+    assertThatThrownBy(
+            () ->
+                MenuWatch.watch(
+                    here,
+                    new Finding(
+                        "program:x",
+                        "x",
+                        "",
+                        new Finding.Running(closedProgram()),
+                        List.of(),
+                        false),
+                    _ -> {},
+                    () -> false))
+        .hasMessageContaining("has ended");
+  }
+
+  private static Program closedProgram() {
+    return new Program("Nobody", List.of(), List.of(), List.of(), false, true);
   }
 
   private static int size(List<Entry> entries) {

@@ -5,7 +5,7 @@
 folder=$1
 shift
 here=$(dirname "$0")
-export XDG_RUNTIME_DIR="$folder" GSETTINGS_BACKEND=memory NO_AT_BRIDGE=0
+export XDG_RUNTIME_DIR="$folder" GSETTINGS_BACKEND=memory NO_AT_BRIDGE=0 GSK_RENDERER=cairo
 /usr/libexec/at-spi-bus-launcher --launch-immediately 2>/dev/null &
 sleep 1
 for program in "$@"; do
