@@ -98,8 +98,10 @@ class FitWindowTest extends InWindow {
     person.keys("1");
     person.untilShown("What does it start?");
     person.keys("1");
-    person.untilShown("Which application?");
+    // What can be started here is offered, and something else can be typed.
+    person.untilShown("Dome Notes");
     person.type("Dome log");
+    person.untilGone("Dome Notes");
     person.keys("Enter");
     person.untilShown("The best that are free wherever Laptop stands.");
     // A gesture of one's own is judged: what stands against it is said.

@@ -1,5 +1,6 @@
 package polydex.desktop.desk;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -58,6 +59,26 @@ public final class Dialogs {
         heading,
         Optional.of(what),
         new NumberedChoices<>(heading, title, words -> with(words, all, title), closing(chosen)),
+        all.size());
+  }
+
+  /** Lets one of these be chosen over the place, or whatever else is typed. */
+  public void chooseOrWrite(
+      String heading, String what, List<String> all, Consumer<String> chosen) {
+    open(
+        heading,
+        Optional.of(what),
+        new NumberedChoices<>(
+            heading,
+            one -> one,
+            words -> {
+              List<String> found = new ArrayList<>(with(words, all, one -> one));
+              if (!words.isBlank() && !found.contains(words.strip())) {
+                found.add(words.strip());
+              }
+              return found;
+            },
+            closing(chosen)),
         all.size());
   }
 

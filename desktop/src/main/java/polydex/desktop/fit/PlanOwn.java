@@ -1,7 +1,9 @@
 package polydex.desktop.fit;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
@@ -10,7 +12,13 @@ import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.OwnTarget;
 import polydex.catalog.EnvironmentId;
+import polydex.computer.Finding.Launcher;
 import polydex.desktop.desk.Desk;
+import polydex.desktop.state.Beside;
+import polydex.files.computer.SimulatedComputer;
+import polydex.files.computer.Surroundings;
+import polydex.files.computer.ThisComputer;
+import polydex.files.demo.DemoFile;
 import polydex.fit.Target;
 import polydex.keys.Gesture;
 import polydex.route.Situation.Computer;
@@ -100,11 +108,58 @@ final class PlanOwn {
       menuEntry(computer, said);
       return;
     }
+    if (kind == OwnTarget.APPLICATION || kind == OwnTarget.COMMAND) {
+      launcher(kind, said);
+    } else {
+      write(kind, said);
+    }
+  }
+
+  private void write(OwnTarget kind, Consumer<Optional<Target>> said) {
     desk.dialogs()
         .ask(
             "Which %s?".formatted(Target.word(kind)),
             hint(kind),
             what -> said.accept(Optional.of(Target.of(kind, limited(what)))));
+  }
+
+  /** Offers what can be started on the computer that one sits at; in the demo on a made-up one. */
+  private void launcher(OwnTarget kind, Consumer<Optional<Target>> said) {
+    boolean demo = desk.session().setting(DemoFile.NOW).isPresent();
+    Beside looking = new Beside("launchers");
+    looking.ask(
+        _ -> demo ? SimulatedComputer.launchers() : ThisComputer.launchers(Surroundings.here()),
+        found -> {
+          looking.close();
+          launcher(kind, found, said);
+        },
+        why -> {
+          looking.close();
+          desk.session().problem(why);
+          write(kind, said);
+        });
+  }
+
+  private void launcher(OwnTarget kind, List<Launcher> found, Consumer<Optional<Target>> said) {
+    Map<String, String> starts = new LinkedHashMap<>();
+    for (Launcher l : found) {
+      if (kind == OwnTarget.APPLICATION) {
+        starts.putIfAbsent(l.name(), l.name());
+      } else if (!l.starts().isEmpty()) {
+        starts.putIfAbsent("%s: %s".formatted(l.name(), l.starts()), l.starts());
+      }
+    }
+    if (starts.isEmpty()) {
+      write(kind, said);
+      return;
+    }
+    desk.dialogs()
+        .chooseOrWrite(
+            "Which %s?".formatted(Target.word(kind)),
+            "One that can be started on this computer, or type another.",
+            List.copyOf(starts.keySet()),
+            one ->
+                said.accept(Optional.of(Target.of(kind, limited(starts.getOrDefault(one, one))))));
   }
 
   private static String limited(String what) {
@@ -137,13 +192,31 @@ final class PlanOwn {
             "A menu entry of which application?",
             where,
             w -> w.map(desk.titles()::title).orElse("all applications"),
-            w ->
-                desk.dialogs()
-                    .ask(
-                        "Which menu entry?",
-                        hint(OwnTarget.MENU_ENTRY),
-                        path ->
-                            said.accept(
-                                Optional.of(new Target(OwnTarget.MENU_ENTRY, limited(path), w)))));
+            w -> menuEntry(w, said));
+  }
+
+  /** One of those that the application is known to have, or another. */
+  private void menuEntry(Optional<EnvironmentId> of, Consumer<Optional<Target>> said) {
+    Consumer<String> chosen =
+        path -> said.accept(Optional.of(new Target(OwnTarget.MENU_ENTRY, limited(path), of)));
+    List<String> paths = new ArrayList<>();
+    of.flatMap(desk.session().workspace().get().catalog()::environment)
+        .ifPresent(e -> paths(e.menus(), "", paths));
+    if (paths.isEmpty()) {
+      desk.dialogs().ask("Which menu entry?", hint(OwnTarget.MENU_ENTRY), chosen);
+    } else {
+      desk.dialogs()
+          .chooseOrWrite(
+              "Which menu entry?", "One of these, or type its exact path.", paths, chosen);
+    }
+  }
+
+  private static void paths(List<Environment.MenuItem> items, String above, List<String> to) {
+    for (Environment.MenuItem item : items) {
+      if (item.action().isPresent()) {
+        to.add(above + item.title());
+      }
+      paths(item.items(), above + item.title() + Target.BETWEEN, to);
+    }
   }
 }

@@ -4,7 +4,10 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import polydex.computer.Finding;
+import polydex.computer.Finding.Launcher;
+import polydex.computer.Finding.Launchers;
 import polydex.computer.FoundComputer;
 import polydex.files.Shipped;
 
@@ -55,6 +58,13 @@ public final class SimulatedComputer {
   /** All of it at once. */
   public static FoundComputer found() {
     return Shipped.computer("demo/borrowed-laptop.json");
+  }
+
+  /** What can be started on it. */
+  public static List<Launcher> launchers() {
+    return found().findings().stream()
+        .flatMap(f -> f.what() instanceof Launchers l ? l.launchers().stream() : Stream.of())
+        .toList();
   }
 
   private record Simulated(String title, List<Finding> findings, double pace)

@@ -3,8 +3,12 @@ package polydex.files.computer;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import polydex.computer.Finding;
+import polydex.computer.Finding.Launcher;
+import polydex.files.FileProblem;
 
 /** The computer on which the program runs. */
 public final class ThisComputer {
@@ -18,6 +22,37 @@ public final class ThisComputer {
         new ConfigSource(here),
         new LauncherSource(here),
         new ProgramSource(here));
+  }
+
+  /**
+   * What can be started on it, by name.
+   *
+   * @throws FileProblem where that can't be looked at
+   */
+  public static List<Launcher> launchers(Surroundings here) throws FileProblem {
+    List<Launcher> all = new ArrayList<>();
+    new LauncherSource(here)
+        .read(
+            new ComputerSource.Listener() {
+              @Override
+              public void found(Finding finding) {
+                if (finding.what() instanceof Finding.Launchers l) {
+                  all.addAll(l.launchers());
+                }
+              }
+
+              @Override
+              public void at(String what) {}
+
+              @Override
+              public void remark(String sentence) {}
+
+              @Override
+              public boolean stopped() {
+                return Thread.currentThread().isInterrupted();
+              }
+            });
+    return all;
   }
 
   /** What it is called: as its user named it, or else on the network; nobody is asked for it. */
