@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.ResourceBundle;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Words that say nothing of what an action does, of {@code small-words.properties}. */
@@ -24,21 +25,29 @@ public final class SmallWords {
 
   private SmallWords() {}
 
+  /** Those that no title needs; "in", "to" and "on" often tell two titles apart. */
+  private static final Set<String> ARTICLES = Set.of(words("articles"));
+
   private static Map<String, String> certain() {
     Map<String, String> all = new HashMap<>();
     for (String group : SHIPPED.getString("certain").split(";")) {
       String[] words = group.split(" ");
       for (String word : words) {
-        all.put(Words.stem(word), Words.stem(words[0]));
+        all.put(word, words[0]);
       }
     }
     return all;
   }
 
-  /** The stem of a word, or of the one that nobody tells apart from it. */
-  static String certain(String word) {
-    String stem = Words.stem(word);
-    return CERTAIN.getOrDefault(stem, stem);
+  /**
+   * The words of a title for which no other is taken, each as it stands ("Column" and "Columns" are
+   * two), or as the one that nobody tells apart from it.
+   */
+  static Set<String> certain(List<String> words) {
+    return words.stream()
+        .filter(w -> words.size() == 1 || !ARTICLES.contains(w))
+        .map(w -> CERTAIN.getOrDefault(w, w))
+        .collect(Collectors.toSet());
   }
 
   /** The stems of those words of a title that say something. */

@@ -30,8 +30,8 @@ public final class TitleMatcher {
    * A known action, and how like the title is to it.
    *
    * @param score 0 to 1
-   * @param sure whether both say the same in the same words, but for small ones, endings and a few
-   *     words that nobody tells apart
+   * @param sure whether both say the same in the same words, in any order, but for articles and a
+   *     few words that nobody tells apart
    */
   public record Match(Action action, double score, boolean sure) {}
 
@@ -108,7 +108,7 @@ public final class TitleMatcher {
 
   /** What two titles have in common that are surely one action. */
   public static Set<String> certain(String title) {
-    return weighty(title).map(SmallWords::certain).collect(Collectors.toSet());
+    return SmallWords.certain(Words.of(title));
   }
 
   private static Stream<String> weighty(String title) {

@@ -52,7 +52,6 @@ class TitleMatcherTest {
     "Close Window, Close the window",
     "beginning of line, Start of the line",
     "backward word, Word back",
-    "Selects all., Select all",
     "Reload, Refresh"
   })
   void theSameWordsAreSure(String title, String action) {
@@ -64,6 +63,9 @@ class TitleMatcherTest {
   @ParameterizedTest
   @CsvSource({
     "Insert, Paste",
+    "Selects all., Select all",
+    "Page, Page down",
+    "Follow link to, Follow the link",
     "NEXT_PAGE, Next tab",
     "previous-page, Previous tab",
     "View, Open",

@@ -480,7 +480,7 @@ class BindingIntakeTest {
 
   @Test
   void theSameWordsAreTheSameActionUnlessSomeoneSaysNo() {
-    RequestedRow row = row(2, "Editor", "text", "Joining of lines", "F9");
+    RequestedRow row = row(2, "Editor", "text", "Lines: join", "F9");
     IntakeRequest request = IntakeRequest.of(Optional.empty(), List.of(row), List.of());
     IntakePlan taken = BindingIntake.plan(HERE, request);
     assertThat(taken.recognised())
@@ -488,7 +488,7 @@ class BindingIntakeTest {
         .satisfies(p -> assertThat(p.matches().getFirst().sure()).isTrue());
     assertThat(taken.proposals()).isEmpty();
     assertThat(taken.change().after().catalog().actions()).isEqualTo(HERE.catalog().actions());
-    IntakePlan two = BindingIntake.plan(HERE, request.apart(Set.of("Joining of lines")));
+    IntakePlan two = BindingIntake.plan(HERE, request.apart(Set.of("Lines: join")));
     assertThat(two.recognised()).isEmpty();
     assertThat(two.proposals()).hasSize(1);
     assertThat(two.change().after().catalog().actions())
@@ -498,9 +498,9 @@ class BindingIntakeTest {
   /** A program that has both tells them apart, whichever comes first; two programs don't. */
   @Test
   void titlesThatAProgramTellsApartAreAsked() {
-    RequestedRow one = row(2, "Editor", "", "Joining of lines", "F9");
+    RequestedRow one = row(2, "Editor", "", "Lines: join", "F9");
     RequestedRow other = row(3, "Editor", "", "Join the lines", "F10");
-    RequestedRow elsewhere = row(4, "Star chart", "", "Joined lines", "F10");
+    RequestedRow elsewhere = row(4, "Star chart", "", "Join the lines", "F10");
     assertThat(plan(one, other).recognised()).isEmpty();
     assertThat(plan(one, other).proposals()).hasSize(2);
     assertThat(plan(other, one).proposals()).hasSize(2);

@@ -33,6 +33,7 @@ final class ProgramWalk {
   private static final int AT_ONCE = 256;
   private static final int FOCUSABLE = 1 << 11;
   private static final int SHOWING = 1 << 25;
+  private static final int VISIBLE = 1 << 30;
 
   private final Bus bus;
   private final BooleanSupplier stopped;
@@ -66,14 +67,26 @@ final class ProgramWalk {
       this.target = target;
     }
 
+    /**
+     * Some toolkits keep an entry that only an empty menu shows. Where none is visible that says
+     * nothing: the menu is closed.
+     */
     Widget widget() {
+      boolean shown = inside.stream().anyMatch(Node::isVisible);
       return new Widget(
           Roles.of(role),
           name,
           keys,
           (state & FOCUSABLE) != 0,
           (state & SHOWING) != 0,
-          inside.stream().map(Node::widget).toList());
+          inside.stream()
+              .filter(n -> n.isVisible() || !Roles.of(n.role).isEntry() || !shown)
+              .map(Node::widget)
+              .toList());
+    }
+
+    boolean isVisible() {
+      return (state & VISIBLE) != 0;
     }
   }
 
