@@ -1,7 +1,9 @@
 package polydex.cli;
 
 import java.io.PrintWriter;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Callable;
@@ -12,6 +14,7 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Spec;
+import polydex.catalog.ActionId;
 import polydex.computer.ComputerIntake;
 import polydex.computer.ComputerPlan;
 import polydex.computer.FoundComputer;
@@ -19,6 +22,7 @@ import polydex.files.computer.AccessibilitySwitch;
 import polydex.files.computer.ComputerReading.Stage;
 import polydex.files.computer.Tools;
 import polydex.files.json.ModelJson;
+import polydex.workspace.Workspace;
 
 @Command(
     name = "here",
@@ -56,6 +60,20 @@ final class HereCommand implements Callable<Integer> {
       names = "--documents",
       description = "Take menu entries that look like documents or windows as commands.")
   private boolean documents;
+
+  @Option(
+      names = "--same",
+      paramLabel = "TITLE",
+      description =
+          "Take a name that was asked about for the action that it resembles most; may be given"
+              + " several times.")
+  private List<String> same = List.of();
+
+  @Option(
+      names = "--apart",
+      paramLabel = "TITLE",
+      description = "A name that is not what it was taken for; may be given several times.")
+  private List<String> apart = List.of();
 
   @Option(
       names = "--accessibility",
@@ -96,15 +114,7 @@ final class HereCommand implements Callable<Integer> {
     boolean switched = accessibility == null || switchAccessibility(accessibility);
     Looking.Result looked = looking.look();
     boolean write = !dryRun && source.file().isPresent();
-    ComputerPlan plan =
-        source.planned(
-            write,
-            w ->
-                ComputerIntake.plan(
-                    w,
-                    wanted(looked),
-                    ComputerIntake.Wishes.HERE.droppingGone(dropGone).withDocuments(documents)),
-            ComputerPlan::change);
+    ComputerPlan plan = source.planned(write, w -> plan(w, wanted(looked)), ComputerPlan::change);
     Answer answer = answer(looked, plan, write);
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
@@ -114,6 +124,34 @@ final class HereCommand implements Callable<Integer> {
     }
     boolean all = looked.sources().stream().allMatch(s -> s.stage() == Stage.DONE);
     return all && switched ? Main.DONE : Main.NO;
+  }
+
+  private ComputerPlan plan(Workspace before, FoundComputer found) {
+    ComputerIntake.Wishes wishes =
+        ComputerIntake.Wishes.HERE
+            .droppingGone(dropGone)
+            .withDocuments(documents)
+            .saying(Map.of(), Set.copyOf(apart));
+    if (same.isEmpty()) {
+      return ComputerIntake.plan(before, found, wishes);
+    }
+    // What a name resembles is known once it was asked about.
+    Map<String, ActionId> asked = new HashMap<>();
+    for (ComputerPlan.Part part : ComputerIntake.plan(before, found, wishes).parts()) {
+      part.bindings()
+          .ifPresent(
+              b ->
+                  b.proposals()
+                      .forEach(p -> asked.put(p.title(), p.matches().getFirst().action().id())));
+    }
+    for (String title : same) {
+      if (!asked.containsKey(title)) {
+        throw new ParameterException(
+            spec.commandLine(), "“%s” was not asked about.".formatted(title));
+      }
+    }
+    asked.keySet().retainAll(Set.copyOf(same));
+    return ComputerIntake.plan(before, found, wishes.saying(asked, Set.copyOf(apart)));
   }
 
   private FoundComputer wanted(Looking.Result looked) {

@@ -66,6 +66,25 @@ class HereCommandTest {
     assertThat(finding(other, "file:line-keys").get("wanted").asBoolean()).isFalse();
   }
 
+  @Test
+  void whatIsAskedIsAnsweredByItsName() throws Exception {
+    String asked = finding(here("--dry-run"), "program:seat planner").get("asked").get(0).asText();
+    JsonNode said = here("--same", asked, "--dry-run");
+    assertThat(finding(said, "program:seat planner").toString())
+        .doesNotContain("\"asked\" : [ \"" + asked);
+    assertThat(said.get("sums")).isEqualTo(here("--dry-run").get("sums"));
+    Ran not =
+        run(
+            "here",
+            "--simulated",
+            "--file",
+            folder.resolve("new.polydex").toString(),
+            "--same",
+            "Nobody asked");
+    assertThat(not.code()).isEqualTo(Main.USAGE);
+    assertThat(not.err()).contains("“Nobody asked” was not asked about");
+  }
+
   /** What is said wrongly is refused before anything is written. */
   @Test
   void whatIsNotFoundOrIsNoSwitchIsRefused() {

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.scene.control.TextField;
 import javafx.stage.Stage;
@@ -11,9 +13,12 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
+import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
 import polydex.desktop.state.Stored;
+import polydex.recall.DrillItem;
+import polydex.recall.ItemState;
 
 /** Platforms and applications made and changed, by keys alone. */
 @ExtendWith(ApplicationExtension.class)
@@ -107,5 +112,64 @@ class SystemsWindowTest extends InWindow {
     person.keys("Esc");
     int stored = Stored.in(session, kept -> kept.workspace().catalog().environments().size());
     assertThat(stored).isEqualTo(before);
+  }
+
+  private int answers(DrillItem item) {
+    return session.progress().state(item).map(ItemState::answers).orElse(0);
+  }
+
+  /** Two that were drilled: what was answered for the one counts for the other, and comes back. */
+  @Test
+  void answersGoAlongWithAnActionThatMeansTheSame() {
+    Catalog catalog = session.workspace().get().catalog();
+    List<DrillItem> drilled =
+        session.progress().states().entrySet().stream()
+            .filter(s -> s.getValue().answers() > 2)
+            .map(Map.Entry::getKey)
+            .filter(i -> catalog.title(i.action()).matches("[A-Z][a-z]+"))
+            .sorted()
+            .toList();
+    DrillItem gone = drilled.getFirst();
+    DrillItem into =
+        drilled.stream()
+            .filter(i -> i.environment().equals(gone.environment()) && !i.equals(gone))
+            .findFirst()
+            .orElseThrow();
+    int all = answers(gone) + answers(into);
+    int before = answers(into);
+    person.keys("Ctrl+Shift+U");
+    person.untilShown("Your systems");
+    person.keys("F4");
+    person.untilShown("Which action?");
+    person.type(catalog.title(into.action()));
+    person.keys("Enter");
+    person.untilShown("Means the same");
+    person.type("means");
+    person.keys("Ctrl+N");
+    person.until("a field", () -> person.focusIs(TextField.class::isInstance));
+    person.type(catalog.title(gone.action()));
+    person.keys("Enter");
+    person.until("its answers count", () -> answers(into) == all);
+    assertThat(answers(gone)).isZero();
+    person.untilShown("means \u201c" + catalog.title(into.action()));
+    person.keys("Ctrl+Z");
+    person.until("they are back", () -> answers(into) == before);
+    assertThat(answers(gone)).isEqualTo(all - before);
+    // Its bindings are another view; one gets an option by its lines.
+    person.keys("Esc");
+    person.untilShown("Your systems");
+    person.keys("F6");
+    person.untilShown("Bindings of");
+    person.keys("Enter");
+    person.untilShown("Only with the option");
+    person.type("only");
+    person.keys("Enter");
+    person.untilShown("A new option");
+    person.type("new option");
+    person.keys("Enter");
+    write("quiet keys");
+    person.untilShown("quiet keys");
+    person.keys("Ctrl+Z");
+    person.untilGone("quiet keys");
   }
 }

@@ -16,6 +16,17 @@ public final class OverlayBox {
     return box;
   }
 
+  /** Has something done when what is shown over a place is closed. */
+  public static void whenClosed(Node box, Runnable done) {
+    box.sceneProperty()
+        .addListener(
+            (_, _, scene) -> {
+              if (scene == null) {
+                done.run();
+              }
+            });
+  }
+
   /** For lines with several columns. */
   public static VBox wide(Node... content) {
     VBox box = narrow(content);

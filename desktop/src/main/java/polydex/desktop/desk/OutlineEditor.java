@@ -81,13 +81,7 @@ public final class OutlineEditor<R> {
     fill(0);
     trouble.getStyleClass().add("stops");
     VBox box = OverlayBox.wide(heading, trouble, list);
-    list.sceneProperty()
-        .addListener(
-            (_, _, scene) -> {
-              if (scene == null) {
-                afterwards.run();
-              }
-            });
+    OverlayBox.whenClosed(list, afterwards);
     desk.keys()
         .open(
             box,

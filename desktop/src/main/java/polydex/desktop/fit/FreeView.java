@@ -157,7 +157,7 @@ final class FreeView extends VBox {
     }
     Where was = where.getValue();
     looked = Optional.empty();
-    where.setItems(FXCollections.observableList(all));
+    where.setItems(FXCollections.observableArrayList(all));
     where.setValue(all.contains(was) ? was : all.isEmpty() ? null : all.getFirst());
     if (all.contains(was)) {
       look();

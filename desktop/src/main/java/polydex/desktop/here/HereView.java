@@ -129,15 +129,13 @@ public final class HereView {
                 KeyCommand.of("F8", "Write it as a file", this::gather),
                 KeyCommand.of("F9", "Watch its menus being opened", this::watch)));
     // Whoever closes it does not wait any more.
-    box.sceneProperty()
-        .addListener(
-            (_, _, scene) -> {
-              if (scene == null) {
-                reading.ifPresent(ComputerReading::stop);
-                planning.close();
-                watching.close();
-              }
-            });
+    OverlayBox.whenClosed(
+        box,
+        () -> {
+          reading.ifPresent(ComputerReading::stop);
+          planning.close();
+          watching.close();
+        });
     look();
   }
 

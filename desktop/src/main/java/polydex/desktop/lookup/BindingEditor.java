@@ -55,7 +55,7 @@ final class BindingEditor extends VBox {
     this.desk = desk;
     this.action = action;
     this.was = isNew ? Optional.empty() : was;
-    environment.setItems(FXCollections.observableList(workspace().catalog().environments()));
+    environment.setItems(FXCollections.observableArrayList(workspace().catalog().environments()));
     environment.valueProperty().subscribe(this::showContexts);
     environment.setValue(was.map(ActionDetail.Line::environment).orElseGet(this::likely));
     environment.setDisable(this.was.isPresent());
@@ -122,7 +122,7 @@ final class BindingEditor extends VBox {
 
   private void showContexts(Environment of) {
     if (of != null) {
-      context.setItems(FXCollections.observableList(of.contexts()));
+      context.setItems(FXCollections.observableArrayList(of.contexts()));
       context.setValue(of.contexts().getFirst());
     }
   }

@@ -89,7 +89,7 @@ final class CompareView extends VBox {
     List<Environment> all = catalog().environments();
     for (ComboBox<Environment> box : List.of(from, to)) {
       EnvironmentId was = box.getValue() == null ? EnvironmentId.NONE : box.getValue().id();
-      box.setItems(FXCollections.observableList(all));
+      box.setItems(FXCollections.observableArrayList(all));
       box.setValue(all.stream().filter(e -> e.id().equals(was)).findFirst().orElse(null));
     }
     if (from.getValue() == null && all.size() > 1) {

@@ -92,7 +92,7 @@ final class KeyboardPanel extends VBox {
       all.add(new Scope(e.title(), Optional.of(e.id())));
     }
     Scope was = scope.getValue();
-    scope.setItems(FXCollections.observableList(all));
+    scope.setItems(FXCollections.observableArrayList(all));
     scope.setValue(was != null && all.contains(was) ? was : all.getFirst());
   }
 

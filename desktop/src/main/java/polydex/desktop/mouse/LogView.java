@@ -92,14 +92,12 @@ public final class LogView {
     VBox box =
         OverlayBox.wide(
             Texts.heading("Bring in a mouse log"), path, said, progress, refused, inFull);
-    box.sceneProperty()
-        .addListener(
-            (_, _, scene) -> {
-              if (scene == null) {
-                stopped.set(true);
-                looking.stop();
-              }
-            });
+    OverlayBox.whenClosed(
+        box,
+        () -> {
+          stopped.set(true);
+          looking.stop();
+        });
     desk.keys()
         .open(
             box,

@@ -67,13 +67,7 @@ final class BindingsView {
                 "What belongs to another platform or application is chosen with Space and moved"
                     + " there; what was answered goes along."),
             list);
-    list.sceneProperty()
-        .addListener(
-            (_, _, scene) -> {
-              if (scene == null) {
-                afterwards.run();
-              }
-            });
+    OverlayBox.whenClosed(list, afterwards);
     desk.keys()
         .open(
             box,

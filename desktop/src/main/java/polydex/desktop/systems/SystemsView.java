@@ -67,13 +67,7 @@ public final class SystemsView {
             Texts.quiet(
                 "Desktops first, then what runs on them. What is changed here holds in every setup."),
             list);
-    box.sceneProperty()
-        .addListener(
-            (_, _, scene) -> {
-              if (scene == null) {
-                writing.close();
-              }
-            });
+    OverlayBox.whenClosed(box, writing::close);
     desk.keys()
         .open(
             box,
