@@ -23,7 +23,7 @@ final class Overlays {
 
   private final Node frame;
   private final KeyTable table;
-  private final KeyCommand always;
+  private final List<KeyCommand> always;
   private final Runnable afterClosing;
   private final StackPane node = new StackPane();
   private final Deque<Veil> veils = new ArrayDeque<>();
@@ -33,13 +33,13 @@ final class Overlays {
    *
    * @param frame what lies below
    * @param table knows whose keys work
-   * @param always works in each of them
+   * @param always what works in each of them, how to see all keys first
    * @param afterClosing is run when one was closed
    */
-  Overlays(Node frame, KeyTable table, KeyCommand always, Runnable afterClosing) {
+  Overlays(Node frame, KeyTable table, List<KeyCommand> always, Runnable afterClosing) {
     this.frame = frame;
     this.table = table;
-    this.always = always;
+    this.always = List.copyOf(always);
     this.afterClosing = afterClosing;
     // Where nothing is open, the pointer reaches the frame.
     node.setPickOnBounds(false);
@@ -62,10 +62,11 @@ final class Overlays {
    */
   void open(VBox shown, Node focus, List<KeyCommand> commands) {
     if (!commands.isEmpty()) {
-      List<KeyCommand> all = new ArrayList<>(commands);
-      all.add(KeyCommand.of("Esc", "Close", this::close));
       KeyRail rail = new KeyRail();
-      rail.show(all, false);
+      KeyCommand close = KeyCommand.of("Esc", "Close", this::close);
+      boolean ownHelp =
+          commands.stream().anyMatch(c -> c.gestures().equals(always.getFirst().gestures()));
+      rail.show(commands, ownHelp ? List.of(close) : List.of(always.getFirst(), close));
       shown.getChildren().add(rail);
     }
     StackPane veil = new StackPane(shown);
@@ -74,7 +75,7 @@ final class Overlays {
     Optional<Node> before = Optional.ofNullable(frame.getScene().getFocusOwner());
     under().setDisable(true);
     List<KeyCommand> keys = new ArrayList<>(commands);
-    keys.add(always);
+    keys.addAll(always);
     veils.push(new Veil(veil, focus, before, keys));
     node.getChildren().add(veil);
     table.over(Optional.of(keys));

@@ -104,7 +104,7 @@ public final class Shell implements Navigation {
     look = new Look(root, session);
     desk = Desk.of(session, this, look.narrow());
     // Whatever lies over the place, one key pauses what is being recorded.
-    overlays = new Overlays(frame, table, pause(), this::afterOverlay);
+    overlays = new Overlays(frame, table, List.of(allKeys(), pause()), this::afterOverlay);
     today = new TodayPlace(desk, demo);
     drill = new DrillPlace(desk, random);
     lookUp = new LookUpPlace(desk);
@@ -209,14 +209,15 @@ public final class Shell implements Navigation {
 
   private List<KeyCommand> anywhere() {
     List<KeyCommand> commands = new ArrayList<>();
+    commands.add(allKeys());
     commands.add(KeyCommand.of("Ctrl+F", "Find", this::focusFind));
     commands.add(KeyCommand.of("Ctrl+U", "Setups", () -> new SetupsView(desk).open()));
     commands.add(
         KeyCommand.quiet("Ctrl+Shift+U", "Your systems", () -> new SystemsView(desk).open()));
     commands.add(KeyCommand.of("Ctrl+M", "I used the mouse", () -> Tally.open(desk)));
     commands.add(pause());
-    commands.add(KeyCommand.of("Ctrl+Z", "Undo", session::undo));
-    commands.add(KeyCommand.of("Ctrl+Shift+Z", "Redo", session::redo));
+    commands.add(KeyCommand.quiet("Ctrl+Z", "Undo", session::undo));
+    commands.add(KeyCommand.quiet("Ctrl+Shift+Z", "Redo", session::redo));
     for (Place place : places) {
       commands.add(KeyCommand.quiet("Alt+" + place.letter(), place.title(), () -> go(place)));
     }
@@ -225,7 +226,7 @@ public final class Shell implements Navigation {
             "Ctrl+Shift+S",
             "Keep everything in another file",
             () -> closing.keepElsewhere(() -> {})));
-    commands.add(KeyCommand.of("Ctrl+T", "Theme", look::nextTheme));
+    commands.add(KeyCommand.quiet("Ctrl+T", "Theme", look::nextTheme));
     commands.add(
         KeyCommand.quiet("Ctrl+=", "Larger text", look::larger)
             .or("Ctrl+Shift+=")
@@ -233,8 +234,16 @@ public final class Shell implements Navigation {
     commands.add(
         KeyCommand.quiet("Ctrl+-", "Smaller text", look::smaller).or("Ctrl+NumpadSubtract"));
     commands.add(KeyCommand.quiet("Ctrl+0", "Normal text", look::normal));
-    commands.add(KeyCommand.of("Ctrl+Q", "Quit", this::quit));
+    commands.add(KeyCommand.quiet("Ctrl+Q", "Quit", this::quit));
     return commands;
+  }
+
+  private KeyCommand allKeys() {
+    return KeyCommand.quiet(
+        "F1",
+        "All keys",
+        () ->
+            AllKeys.open(this, table.here(), overlays.isOpen() ? List.of() : table.active().get()));
   }
 
   private KeyCommand pause() {
@@ -359,7 +368,7 @@ public final class Shell implements Navigation {
       return; // what lies over the place shows its own keys
     }
     captured.ifPresentOrElse(
-        rail::showCapture, () -> rail.show(table.active().get(), look.narrow().get()));
+        rail::showCapture, () -> rail.show(table.active().get(), List.of(allKeys())));
   }
 
   @Override

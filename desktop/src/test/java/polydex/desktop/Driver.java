@@ -187,8 +187,13 @@ final class Driver {
     return texts;
   }
 
-  private static boolean isShown(Node node) {
-    return node.getScene() != null && node.isVisible();
+  static boolean isShown(Node node) {
+    for (Node n = node; n != null; n = n.getParent()) {
+      if (!n.isVisible()) {
+        return false;
+      }
+    }
+    return node.getScene() != null;
   }
 
   void untilShown(String text) {

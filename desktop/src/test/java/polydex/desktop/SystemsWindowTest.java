@@ -144,7 +144,9 @@ class SystemsWindowTest extends InWindow {
     person.type(catalog.title(into.action()));
     person.keys("Enter");
     person.untilShown("Means the same");
-    person.type("means");
+    for (int i = 0; i < 6; i++) {
+      person.keys("Down"); // letters, slowly typed, would be several words
+    }
     person.keys("Ctrl+N");
     person.until("a field", () -> person.focusIs(TextField.class::isInstance));
     person.type(catalog.title(gone.action()));

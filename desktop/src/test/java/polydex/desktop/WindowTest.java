@@ -6,13 +6,17 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import javafx.application.Platform;
 import javafx.scene.Node;
+import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Region;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -275,6 +279,65 @@ class WindowTest extends InWindow {
     person.untilShown("Every key counts now.");
     person.holdEscUntil(
         "keys are commands again", () -> !person.shown().contains("Every key counts now."));
+  }
+
+  /** One line at the same place, whichever place and however wide; how to see all is never cut. */
+  @Test
+  void theRailIsOneLineWhereverOneIs() {
+    Region rail = (Region) stage.getScene().getRoot().lookup(".key-rail");
+    Set<Double> heights = new HashSet<>();
+    for (double width : new double[] {1280, 1100, 1024}) {
+      Platform.runLater(() -> stage.setWidth(width));
+      for (String place : List.of("Alt+T", "Alt+L", "Alt+D", "Alt+R", "Alt+F", "Alt+M", "Alt+S")) {
+        person.keys(place);
+        person.until(
+            "all keys at its end",
+            () ->
+                rail.getWidth() <= width
+                    && rail.lookupAll(".rail-words").stream()
+                        .filter(Driver::isShown)
+                        .anyMatch(
+                            n ->
+                                ((Label) n).getText().equals("All keys")
+                                    && n.localToScene(n.getBoundsInLocal()).getMaxX() <= width));
+        heights.add(rail.getHeight());
+        // What is shown is shown whole, and nothing lies over something else.
+        double end = 0;
+        for (Node entry : rail.getChildrenUnmodifiable()) {
+          if (entry.isVisible()) {
+            assertThat(entry.getLayoutX()).as(place).isGreaterThanOrEqualTo(end);
+            end = entry.getBoundsInParent().getMaxX();
+          }
+        }
+      }
+    }
+    assertThat(heights).hasSize(1);
+  }
+
+  @Test
+  void everyKeyIsFoundAndRunFromOneList() {
+    person.keys("Alt+F");
+    person.untilShown("Plan one");
+    person.keys("F1");
+    person.untilShown("All keys");
+    person.until("a field", () -> person.focusIs(TextField.class::isInstance));
+    assertThat(person.list("Keys").getItems()).hasSizeGreaterThan(20);
+    person.type("next theme nobody");
+    person.untilShown("No key has these words.");
+    person.keys("Ctrl+A");
+    person.type("them");
+    person.until("it is found", () -> person.list("Keys").getItems().size() == 1);
+    person.keys("Enter");
+    person.untilShown("Dark theme.");
+    // Over what lies over the place it has the keys of that.
+    person.keys("Ctrl+U");
+    person.untilShown("Setups");
+    person.keys("F1");
+    person.until("a field", () -> person.focusIs(TextField.class::isInstance));
+    person.type("quit");
+    person.untilShown("No key has these words.");
+    person.keys("F1");
+    person.untilShown("Setups");
   }
 
   @Test

@@ -1,39 +1,54 @@
 package polydex.desktop.controls;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import javafx.geometry.Insets;
 import javafx.geometry.Pos;
-import javafx.scene.layout.FlowPane;
+import javafx.scene.Node;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
 import polydex.desktop.keys.KeyCommand;
 import polydex.keys.Gesture;
 
-/** The keys that work here and now, along the bottom. */
-public final class KeyRail extends FlowPane {
-  private static final int IN_NARROW = 6;
+/**
+ * The keys that matter most here and now, along the bottom: one line of always the same height.
+ * What has no room is left out whole, the last first; how to see all keys stands at the end and is
+ * never left out.
+ */
+public final class KeyRail extends Pane {
+  /** More than so many nobody reads. */
+  private static final int MOST = 6;
+
+  private static final double BETWEEN = 18;
+
+  private final List<Node> entries = new ArrayList<>();
+  private final List<Node> ends = new ArrayList<>();
 
   /** An empty rail. */
   public KeyRail() {
     getStyleClass().add("key-rail");
-    setAlignment(Pos.CENTER_LEFT);
+    setMinWidth(0);
   }
 
   /**
    * Shows the commands that want to be shown.
    *
-   * @param narrow whether there is room for the nearest ones only
+   * @param commands the one that matters most first
+   * @param always what stands at the end
    */
-  public void show(List<KeyCommand> commands, boolean narrow) {
-    getChildren().clear();
-    commands.stream()
-        .filter(KeyCommand::onRail)
-        .limit(narrow ? IN_NARROW : Long.MAX_VALUE)
-        .forEach(c -> add(c.gestures().getFirst(), c.title()));
+  public void show(List<KeyCommand> commands, List<KeyCommand> always) {
+    draw(
+        commands.stream()
+            .filter(KeyCommand::onRail)
+            .limit(MOST)
+            .<Node>map(c -> entry(c.gestures().getFirst(), c.title()))
+            .toList(),
+        always.stream().<Node>map(c -> entry(c.gestures().getFirst(), c.title())).toList());
   }
 
   /** Shows only how to leave: every other key belongs to the answer. */
   public void showCapture(String leave) {
-    getChildren().clear();
     HBox entry =
         new HBox(
             Texts.styled("Every key counts now.", "rail-words"),
@@ -42,13 +57,65 @@ public final class KeyRail extends FlowPane {
             Texts.styled("for a second.", "rail-words"));
     entry.getStyleClass().add("rail-entry");
     entry.setAlignment(Pos.CENTER_LEFT);
-    getChildren().add(entry);
+    draw(List.of(entry), List.of());
   }
 
-  private void add(Gesture gesture, String title) {
+  private void draw(List<Node> shown, List<Node> atTheEnd) {
+    entries.clear();
+    entries.addAll(shown);
+    ends.clear();
+    ends.addAll(atTheEnd);
+    getChildren().setAll(entries);
+    getChildren().addAll(ends);
+  }
+
+  private static HBox entry(Gesture gesture, String title) {
     HBox entry = new HBox(new GestureView(gesture, Map.of()), Texts.styled(title, "rail-words"));
     entry.getStyleClass().add("rail-entry");
     entry.setAlignment(Pos.CENTER_LEFT);
-    getChildren().add(entry);
+    return entry;
+  }
+
+  @Override
+  protected void layoutChildren() {
+    Insets in = getInsets();
+    double height = getHeight() - in.getTop() - in.getBottom();
+    double right = getWidth() - in.getRight();
+    for (Node end : ends.reversed()) {
+      double width = snapSizeX(end.prefWidth(-1));
+      end.resizeRelocate(right - width, in.getTop(), width, height);
+      right -= width + BETWEEN;
+    }
+    double left = in.getLeft();
+    boolean room = true;
+    for (Node entry : entries) {
+      double width = snapSizeX(entry.prefWidth(-1));
+      room = room && left + width <= right;
+      entry.setVisible(room);
+      if (room) {
+        entry.resizeRelocate(left, in.getTop(), width, height);
+        left += width + BETWEEN;
+      }
+    }
+  }
+
+  @Override
+  protected double computePrefHeight(double width) {
+    double highest = 0;
+    for (Node child : getChildren()) {
+      highest = Math.max(highest, child.prefHeight(-1));
+    }
+    return getInsets().getTop() + snapSizeY(highest) + getInsets().getBottom();
+  }
+
+  @Override
+  protected double computeMinHeight(double width) {
+    return computePrefHeight(width);
+  }
+
+  /** It takes the width that there is. */
+  @Override
+  protected double computePrefWidth(double height) {
+    return 0;
   }
 }

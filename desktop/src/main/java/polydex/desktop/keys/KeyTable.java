@@ -42,6 +42,11 @@ public final class KeyTable {
     return active.getReadOnlyProperty();
   }
 
+  /** What works where one is, in what lies over the place if something does. */
+  public List<KeyCommand> here() {
+    return over.orElse(near);
+  }
+
   /** What works wherever one is. */
   public void anywhere(List<KeyCommand> commands) {
     anywhere = List.copyOf(commands);

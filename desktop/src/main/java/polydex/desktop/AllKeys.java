@@ -1,0 +1,120 @@
+package polydex.desktop;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Stream;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import polydex.desktop.controls.GestureView;
+import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.OverlayBox;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.desk.Navigation;
+import polydex.desktop.keys.KeyCommand;
+import polydex.keys.Gesture;
+
+/** Every key that works here, found by its words or its name, and run from there. */
+final class AllKeys {
+  private final Navigation keys;
+  private final List<Line> all;
+  private final ListView<Line> list;
+  private final TextField words = new TextField();
+
+  private record Line(KeyCommand command, boolean here) {
+    String words() {
+      return command.title()
+          + " "
+          + String.join(" ", command.gestures().stream().map(Gesture::toString).toList());
+    }
+  }
+
+  private AllKeys(Navigation keys, List<KeyCommand> here, List<KeyCommand> anywhere) {
+    this.keys = keys;
+    all =
+        Stream.concat(
+                here.stream().map(c -> new Line(c, true)),
+                anywhere.stream().filter(c -> !here.contains(c)).map(c -> new Line(c, false)))
+            .toList();
+    list = Lists.of("Keys", AllKeys::row, Line::words, Texts.quiet("No key has these words."));
+    list.setFocusTraversable(false);
+    list.getStyleClass().add("here-rows");
+    words.setPromptText("Type some words, or a key: undo, F5");
+    words.setAccessibleText("Keys that work here");
+    words.textProperty().addListener((_, _, typed) -> find(typed));
+    words.addEventFilter(KeyEvent.KEY_PRESSED, this::move);
+    find("");
+  }
+
+  /**
+   * Opens it.
+   *
+   * @param here what works where one is
+   * @param anywhere what works as well
+   */
+  static void open(Navigation keys, List<KeyCommand> here, List<KeyCommand> anywhere) {
+    AllKeys opened = new AllKeys(keys, here, anywhere);
+    VBox box = OverlayBox.wide(Texts.heading("All keys"), opened.list, opened.words);
+    keys.open(
+        box,
+        opened.words,
+        List.of(
+            KeyCommand.of("Enter", "Do it", opened::run),
+            // The key that opened it closes it.
+            KeyCommand.quiet("F1", "Close", keys::close)));
+  }
+
+  private void find(String typed) {
+    List<String> wanted = List.of(typed.strip().toLowerCase(Locale.ROOT).split("\\s+"));
+    List<Line> found =
+        all.stream()
+            .filter(
+                l -> {
+                  String said = l.words().toLowerCase(Locale.ROOT);
+                  return wanted.stream().allMatch(said::contains);
+                })
+            .toList();
+    Lists.found(list, found);
+    list.getSelectionModel().selectFirst();
+  }
+
+  private void move(KeyEvent event) {
+    int at = list.getSelectionModel().getSelectedIndex();
+    int last = list.getItems().size() - 1;
+    int to =
+        switch (event.getCode()) {
+          case KeyCode.DOWN -> at + 1;
+          case KeyCode.UP -> at - 1;
+          case KeyCode.PAGE_DOWN -> at + 8;
+          case KeyCode.PAGE_UP -> at - 8;
+          default -> -2;
+        };
+    if (to > -2 && last >= 0) {
+      list.getSelectionModel().clearAndSelect(Math.clamp(to, 0, last));
+      list.scrollTo(Math.max(0, list.getSelectionModel().getSelectedIndex() - 4));
+      event.consume();
+    }
+  }
+
+  private void run() {
+    Line chosen = list.getSelectionModel().getSelectedItem();
+    if (chosen != null) {
+      keys.close();
+      chosen.command().run().run();
+    }
+  }
+
+  private static void row(HBox box, Line line) {
+    HBox caps = new HBox(12);
+    line.command().gestures().forEach(g -> caps.getChildren().add(new GestureView(g, Map.of())));
+    box.getChildren()
+        .addAll(
+            Lists.growing(Texts.styled(line.command().title(), "row-title")),
+            Lists.column(Texts.styled(line.here() ? "here" : "anywhere", "quiet"), 8),
+            Lists.column(caps, 20));
+  }
+}
