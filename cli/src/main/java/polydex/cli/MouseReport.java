@@ -228,7 +228,7 @@ final class MouseReport implements Callable<Integer> {
             c ->
                 out.printf(
                     Locale.ROOT,
-                    "Uses by keys after the first drill against before: %+.0f points of 100 (95 %%: %+.0f to %+.0f), %d actions.%n",
+                    "Uses by keys after the first drill against before: %+.0f percentage points (95 %%: %+.0f to %+.0f), %d actions.%n",
                     100 * c.difference(),
                     100 * c.low(),
                     100 * c.high(),
@@ -254,6 +254,6 @@ final class MouseReport implements Callable<Integer> {
         t.aWeek(),
         unit,
         range,
-        t.mayBeNone() ? "; it may as well stand still" : "");
+        t.mayBeNone() ? "; no clear trend" : "");
   }
 }

@@ -75,7 +75,7 @@ class MouseWindowTest extends InWindow {
   @Test
   void todaySaysWhatToDoAndEachActsWithOneKey() {
     person.untilShown("due, about");
-    person.untilShown("Dearest with the mouse");
+    person.untilShown("Costs most with the mouse");
     person.untilShown("Hours a year");
     person.until("the first thing to do has the focus", () -> person.focus() != null);
     // The first of what to learn is marked by its digit.
@@ -108,7 +108,7 @@ class MouseWindowTest extends InWindow {
 
   @Test
   void theFocusStaysWhereItIsWhenThePageIsMadeAnew() {
-    person.untilShown("Dearest with the mouse");
+    person.untilShown("Costs most with the mouse");
     person.until("what to learn", () -> numbered("2").isPresent());
     person.until(
         "the focus is on the page", () -> person.focusIs(n -> "by-Enter".equals(n.getId())));
@@ -125,7 +125,7 @@ class MouseWindowTest extends InWindow {
 
   @Test
   void withLargeLettersTheReviewIsScrolledAndNothingOfItIsCutOff() {
-    person.untilShown("Dearest with the mouse");
+    person.untilShown("Costs most with the mouse");
     for (int i = 0; i < 5; i++) {
       person.keys("Ctrl+=");
     }

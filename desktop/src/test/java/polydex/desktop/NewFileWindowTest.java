@@ -83,7 +83,7 @@ class NewFileWindowTest {
     person.keys("Down");
     person.keys("Enter");
     person.untilShown("Noted: ");
-    person.untilShown("Dearest with the mouse");
+    person.untilShown("Costs most with the mouse");
     assertThat(person.shown()).noneMatch(t -> t.contains("These steps lead in"));
   }
 
@@ -235,7 +235,7 @@ class NewFileWindowTest {
     person.until("the field", () -> person.focus() instanceof TextField);
     person.keys("Down");
     person.keys("Enter");
-    person.untilShown("Dearest with the mouse");
+    person.untilShown("Costs most with the mouse");
     change(before -> before.with(Map.of()).using(Optional.empty()));
     for (String place : List.of("Alt+D", "Alt+T")) {
       person.keys(place);

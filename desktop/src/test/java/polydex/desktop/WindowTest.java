@@ -60,7 +60,8 @@ class WindowTest extends InWindow {
     person.untilShown("Press any keys.");
     person.keys("Ctrl+Shift+D");
     person.untilShown("Alder: “Type the show stamp”, one of your own bindings");
-    person.untilShown("never sees it");
+    person.untilShown("layers never see it");
+    person.untilShown("layers let it pass");
     assertThat(person.shown()).contains("Who else has it", "Duplicate the line");
     // Tab and Esc belong to what is looked up, too.
     person.keys("Alt+Tab");

@@ -27,6 +27,21 @@ import polydex.route.Trace;
  * below is pale.
  */
 public final class LayerStack extends VBox {
+  private static final int FEWEST_FOLDED = 2;
+
+  private boolean whole;
+
+  /** A band that is still to be drawn. */
+  private record Row(Layer layer, List<Node> caps, String state, String why) {
+    /** Whether it says no more than many like it together. */
+    boolean saysLittle() {
+      return state.equals("band-below") || (state.equals("band-passes") && isPlain(why));
+    }
+
+    private static boolean isPlain(String why) {
+      return why.isEmpty() || why.equals("passes") || why.equals("passed over");
+    }
+  }
 
   /** Empty. */
   public LayerStack() {
@@ -49,7 +64,7 @@ public final class LayerStack extends VBox {
       Trace trace,
       BiFunction<Integer, Layer, Map<Modifier, String>> names,
       String taken) {
-    getChildren().clear();
+    List<Row> rows = new ArrayList<>();
     boolean ended = false;
     int last = lastMet(layers, trace);
     for (int i = 0; i < layers.size(); i++) {
@@ -59,9 +74,60 @@ public final class LayerStack extends VBox {
       boolean passedOver = here.isEmpty() && i < last;
       String state = ended ? "band-below" : state(here);
       String why = ended ? "never sees it" : passedOver ? "passed over" : why(here, taken);
-      getChildren().add(band(layer, caps(here, words), List.of("band", state), why));
+      rows.add(new Row(layer, caps(here, words), state, why));
       ended = ended || i >= last;
     }
+    draw(rows);
+  }
+
+  /** Whether each layer is drawn, or those together that only let it pass, or never see it. */
+  public void whole(boolean each) {
+    whole = each;
+  }
+
+  private void draw(List<Row> rows) {
+    getChildren().clear();
+    int from = 0;
+    while (from < rows.size()) {
+      Row first = rows.get(from);
+      int to = from + 1;
+      while (to < rows.size()
+          && first.saysLittle()
+          && rows.get(to).saysLittle()
+          && rows.get(to).state().equals(first.state())) {
+        to++;
+      }
+      if (!whole && to - from >= FEWEST_FOLDED) {
+        getChildren().add(folded(rows.subList(from, to)));
+      } else {
+        rows.subList(from, to)
+            .forEach(
+                r ->
+                    getChildren()
+                        .add(band(r.layer(), r.caps(), List.of("band", r.state()), r.why())));
+      }
+      from = to;
+    }
+  }
+
+  /** Several layers in which nothing happens, as one line. */
+  private static Node folded(List<Row> rows) {
+    boolean below = rows.getFirst().state().equals("band-below");
+    Label title =
+        Texts.styled(
+            "%d layers %s".formatted(rows.size(), below ? "never see it" : "let it pass"),
+            "band-title");
+    Label names =
+        Texts.styled(
+            String.join(", ", rows.stream().map(r -> r.layer().title()).toList()), "band-kind");
+    names.setWrapText(true);
+    names.setMinHeight(Region.USE_PREF_SIZE);
+    VBox name = new VBox(title, names);
+    HBox.setHgrow(name, Priority.ALWAYS);
+    HBox band = new HBox(name);
+    band.getStyleClass().addAll("band", rows.getFirst().state());
+    band.setAccessibleText(title.getText() + ": " + names.getText());
+    return band;
   }
 
   private static int lastMet(List<Layer> layers, Trace trace) {

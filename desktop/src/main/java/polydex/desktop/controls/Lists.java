@@ -166,6 +166,14 @@ public final class Lists {
     return box;
   }
 
+  /** A column that gives way to content that is wider, rather than have it lie over the next. */
+  public static Node columnFrom(Region content, double ems) {
+    HBox box = new HBox(content);
+    box.setAlignment(Pos.CENTER_LEFT);
+    box.setStyle("-fx-min-width: %sem;".formatted(ems));
+    return box;
+  }
+
   /** A column that takes the room that others leave. */
   public static Region growing(Region content) {
     HBox box = new HBox(content);

@@ -118,16 +118,16 @@ public final class HereView {
             box,
             list,
             List.of(
-                KeyCommand.of("Space", "Take it or leave it", this::tick),
-                KeyCommand.of("Ctrl+Enter", "Bring in what is ticked", this::bringIn),
+                KeyCommand.of("Space", "Take or leave", this::tick),
+                KeyCommand.of("Ctrl+Enter", "Bring in", this::bringIn),
+                KeyCommand.of("F3", "Same or not", this::sameOrNot),
+                KeyCommand.of("F9", "Watch menus", this::watch),
                 KeyCommand.of("F5", "Look again", this::look),
-                KeyCommand.of("F3", "The same, or not?", this::sameOrNot),
-                KeyCommand.of("F4", "Documents in menus", this::takeDocuments),
+                KeyCommand.of("F4", "Documents in menus as commands", this::takeDocuments),
                 KeyCommand.of("Ctrl+G", "Drop what is gone", this::toggleGone),
                 KeyCommand.of("F6", "Accessibility on or off", this::accessibility),
                 KeyCommand.of("F7", "A made-up computer", this::otherComputer),
-                KeyCommand.of("F8", "Write it as a file", this::gather),
-                KeyCommand.of("F9", "Watch its menus being opened", this::watch)));
+                KeyCommand.of("F8", "Write it as a file", this::gather)));
     // Whoever closes it does not wait any more.
     OverlayBox.whenClosed(
         box,

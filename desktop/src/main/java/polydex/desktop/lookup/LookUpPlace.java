@@ -329,7 +329,9 @@ public final class LookUpPlace implements Place {
       box.getChildren()
           .add(new GestureView(hit.gesture(), desk.titles().words(hit.owner().environment())));
     } else {
-      box.getChildren().add(Texts.styled(line.action().group(), "quiet"));
+      Label group = Texts.styled(line.action().group(), "quiet");
+      group.getStyleClass().add("group-note");
+      box.getChildren().add(group);
     }
   }
 

@@ -55,7 +55,7 @@ public final class Spoken {
     }
     String range = number(trend.low()) + " and " + number(trend.high()) + unit;
     if (trend.mayBeNone()) {
-      return "%s may as well stand still: %s%s a week, with 95 %% between %s."
+      return "%s show no clear trend: %s%s a week, with 95 %% between %s."
           .formatted(capital(what), number(trend.slope()), unit, range);
     }
     return "%s go %s by %s%s a week, with 95 %% between %s."

@@ -302,7 +302,7 @@ public final class WeeksView extends VBox {
         .mean()
         .map(
             c ->
-                "Of %d drilled actions, uses by keys went from before the first drill to after it by %+.0f points of 100 on average, with 95 %% between %+.0f and %+.0f."
+                "Of %d drilled actions, uses by keys went from before the first drill to after it by %+.0f percentage points on average, with 95 %% between %+.0f and %+.0f."
                     .formatted(actions, 100 * c.difference(), 100 * c.low(), 100 * c.high()))
         .orElse(
             "What drills change can be told once two drilled actions were used before and after.");

@@ -42,6 +42,11 @@ public final class PathView extends VBox {
     }
   }
 
+  /** Whether each layer is drawn, or those together in which nothing happens. */
+  public void whole(boolean each) {
+    stack.whole(each);
+  }
+
   /** Instead of a way, why there is none. */
   public void say(String words) {
     stack.getChildren().clear();

@@ -146,7 +146,7 @@ final class ConflictRows {
             Lists.rightColumn(Texts.styled(String.valueOf(conflict.severity()), "number"), 2),
             notch,
             Lists.column(Texts.styled(ConflictFilter.name(conflict.kind()), "quiet"), 7),
-            Lists.column(
+            Lists.columnFrom(
                 new GestureView(
                     conflict.loser().gesture(),
                     desk.titles().words(conflict.loser().environment())),

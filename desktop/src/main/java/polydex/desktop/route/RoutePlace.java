@@ -45,6 +45,7 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
   private final Label outcome = Texts.words("");
   private final PathView here;
   private final PathView there;
+  private boolean whole;
   private final HBox paths = new HBox(16);
   private final ConflictList conflicts;
   private final WhereYouAre where;
@@ -124,7 +125,8 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
         KeyCommand.of("F3", "Beside another setup", this::chooseBeside),
         KeyCommand.of("F4", "Full screen", where::fullScreen),
         KeyCommand.of("F5", "What came and went", conflicts::days),
-        KeyCommand.of("F6", "Where you are", where::chooseContext));
+        KeyCommand.of("F6", "Where you are", where::chooseContext),
+        KeyCommand.of("F7", "Every layer, or few", this::everyLayer));
   }
 
   @Override
@@ -161,6 +163,13 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
   public void follow(Gesture gesture) {
     typed.setText(gesture.toString());
     trace(gesture);
+  }
+
+  private void everyLayer() {
+    whole = !whole;
+    here.whole(whole);
+    there.whole(whole);
+    trace(shown);
   }
 
   private void trace(Gesture gesture) {

@@ -74,11 +74,11 @@ final class BindingsView {
             list,
             List.of(
                 KeyCommand.of("Enter", "Change", this::change),
-                KeyCommand.of("Ctrl+N", "New binding", this::make),
-                KeyCommand.of("Delete", "Remove", this::remove),
+                KeyCommand.of("Ctrl+N", "New", this::make),
                 KeyCommand.of("Space", "Choose", this::choose),
-                KeyCommand.of("Shift+Space", "Choose all of its context", this::chooseContext),
                 KeyCommand.of("F6", "Move to another", this::move),
+                KeyCommand.of("Delete", "Remove", this::remove),
+                KeyCommand.of("Shift+Space", "Choose all of its context", this::chooseContext),
                 KeyCommand.of("Ctrl+Z", "Undo", this::undo)));
   }
 

@@ -75,11 +75,11 @@ public final class SystemsView {
             List.of(
                 KeyCommand.of("Enter", "Change", this::change),
                 KeyCommand.of("Ctrl+N", "New application", () -> make(false)),
-                KeyCommand.of("Ctrl+Shift+N", "New platform", () -> make(true)),
+                KeyCommand.of("F6", "Its bindings", this::bindings),
+                KeyCommand.of("F4", "An action", this::action),
                 KeyCommand.of("F3", "Join with another", this::join),
                 KeyCommand.of("Delete", "Take away", this::remove),
-                KeyCommand.of("F4", "An action", this::action),
-                KeyCommand.of("F6", "Its bindings", this::bindings),
+                KeyCommand.of("Ctrl+Shift+N", "New platform", () -> make(true)),
                 KeyCommand.of("F5", "Write its keymap as a file", this::write),
                 KeyCommand.of("Ctrl+Z", "Undo", this::undo)));
   }

@@ -199,7 +199,7 @@ public final class TodayPlace implements Place {
   // ---- the mouse
 
   private VBox mouse(NumberedLines page, Optional<Findings> found) {
-    VBox box = new VBox(4, Texts.part("Dearest with the mouse"));
+    VBox box = new VBox(4, Texts.part("Costs most with the mouse"));
     if (found.isEmpty()) {
       box.getChildren().add(Texts.quiet(desk.auditor().inItsPlace()));
       return box;
