@@ -127,7 +127,13 @@ final class ConflictsCommand implements Callable<Integer> {
   }
 
   private static void print(PrintWriter out, String title, List<ConflictRow> rows) {
-    out.println(title + (rows.isEmpty() ? ": no conflicts." : ": " + rows.size() + " conflicts"));
+    out.println(
+        title
+            + switch (rows.size()) {
+              case 0 -> ": no conflicts.";
+              case 1 -> ": 1 conflict";
+              default -> ": %,d conflicts".formatted(rows.size());
+            });
     rows.forEach(r -> out.printf("  %3d  %-12s %s%n", r.severity(), r.kind(), r.sentence()));
   }
 }

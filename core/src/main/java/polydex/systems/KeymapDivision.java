@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -17,6 +18,8 @@ import polydex.catalog.EnvironmentId;
 import polydex.catalog.Successors.Moved;
 import polydex.intake.NewSetups;
 import polydex.recall.DrillItem;
+import polydex.route.Setup;
+import polydex.route.SetupId;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
 
@@ -87,6 +90,7 @@ public final class KeymapDivision {
                     .with(List.of(), List.of(joined), Map.of())
                     .withBindings(into.id(), all)
                     .withBindings(from.id(), staying))
+            .with(setups(made, from, ids))
             .with(SystemEdits.remembered(made.remembered(), from.id(), into.id(), ids, renamed));
     Said said =
         new Said(
@@ -107,6 +111,22 @@ public final class KeymapDivision {
                 .with(said.learning(made.learning()))
                 .with(said.mouse(made.mouse(), UnaryOperator.identity())),
             new Moved(from.id(), only, into.id(), now)));
+  }
+
+  /** What a computer has switched off is no longer there to be switched off. */
+  private static Map<SetupId, Setup> setups(Workspace of, Environment from, Set<String> ids) {
+    Map<SetupId, Setup> setups = new LinkedHashMap<>(of.setups());
+    setups.replaceAll(
+        (_, s) ->
+            s.on(
+                s.machine()
+                    .ofPlatform(
+                        from.id(),
+                        m -> {
+                          Set<String> off = new HashSet<>(m.switchedOff());
+                          return off.removeAll(ids) ? m.withSwitchedOff(off) : m;
+                        })));
+    return setups;
   }
 
   /** The contexts of some bindings, with those around them, in their order. */

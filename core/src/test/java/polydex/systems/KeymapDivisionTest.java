@@ -34,6 +34,7 @@ import polydex.route.World;
 import polydex.route.Worlds;
 import polydex.setups.OutlineLine;
 import polydex.setups.OutlineLine.Edit;
+import polydex.workspace.KeymapEdit;
 import polydex.workspace.Remembered;
 import polydex.workspace.Workspace;
 
@@ -155,6 +156,21 @@ class KeymapDivisionTest {
     assertThat(after.learning().marked()).containsExactly(new DrillItem(EDITOR, cell.action()));
     assertThat(after.remembered().lists().get("a list").bindings())
         .containsOnlyKeys(WRITER, EDITOR);
+  }
+
+  @Example
+  void whatIsSwitchedOffAndGoesIsNotMissedByTheComputer() {
+    Workspace first = small();
+    EnvironmentId desk = new EnvironmentId("Desk");
+    Binding show = first.catalog().bindings(desk).getFirst();
+    Workspace off =
+        KeymapEdit.switchOff(first, first.setup().orElseThrow(), desk, show).orElseThrow().after();
+    assertThat(off.setup().orElseThrow().machine().switchedOff()).containsExactly(show.id());
+    Workspace after =
+        KeymapDivision.divide(off, environment(off, desk), Set.of(show.id()), "Dock", false, NOW)
+            .after();
+    assertThat(after.setup().orElseThrow().machine().switchedOff()).isEmpty();
+    after.setups().values().forEach(s -> assertThat(after.world().problem(s)).isEmpty());
   }
 
   /** A log calls things what they were called when it was written. */

@@ -147,7 +147,7 @@ public final class GestureView extends HBox {
         String shown = t.toString();
         yield shown.length() == 3 && shown.startsWith("'") ? shown.substring(1, 2) : shown;
       }
-      case KeyRef.Placed p -> p.toString();
+      case KeyRef.Placed p -> KeyLegends.onCap(p);
       case KeyRef.AnyOf any -> any.written().replace("..", "\u2013");
     };
   }

@@ -119,7 +119,8 @@ public final class LayerStack extends VBox {
             "band-title");
     Label names =
         Texts.styled(
-            String.join(", ", rows.stream().map(r -> r.layer().title()).toList()), "band-kind");
+            String.join(" \u203a ", rows.stream().map(r -> r.layer().title()).toList()),
+            "band-kind");
     names.setWrapText(true);
     names.setMinHeight(Region.USE_PREF_SIZE);
     VBox name = new VBox(title, names);

@@ -87,7 +87,10 @@ final class PlanView {
     }
     VBox box =
         OverlayBox.wide(
-            Texts.heading("Plan for %d conflicts".formatted(chosen.size())),
+            Texts.heading(
+                chosen.size() == 1
+                    ? "Plan for 1 conflict"
+                    : "Plan for %d conflicts".formatted(chosen.size())),
             Texts.quiet("What changes cost, in points; Enter in a field plans anew:"),
             costs,
             state,
