@@ -64,7 +64,6 @@ public final class HereView {
   private boolean dropGone;
   private boolean asked;
   private boolean reckoned;
-  private int newest;
   private final AtomicBoolean told = new AtomicBoolean();
   private Runnable then = () -> {};
 
@@ -199,19 +198,16 @@ public final class HereView {
     heading.setText((simulated ? "A made-up computer: " : "This computer: ") + computer);
     state.setText("Looking \u2026 Nothing is written to the computer. Esc stops.");
     Lists.waiting(list, "What is found comes here.");
-    int question = ++newest;
-    reading = Optional.of(ComputerReading.start(computer, places, _ -> tell(question)));
+    reading = Optional.of(ComputerReading.start(computer, places, _ -> tell()));
   }
 
-  /** However often something is found, it is drawn once a frame; and only of the newest reading. */
-  private void tell(int question) {
+  /** However often something is found, it is drawn once a frame, as the newest reading has it. */
+  private void tell() {
     if (!told.getAndSet(true)) {
       Platform.runLater(
           () -> {
             told.set(false);
-            if (question == newest) {
-              heard();
-            }
+            heard();
           });
     }
   }
