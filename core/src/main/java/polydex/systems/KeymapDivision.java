@@ -106,11 +106,13 @@ public final class KeymapDivision {
                 from.title(),
                 into.title()),
         before,
-        SystemEdits.happened(
-            after
-                .with(said.learning(made.learning()))
-                .with(said.mouse(made.mouse(), UnaryOperator.identity())),
-            new Moved(from.id(), only, into.id(), now)));
+        only.isEmpty()
+            ? after
+            : SystemEdits.happened(
+                after
+                    .with(said.learning(made.learning()))
+                    .with(said.mouse(made.mouse(), UnaryOperator.identity())),
+                new Moved(from.id(), only, into.id(), now)));
   }
 
   /** What a computer has switched off is no longer there to be switched off. */

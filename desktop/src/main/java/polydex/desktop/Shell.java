@@ -121,7 +121,6 @@ public final class Shell implements Navigation {
     VBox.setVgrow(above, Priority.ALWAYS);
     root.getChildren().add(new VBox(above, new StatusLine(session, desk.recording())));
     table.active().addListener((_, _, _) -> showRail());
-    look.narrow().addListener((_, _, _) -> showRail());
     table.anywhere(anywhere());
     session.workspace().addListener((_, _, _) -> showSetup());
     showSetup();

@@ -31,17 +31,12 @@ public final class LayerStack extends VBox {
 
   private boolean whole;
 
-  /** A band that is still to be drawn. */
-  private record Row(Layer layer, List<Node> caps, String state, String why) {
-    /** Whether it says no more than many like it together. */
-    boolean saysLittle() {
-      return state.equals("band-below") || (state.equals("band-passes") && isPlain(why));
-    }
-
-    private static boolean isPlain(String why) {
-      return why.isEmpty() || why.equals("passes") || why.equals("passed over");
-    }
-  }
+  /**
+   * A band that is still to be drawn.
+   *
+   * @param saysLittle whether it says no more than many like it together
+   */
+  private record Row(Layer layer, List<Node> caps, String state, String why, boolean saysLittle) {}
 
   /** Empty. */
   public LayerStack() {
@@ -74,7 +69,10 @@ public final class LayerStack extends VBox {
       boolean passedOver = here.isEmpty() && i < last;
       String state = ended ? "band-below" : state(here);
       String why = ended ? "never sees it" : passedOver ? "passed over" : why(here, taken);
-      rows.add(new Row(layer, caps(here, words), state, why));
+      boolean little =
+          state.equals("band-below")
+              || (state.equals("band-passes") && here.stream().allMatch(p -> p.why().isEmpty()));
+      rows.add(new Row(layer, caps(here, words), state, why, little));
       ended = ended || i >= last;
     }
     draw(rows);

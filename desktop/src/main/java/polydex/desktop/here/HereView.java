@@ -50,7 +50,6 @@ public final class HereView {
   private final ListView<HereRow> list;
   private final Beside planning = new Beside("computer");
   private final Beside watching = new Beside("menus");
-  private Optional<String> watched = Optional.empty();
 
   /** What the person said of findings, by their ids; of others it is as suggested. */
   private final Map<String, Boolean> said = new HashMap<>();
@@ -140,7 +139,7 @@ public final class HereView {
 
   /** Some toolkits make menus only when they are opened, so the person opens them. */
   private void watch() {
-    if (watched.isPresent()) {
+    if (watching.busy().get()) {
       watching.stop();
       end("");
     } else if (simulated) {
@@ -148,7 +147,6 @@ public final class HereView {
     } else if (list.getSelectionModel().getSelectedItem() instanceof OfFinding f
         && f.finding().what() instanceof Finding.Running) {
       Finding program = f.finding();
-      watched = Optional.of(program.id());
       state.setText(
           "Watching \u201c%s\u201d: open each of its menus once, and come back. F9 ends."
               .formatted(program.title()));
@@ -175,7 +173,6 @@ public final class HereView {
   }
 
   private void end(String why) {
-    watched = Optional.empty();
     if (reading.filter(ComputerReading::isDone).isPresent()) {
       reckon();
     }
@@ -186,7 +183,6 @@ public final class HereView {
 
   private void look() {
     watching.stop();
-    watched = Optional.empty();
     reading.ifPresent(ComputerReading::stop);
     plan = Optional.empty();
     reckoned = false;

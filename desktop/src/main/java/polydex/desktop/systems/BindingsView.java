@@ -1,8 +1,11 @@
 package polydex.desktop.systems;
 
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
@@ -100,16 +103,13 @@ final class BindingsView {
 
   /** In the order of contexts, since what belongs elsewhere often has one of its own. */
   private void fill(int select) {
-    List<Binding> all = new ArrayList<>();
     Optional<Environment> of = environment();
-    of.ifPresent(
-        e -> {
-          for (Context c : e.contexts()) {
-            catalog().bindings(id).stream()
-                .filter(b -> b.context().equals(c.id()))
-                .forEach(all::add);
-          }
-        });
+    Map<String, Integer> order = new HashMap<>();
+    of.ifPresent(e -> e.contexts().forEach(c -> order.put(c.id(), order.size())));
+    List<Binding> all =
+        catalog().bindings(id).stream()
+            .sorted(Comparator.comparing(x -> order.getOrDefault(x.context(), 0)))
+            .toList();
     Set<String> there = all.stream().map(Binding::id).collect(Collectors.toSet());
     chosen.retainAll(there);
     heading.setText(

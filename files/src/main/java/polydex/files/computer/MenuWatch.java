@@ -35,8 +35,12 @@ public final class MenuWatch {
     }
     Program all = known;
     try (AccessibilityBus bus = AccessibilityBus.connect(ProgramSource.session(here))) {
+      AccessibilityBus.Running running = running(bus, known.title());
       while (!stopped.getAsBoolean()) {
-        Program now = bus.read(running(bus, known.title()), stopped).program();
+        Program now = bus.read(running, stopped).program();
+        if (now.menus().isEmpty() && now.pressed().isEmpty() && now.tabOrder().isEmpty()) {
+          running = running(bus, known.title()); // it may have ended, or begun anew
+        }
         Program more = all.and(now.titled(known.title()));
         if (!more.equals(all) && !stopped.getAsBoolean()) {
           all = more;
