@@ -1,5 +1,6 @@
 package polydex.desktop.controls;
 
+import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import javafx.geometry.Pos;
@@ -9,9 +10,9 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
+import polydex.keys.CapMark;
 import polydex.keys.Gesture;
 import polydex.keys.Held;
-import polydex.keys.KeyRef;
 import polydex.keys.Modifier;
 import polydex.keys.Step;
 
@@ -31,14 +32,7 @@ public final class GestureView extends HBox {
     setAlignment(Pos.CENTER_LEFT);
     setMinWidth(USE_PREF_SIZE);
     setAccessibleText(gesture.toString());
-    boolean first = true;
-    for (Step step : gesture.steps()) {
-      if (!first) {
-        getChildren().add(arrow());
-      }
-      getChildren().add(step(step, names));
-      first = false;
-    }
+    draw(this, CapMark.of(gesture, names).iterator());
   }
 
   /** Caps for a single step. */
@@ -98,58 +92,63 @@ public final class GestureView extends HBox {
     HBox caps = new HBox();
     caps.getStyleClass().add("stroke");
     caps.setAlignment(Pos.CENTER_LEFT);
-    held.modifiers().words(names).forEach(w -> caps.getChildren().add(cap(w, "modifier-cap")));
-    held.keys()
-        .forEach(k -> caps.getChildren().add(cap(k.keyName().orElse(k.name()), "modifier-cap")));
+    CapMark.of(held, names).forEach(mark -> caps.getChildren().add(mark(mark)));
     return caps;
   }
 
-  private static Node step(Step step, Map<Modifier, String> names) {
-    return switch (step) {
-      case Step.Stroke s -> {
-        HBox caps = held(s.held(), names);
-        caps.getChildren().add(cap(label(s.key())));
-        yield caps;
-      }
-      case Step.Tap t -> {
-        HBox caps = held(Held.of(t.modifiers()), names);
-        caps.getChildren().forEach(c -> c.getStyleClass().add("tapped-cap"));
-        if (t.times() > 1) {
-          Label times = new Label("\u00d7" + t.times());
-          times.getStyleClass().add("gesture-note");
-          caps.getChildren().add(times);
+  /** Draws marks up to the end of the hold that they stand in: strokes with arrows between. */
+  private static void draw(HBox gesture, Iterator<CapMark> marks) {
+    HBox stroke = stroke(gesture);
+    while (marks.hasNext()) {
+      switch (marks.next()) {
+        case CapMark.Next _ -> {
+          gesture.getChildren().add(arrow());
+          stroke = stroke(gesture);
         }
-        yield caps;
+        case CapMark.Opens _ -> {
+          HBox inner = new HBox();
+          inner.getStyleClass().addAll("gesture", "hold");
+          inner.setAlignment(Pos.CENTER_LEFT);
+          stroke.getChildren().add(inner);
+          draw(inner, marks);
+        }
+        case CapMark.Closes _ -> {
+          return;
+        }
+        case CapMark.Pointer(String act) -> {
+          Region ring = new Region();
+          ring.getStyleClass().add("pointer-ring");
+          stroke.getChildren().addAll(new StackPane(ring), note(act));
+        }
+        case CapMark mark -> stroke.getChildren().add(mark(mark));
       }
-      case Step.Hold h -> {
-        HBox caps = held(h.held(), names);
-        HBox inner = new GestureView(new Gesture(h.inner()), names);
-        inner.getStyleClass().add("hold");
-        caps.getChildren().add(inner);
-        yield caps;
-      }
-      case Step.Text t -> cap(t.text() + "\u2502", "text-cap");
-      case Step.Pointing p -> {
-        HBox caps = held(p.held(), names);
-        Region ring = new Region();
-        ring.getStyleClass().add("pointer-ring");
-        Label act = new Label(p.act().written());
-        act.getStyleClass().add("gesture-note");
-        caps.getChildren().addAll(new StackPane(ring), act);
-        yield caps;
-      }
+    }
+  }
+
+  private static HBox stroke(HBox gesture) {
+    HBox stroke = new HBox();
+    stroke.getStyleClass().add("stroke");
+    stroke.setAlignment(Pos.CENTER_LEFT);
+    gesture.getChildren().add(stroke);
+    return stroke;
+  }
+
+  private static Node mark(CapMark mark) {
+    return switch (mark) {
+      case CapMark.Cap(String text, CapMark.Sort sort) ->
+          switch (sort) {
+            case KEY -> cap(text);
+            case HELD -> cap(text, "modifier-cap");
+            case TAPPED -> cap(text, "modifier-cap", "tapped-cap");
+            case TYPED -> cap(text + "\u2502", "text-cap");
+          };
+      case CapMark.Times(int count) -> note("\u00d7" + count);
+      default -> throw new IllegalArgumentException("no mark of its own: " + mark);
     };
   }
 
-  private static String label(KeyRef key) {
-    return switch (key) {
-      case KeyRef.Typed t -> {
-        String shown = t.toString();
-        yield shown.length() == 3 && shown.startsWith("'") ? shown.substring(1, 2) : shown;
-      }
-      case KeyRef.Placed p -> KeyLegends.onCap(p);
-      case KeyRef.AnyOf any -> any.written().replace("..", "\u2013");
-    };
+  private static Label note(String text) {
+    return Texts.styled(text, "gesture-note");
   }
 
   private static Node arrow() {

@@ -1,13 +1,11 @@
 package polydex.desktop.desk;
 
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import polydex.catalog.ActionId;
-import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
-import polydex.catalog.Environment.Application;
 import polydex.catalog.EnvironmentId;
+import polydex.catalog.Naming;
 import polydex.desktop.state.Session;
 import polydex.keys.GestureReader;
 import polydex.keys.Modifier;
@@ -17,8 +15,6 @@ import polydex.route.SetupId;
 
 /** What things are called whose ids are known, and how their keys are written and drawn. */
 public final class Titles {
-  private static final int LOOKS = 4;
-
   private final Session session;
 
   /** Of what is open. */
@@ -28,21 +24,7 @@ public final class Titles {
 
   /** The words of a platform, or of the platform of an application, for modifiers. */
   public Map<Modifier, String> words(EnvironmentId environmentId) {
-    Catalog catalog = session.workspace().get().catalog();
-    return catalog
-        .environment(environmentId)
-        .map(
-            e ->
-                switch (e.kind()) {
-                  case Environment.Platform p -> p.modifierNames();
-                  case Application a ->
-                      a.platforms().stream()
-                          .findFirst()
-                          .filter(p -> !p.equals(environmentId))
-                          .map(this::words)
-                          .orElse(Map.of());
-                })
-        .orElse(Map.of());
+    return naming().words(environmentId);
   }
 
   /** Reads gestures as they are written for an environment. */
@@ -58,36 +40,12 @@ public final class Titles {
 
   /** The title of an environment. */
   public String title(EnvironmentId environmentId) {
-    return session
-        .workspace()
-        .get()
-        .catalog()
-        .environment(environmentId)
-        .map(Environment::title)
-        .orElse(environmentId.value());
+    return naming().title(environmentId);
   }
 
   /** An environment with the platform that it is on: "Timeline on Corvid". */
   public String place(EnvironmentId environmentId) {
-    EnvironmentId platform = platform(environmentId);
-    return platform.equals(environmentId)
-        ? title(environmentId)
-        : title(environmentId) + " on " + title(platform);
-  }
-
-  /** The platform of an application, as far as it has just one; a platform's own id. */
-  private EnvironmentId platform(EnvironmentId environmentId) {
-    return session
-        .workspace()
-        .get()
-        .catalog()
-        .environment(environmentId)
-        .map(Environment::kind)
-        .filter(Application.class::isInstance)
-        .map(k -> ((Application) k).platforms())
-        .filter(p -> p.size() == 1)
-        .map(List::getFirst)
-        .orElse(environmentId);
+    return naming().place(environmentId);
   }
 
   /** The title of a setup. */
@@ -115,13 +73,10 @@ public final class Titles {
    * where one is can be told from the keys.
    */
   public String caps(EnvironmentId environmentId) {
-    Catalog catalog = session.workspace().get().catalog();
-    EnvironmentId platform = platform(environmentId);
-    List<EnvironmentId> platforms =
-        catalog.environments().stream()
-            .filter(e -> e.kind() instanceof Environment.Platform)
-            .map(Environment::id)
-            .toList();
-    return "caps-" + Math.max(0, platforms.indexOf(platform)) % LOOKS;
+    return "caps-" + naming().look(environmentId);
+  }
+
+  private Naming naming() {
+    return new Naming(session.workspace().get().catalog());
   }
 }

@@ -16,16 +16,13 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import polydex.boards.Board;
+import polydex.boards.KeyLegends;
 import polydex.boards.Layout;
 import polydex.boards.Presses;
-import polydex.catalog.Action;
-import polydex.catalog.ActionId;
-import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
 import polydex.desktop.controls.GestureView;
-import polydex.desktop.controls.KeyLegends;
 import polydex.desktop.controls.KeyboardView;
 import polydex.desktop.controls.KeyboardView.Cap;
 import polydex.desktop.controls.Lists;
@@ -36,11 +33,9 @@ import polydex.desktop.state.Analysis;
 import polydex.keys.Gesture;
 import polydex.keys.Held;
 import polydex.keys.Key;
-import polydex.keys.KeyRef;
-import polydex.keys.Modifiers;
-import polydex.keys.Physical;
 import polydex.keys.Step;
-import polydex.route.Trace;
+import polydex.route.KeyUses;
+import polydex.route.KeyUses.Use;
 
 /** The keyboard under the fingers: for what is held, what every key does, here or in a keymap. */
 final class KeyboardPanel extends VBox {
@@ -105,20 +100,22 @@ final class KeyboardPanel extends VBox {
     Layout layout = analysis.traces().tracer().layout();
     Board board = analysis.workspace().world().boards().get(analysis.traces().setup().board());
     Catalog catalog = analysis.workspace().catalog();
-    Map<Key, List<Does>> does =
-        scope
-            .getValue()
-            .environment()
-            .map(e -> inKeymap(catalog, e, layout))
-            .orElseGet(() -> inSetup(analysis, board));
+    Optional<EnvironmentId> keymap = scope.getValue().environment();
+    Map<Key, List<Use>> does =
+        keymap
+            .map(e -> KeyUses.inKeymap(catalog, e, layout, held.now()))
+            .orElseGet(
+                () -> KeyUses.inSetup(analysis.traces().tracer(), board, Held.of(held.now())));
     Map<Key, Cap> shown = new HashMap<>();
     Map<Key, List<String>> words = new LinkedHashMap<>();
     int taken = 0;
     for (Board.KeyPlace place : board.places()) {
       Key key = place.key();
-      List<Does> list = does.getOrDefault(key, List.of());
-      shown.put(key, cap(key, layout, list));
-      words.put(key, list.stream().map(Does::whole).toList());
+      List<Use> list = does.getOrDefault(key, List.of());
+      shown.put(key, cap(key, layout, list, catalog));
+      words.put(
+          key,
+          list.stream().map(u -> whole(u, catalog, keymap.isPresent() ? "in" : "by")).toList());
       taken += list.isEmpty() ? 0 : 1;
     }
     texts = words;
@@ -132,71 +129,19 @@ final class KeyboardPanel extends VBox {
     showChosen();
   }
 
-  /** What a key does, short and whole. */
-  private record Does(String title, String whole, boolean losesWork) {}
-
-  private Map<Key, List<Does>> inSetup(Analysis analysis, Board board) {
-    Map<Key, List<Does>> all = new HashMap<>();
-    Catalog catalog = analysis.workspace().catalog();
-    Held down = Held.of(held.now());
-    for (Board.KeyPlace place : board.places()) {
-      if (place.key().isModifier()) {
-        continue;
-      }
-      Gesture gesture = Gesture.of(new Step.Stroke(down, new KeyRef.Placed(place.key())));
-      Trace trace = analysis.traces().tracer().trace(gesture);
-      trace
-          .acted()
-          .ifPresent(
-              a ->
-                  all.put(
-                      place.key(),
-                      List.of(
-                          does(
-                              catalog,
-                              a.action(),
-                              "%s, by %s"
-                                  .formatted(catalog.title(a.action()), a.layer().title())))));
-    }
-    return all;
+  private static String whole(Use use, Catalog catalog, String before) {
+    return catalog.title(use.action())
+        + use.more().map(g -> " (" + g + ")").orElse("")
+        + (use.where().isEmpty() ? "" : ", " + before + " " + use.where());
   }
 
-  private Map<Key, List<Does>> inKeymap(Catalog catalog, EnvironmentId environment, Layout layout) {
-    Map<Key, List<Does>> all = new HashMap<>();
-    Modifiers down = held.now();
-    Environment where = catalog.environment(environment).orElseThrow();
-    for (Binding binding : catalog.bindings(environment)) {
-      for (Gesture member : binding.gesture().expand()) {
-        List<Physical> presses = Presses.physical(member, layout).orElse(List.of());
-        if (presses.isEmpty()
-            || !(presses.getFirst() instanceof Physical.Press first)
-            || !first.held().modifiers().eitherSide().equals(down)) {
-          continue;
-        }
-        String context =
-            binding.context().equals(where.contexts().getFirst().id())
-                ? ""
-                : ", in " + where.context(binding.context()).map(c -> c.title()).orElse("");
-        String more = presses.size() > 1 ? " (" + member + ")" : "";
-        all.computeIfAbsent(first.key(), _ -> new ArrayList<>())
-            .add(does(catalog, binding.action(), catalog.title(binding.action()) + more + context));
-      }
-    }
-    return all;
-  }
-
-  private static Does does(Catalog catalog, ActionId action, String whole) {
-    boolean loses =
-        catalog.action(action).filter(a -> a.harm() == Action.Harm.LOSES_WORK).isPresent();
-    return new Does(catalog.title(action), whole, loses);
-  }
-
-  private static Cap cap(Key key, Layout layout, List<Does> list) {
-    String style = list.stream().anyMatch(Does::losesWork) ? "board-key-loses" : "";
+  private static Cap cap(Key key, Layout layout, List<Use> list, Catalog catalog) {
+    String style = list.stream().anyMatch(u -> u.losesWork(catalog)) ? "board-key-loses" : "";
     String does =
         list.isEmpty()
             ? ""
-            : list.getFirst().title() + (list.size() > 1 ? " +" + (list.size() - 1) : "");
+            : catalog.title(list.getFirst().action())
+                + (list.size() > 1 ? " +" + (list.size() - 1) : "");
     return new Cap(KeyLegends.of(key, layout), does, style);
   }
 

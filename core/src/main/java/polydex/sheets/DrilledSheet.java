@@ -1,0 +1,140 @@
+package polydex.sheets;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.Predicate;
+import polydex.catalog.Binding;
+import polydex.catalog.EnvironmentId;
+import polydex.recall.Confusions;
+import polydex.recall.DrillItem;
+import polydex.recall.ItemState;
+import polydex.sheets.Sheet.Cell;
+import polydex.sheets.Sheet.Line;
+import polydex.sheets.Sheet.Lines;
+import polydex.sheets.Sheet.Part;
+
+/** What drills say: what is not yet fluent, what is new, and what is taken for what. */
+final class DrilledSheet {
+  private static final Duration WEEK = Duration.ofDays(7);
+
+  private final Drafting drafting;
+
+  DrilledSheet(Drafting drafting) {
+    this.drafting = drafting;
+  }
+
+  Sheet notFluent() {
+    return drafting.sheet(
+        "Not yet fluent",
+        "Fluent is what was right and fast three days running and is remembered for three weeks.",
+        byEnvironment(
+            s -> !s.isFluent(), "Everything that was drilled is fluent, or nothing was drilled."));
+  }
+
+  Sheet begunThisWeek() {
+    Instant since = drafting.material().now().minus(WEEK);
+    return drafting.sheet(
+        "New this week",
+        "Answered for the first time in the last seven days.",
+        byEnvironment(s -> s.begun().isAfter(since), "Nothing new was begun in seven days."));
+  }
+
+  private List<Part> byEnvironment(Predicate<ItemState> which, String none) {
+    SheetMaterial material = drafting.material();
+    Map<EnvironmentId, List<Line>> lines = new LinkedHashMap<>();
+    material.states().entrySet().stream()
+        .filter(e -> which.test(e.getValue()))
+        .filter(e -> !bindings(e.getKey()).isEmpty())
+        .sorted(
+            Comparator.comparing(
+                    (Map.Entry<DrillItem, ItemState> e) -> e.getValue().due(material.retention()))
+                .thenComparing(Map.Entry.comparingByKey()))
+        .forEach(
+            e ->
+                lines
+                    .computeIfAbsent(e.getKey().environment(), _ -> new ArrayList<>())
+                    .add(line(e.getKey(), e.getValue())));
+    if (lines.isEmpty()) {
+      return List.of(new Sheet.Said("", none));
+    }
+    return lines.entrySet().stream()
+        .<Part>map(
+            e ->
+                new Lines(drafting.naming().place(e.getKey()), List.of(), "recalled", e.getValue()))
+        .toList();
+  }
+
+  private Line line(DrillItem item, ItemState state) {
+    return new Line(
+        drafting.catalog().title(item.action()),
+        "",
+        List.of(cell(item)),
+        String.format(
+            Locale.ROOT, "%.0f %%", 100 * state.retrievability(drafting.material().now())),
+        List.of(),
+        drafting.notes().of(bindings(item)));
+  }
+
+  private Cell cell(DrillItem item) {
+    return new Cell(
+        bindings(item).stream()
+            .map(b -> drafting.shown(b.gesture(), item.environment()))
+            .distinct()
+            .toList());
+  }
+
+  private List<Binding> bindings(DrillItem item) {
+    return drafting.catalog().bindings(item.environment(), item.action());
+  }
+
+  Sheet confused() {
+    List<Line> open = new ArrayList<>();
+    List<Line> once = new ArrayList<>();
+    for (Confusions.Count count : drafting.material().confused()) {
+      DrillItem one = count.pair().one();
+      DrillItem other = count.pair().other();
+      if (!bindings(one).isEmpty() && !bindings(other).isEmpty()) {
+        (count.isOpen() ? open : once)
+            .add(
+                new Line(
+                    title(one) + " / " + title(other),
+                    "",
+                    List.of(cell(one), cell(other)),
+                    "%,d ×".formatted(count.ever()),
+                    List.of(where(one, other)),
+                    List.of()));
+      }
+    }
+    List<Part> parts = new ArrayList<>();
+    List<String> columns = List.of("the one", "the other");
+    if (!open.isEmpty()) {
+      parts.add(new Lines("Still mixed up", columns, "in all", open));
+    }
+    if (!once.isEmpty()) {
+      parts.add(new Lines("Happened once, or settled", columns, "in all", once));
+    }
+    if (parts.isEmpty()) {
+      parts.add(new Sheet.Said("", "No gesture was pressed for another yet."));
+    }
+    return drafting.sheet(
+        "Taken for one another",
+        "Pressed in drills for something else, those mixed up most first.",
+        parts);
+  }
+
+  private String title(DrillItem item) {
+    return drafting.catalog().title(item.action());
+  }
+
+  private String where(DrillItem one, DrillItem other) {
+    String here = drafting.naming().place(one.environment());
+    String there = drafting.naming().place(other.environment());
+    return here.equals(there) ? "both in " + here : here + " / " + there;
+  }
+}

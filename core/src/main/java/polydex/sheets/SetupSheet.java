@@ -1,0 +1,114 @@
+package polydex.sheets;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import polydex.catalog.Action;
+import polydex.catalog.ActionId;
+import polydex.catalog.Binding;
+import polydex.catalog.EnvironmentId;
+import polydex.catalog.MenuKeys;
+import polydex.keys.Gesture;
+import polydex.route.Setup;
+import polydex.route.SetupTraces;
+import polydex.route.TracedBinding;
+import polydex.sheets.Sheet.Cell;
+import polydex.sheets.Sheet.Line;
+import polydex.sheets.Sheet.Lines;
+import polydex.sheets.Sheet.Part;
+import polydex.sheets.Sheet.Said;
+
+/**
+ * What really works in a setup: every binding is traced as a person would press it, and stands here
+ * only if its action happens. O(bindings · layers).
+ */
+final class SetupSheet {
+  private final Drafting drafting;
+
+  SetupSheet(Drafting drafting) {
+    this.drafting = drafting;
+  }
+
+  /** What one action can be done with, in one environment. */
+  private record Found(EnvironmentId environment, ActionId action) {}
+
+  Sheet of(Setup setup, boolean pictures) {
+    SetupTraces traces = SetupTraces.of(setup, drafting.workspace().world());
+    Map<String, Map<Found, List<TracedBinding>>> groups = new LinkedHashMap<>();
+    Set<String> fails = new LinkedHashSet<>();
+    for (TracedBinding t : traces.all()) {
+      if (MenuKeys.isOne(t.binding())) {
+        continue;
+      }
+      if (!t.works()) {
+        fails.add(t.environment().value() + " " + t.binding().id());
+        continue;
+      }
+      groups
+          .computeIfAbsent(title(t), _ -> new LinkedHashMap<>())
+          .computeIfAbsent(new Found(t.environment(), t.binding().action()), _ -> new ArrayList<>())
+          .add(t);
+    }
+    List<Part> parts = new ArrayList<>();
+    groups.forEach(
+        (title, found) ->
+            parts.add(
+                new Lines(title, found.entrySet().stream().map(e -> line(setup, e)).toList())));
+    if (pictures) {
+      parts.addAll(Pictures.ofSetup(traces));
+    }
+    if (!fails.isEmpty()) {
+      parts.add(
+          new Said(
+              "What does not",
+              ("%s of the keymaps %s not do here what %s; the sheet “%s” says why and what helps.")
+                  .formatted(
+                      Drafting.count(fails.size(), "binding"),
+                      fails.size() == 1 ? "does" : "do",
+                      fails.size() == 1 ? "it says" : "they say",
+                      SheetKind.CONFLICTS.title())));
+    }
+    int works = groups.values().stream().mapToInt(Map::size).sum();
+    return drafting.sheet(
+        setup.title(),
+        "%s can be done by keys here. Each was followed from the keyboard to where it is taken."
+            .formatted(Drafting.count(works, "action")),
+        parts);
+  }
+
+  private String title(TracedBinding t) {
+    String group = drafting.catalog().action(t.binding().action()).map(Action::group).orElse("");
+    return drafting.naming().title(t.environment())
+        + (t.own() ? ": your own" : group.isBlank() ? "" : ": " + group);
+  }
+
+  private Line line(Setup setup, Map.Entry<Found, List<TracedBinding>> found) {
+    Map<Binding, List<TracedBinding>> byBinding = new LinkedHashMap<>();
+    found
+        .getValue()
+        .forEach(t -> byBinding.computeIfAbsent(t.binding(), _ -> new ArrayList<>()).add(t));
+    Set<Gesture> gestures = new LinkedHashSet<>();
+    byBinding.forEach((binding, ways) -> gestures.addAll(pressed(binding, ways)));
+    // Whatever runs inside, the keys under the fingers are those of the outermost machine.
+    EnvironmentId under = setup.machine().platform();
+    return new Line(
+        drafting.catalog().title(found.getKey().action()),
+        "",
+        List.of(new Cell(gestures.stream().map(g -> drafting.shown(g, under)).toList())),
+        "",
+        List.of(),
+        drafting.notes().of(List.copyOf(byBinding.keySet())));
+  }
+
+  /** A family stands as one where every member of it works as it is written. */
+  private static Collection<Gesture> pressed(Binding binding, List<TracedBinding> ways) {
+    Set<Gesture> all = new LinkedHashSet<>(ways.stream().map(TracedBinding::gesture).toList());
+    return binding.gesture().isFamily() && all.containsAll(binding.gesture().expand())
+        ? List.of(binding.gesture())
+        : all;
+  }
+}
