@@ -38,6 +38,11 @@ final class Logged {
     audit.add(event);
   }
 
+  /** What was answered, item by item. */
+  Progress progress() {
+    return progress;
+  }
+
   /** All that is known; what is asked for "lately" counts back from the day of the last event. */
   Knowledge known() {
     return new Knowledge(

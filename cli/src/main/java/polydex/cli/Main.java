@@ -45,6 +45,7 @@ import polydex.keys.Visible;
       LayoutCommand.class,
       KeymapCommand.class,
       CompareCommand.class,
+      SheetCommand.class,
       DrillCommand.class,
       MouseCommand.class,
       BackupsCommand.class,

@@ -28,8 +28,10 @@ import polydex.files.demo.DemoHistory;
 import polydex.files.json.WorldFile;
 import polydex.files.store.Store;
 import polydex.person.Knowledge;
+import polydex.recall.DrillSettings;
 import polydex.route.Setup;
 import polydex.route.SetupId;
+import polydex.sheets.SheetMaterial;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
 
@@ -91,6 +93,26 @@ final class Source {
 
   /** What is known by the two logs; nothing is in either for a world without them. */
   Knowledge known(Workspace workspace) throws FileProblem {
+    return logged(workspace).known();
+  }
+
+  /** What sheets are made from; the demo's moment is the end of its history. */
+  SheetMaterial material(Workspace workspace, String madeBy) throws FileProblem {
+    Logged read = logged(workspace);
+    return SheetMaterial.of(
+        read.known(), read.progress(), DrillSettings.USUAL.retention(), now(), madeBy);
+  }
+
+  /** The moment that counts: of the demo, also in a file of its own, the end of its history. */
+  private Instant now() throws FileProblem {
+    return choice.file == null
+        ? DemoHistory.NOW
+        : withStore(choice.file, s -> s.setting(DemoFile.NOW))
+            .map(Instant::parse)
+            .orElseGet(Instant::now);
+  }
+
+  private Logged logged(Workspace workspace) throws FileProblem {
     Logged reading = new Logged(workspace, zone());
     if (choice.demo) {
       DemoHistory history = DemoHistory.of(workspace);
@@ -105,7 +127,7 @@ final class Source {
             return store;
           });
     }
-    return reading.known();
+    return reading;
   }
 
   /** Something planned on a workspace. */

@@ -65,7 +65,7 @@ final class SetupSheet {
       parts.add(
           new Said(
               "What does not",
-              ("%s of the keymaps %s not do here what %s; the sheet “%s” says why and what helps.")
+              "%s of the keymaps %s not do here what %s; the sheet “%s” says why and what helps."
                   .formatted(
                       Drafting.count(fails.size(), "binding"),
                       fails.size() == 1 ? "does" : "do",

@@ -65,7 +65,7 @@ final class Look {
             "mono-latin-400-normal",
             "mono-latin-700-normal")) {
       Font.loadFont(
-          Look.class.getResourceAsStream("fonts/atkinson-hyperlegible-" + font + ".woff"),
+          Look.class.getResourceAsStream("/polydex/fonts/atkinson-hyperlegible-" + font + ".ttf"),
           TEXT_PIXELS);
     }
   }

@@ -1,0 +1,52 @@
+package polydex.files.sheets;
+
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import polydex.sheets.Sheet.Foot;
+
+/** What stands below every page: the day, what it is of, who made it, and which page it is. */
+final class PageFoot {
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.ENGLISH);
+  private static final double TYPE = Paper.SMALLEST_TYPE;
+
+  private PageFoot() {}
+
+  /** As people write a day. */
+  static String day(Foot foot) {
+    return DAY.format(foot.day());
+  }
+
+  static List<Mark> of(Pages pages, int page) {
+    Paper paper = pages.paper();
+    Foot foot = pages.sheet().foot();
+    boolean card = paper.form() == Paper.Form.CARD;
+    double width = paper.width() - 2 * Pages.MARGIN;
+    double y = (card ? paper.height() / 2 : paper.height()) - Pages.MARGIN - Pages.FOOT + 14;
+    List<Mark> marks = new ArrayList<>();
+    marks.add(new Mark.Rule(Pages.MARGIN, y, Pages.MARGIN + width, y, 0.5, false));
+    String number =
+        pages.pages().size() == 1 ? "" : "%,d of %,d".formatted(page + 1, pages.pages().size());
+    double wide = Typeface.TEXT.widthOf(number) * TYPE;
+    double base = y + 3 + Lettering.ASCENT * TYPE;
+    String said =
+        Stream.of(day(foot), foot.of(), page == 0 ? "" : pages.sheet().title(), foot.madeBy())
+            .filter(s -> !s.isEmpty())
+            .collect(Collectors.joining("  ·  "));
+    marks.addAll(
+        Lettering.set(
+            Typeface.TEXT,
+            Lettering.cut(Typeface.TEXT, said, (width - wide - 12) / TYPE),
+            TYPE,
+            Pages.MARGIN,
+            base,
+            true));
+    marks.addAll(
+        Lettering.set(Typeface.TEXT, number, TYPE, Pages.MARGIN + width - wide, base, true));
+    return marks;
+  }
+}

@@ -1,0 +1,174 @@
+package polydex.files.sheets;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.FileAlreadyExistsException;
+import java.nio.file.FileSystemException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import polydex.files.FileProblem;
+import polydex.files.json.ModelJson;
+import polydex.sheets.Sheet;
+
+/** Sheets written to files, whose form is known by the end of their name. */
+public final class SheetFile {
+  private SheetFile() {}
+
+  /** What a sheet can be written as. */
+  public enum Form {
+    PDF(".pdf", "PDF"),
+    HTML(".html", "HTML"),
+    MARKDOWN(".md", "Markdown"),
+    CSV(".csv", "CSV"),
+    JSON(".json", "JSON");
+
+    private final String end;
+    private final String title;
+
+    Form(String end, String title) {
+      this.end = end;
+      this.title = title;
+    }
+
+    /** The end of the names of its files. */
+    public String end() {
+      return end;
+    }
+
+    /** As people call it. */
+    public String title() {
+      return title;
+    }
+
+    /** The form of a file by its name. */
+    public static Optional<Form> of(String name) {
+      return Arrays.stream(values())
+          .filter(f -> name.toLowerCase(Locale.ROOT).endsWith(f.end))
+          .findFirst();
+    }
+
+    /** The ends of all names, in a sentence. */
+    public static String ends() {
+      return Arrays.stream(values()).map(Form::end).collect(Collectors.joining(", "));
+    }
+  }
+
+  /**
+   * The lines of a sheet as {@code docs/schemas/sheet.schema.json} describes them.
+   *
+   * @param lines every line with the part that it belongs to
+   */
+  record Written(
+      String title,
+      String about,
+      String day,
+      String of,
+      String madeBy,
+      List<SheetRows.Row> lines) {}
+
+  /** The form of a file, or a refusal that names those that there are. */
+  public static Form form(Path file) throws FileProblem {
+    return Form.of(String.valueOf(file.getFileName()))
+        .orElseThrow(
+            () ->
+                new FileProblem(
+                    "%s: the end of its name does not say what it is to be; it can be %s."
+                        .formatted(file.getFileName(), Form.ends())));
+  }
+
+  /** A sheet in one of the forms that are text. */
+  public static String text(Sheet sheet, Paper paper, Form form) {
+    return switch (form) {
+      case HTML -> HtmlSheet.write(sheet, paper);
+      case MARKDOWN -> MarkdownSheet.write(sheet);
+      case CSV -> CsvSheet.write(sheet);
+      case JSON ->
+          ModelJson.writePretty(
+              new Written(
+                  sheet.title(),
+                  sheet.about(),
+                  sheet.foot().day().toString(),
+                  sheet.foot().of(),
+                  sheet.foot().madeBy(),
+                  SheetRows.of(sheet)));
+      case PDF -> throw new IllegalArgumentException("PDF is no text");
+    };
+  }
+
+  /**
+   * Writes a sheet, whole or not at all.
+   *
+   * @param replace whether a file of this name may be written over
+   * @throws FileProblem where it can't be written there; a file that was there is as it was
+   */
+  public static void write(Sheet sheet, Paper paper, Path file, boolean replace)
+      throws FileProblem {
+    Form form = form(file);
+    byte[] bytes =
+        form == Form.PDF
+            ? pdf(Pages.of(sheet, paper))
+            : text(sheet, paper, form).getBytes(StandardCharsets.UTF_8);
+    put(bytes, file, replace);
+  }
+
+  /** Pages as the bytes of a PDF file. */
+  public static byte[] pdf(Pages pages) {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    try {
+      PdfSheet.write(pages, out);
+    } catch (IOException e) {
+      throw new UncheckedIOException("Memory can be written", e);
+    }
+    return out.toByteArray();
+  }
+
+  private static void put(byte[] bytes, Path file, boolean replace) throws FileProblem {
+    Path whole = file.toAbsolutePath();
+    Path folder = whole.getParent();
+    if (folder == null || !Files.isDirectory(folder)) {
+      throw new FileProblem("There is no folder %s to write into.".formatted(folder));
+    }
+    Path beside = null;
+    try {
+      if (!replace && Files.exists(whole)) {
+        throw new FileAlreadyExistsException(whole.toString());
+      }
+      beside = whole.resolveSibling("." + whole.getFileName() + ".part");
+      Files.write(beside, bytes);
+      Files.move(
+          beside, whole, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+    } catch (FileAlreadyExistsException e) {
+      throw new FileProblem("%s is there already; it was left as it is.".formatted(file), e);
+    } catch (IOException e) {
+      throw new FileProblem(
+          "%s can't be written: %s. Nothing was changed.".formatted(file, reason(e)), e);
+    } finally {
+      clear(beside);
+    }
+  }
+
+  private static String reason(IOException e) {
+    return e instanceof FileSystemException f && f.getReason() != null
+        ? f.getReason()
+        : String.valueOf(e.getMessage());
+  }
+
+  private static void clear(@Nullable Path beside) {
+    if (beside != null) {
+      try {
+        Files.deleteIfExists(beside);
+      } catch (IOException _) {
+        // What is left of a failed write is small, and its name says whose it is.
+      }
+    }
+  }
+}
