@@ -1,11 +1,26 @@
 package polydex.boards;
 
+import java.util.Arrays;
+import java.util.Map;
 import polydex.keys.Key;
 import polydex.keys.KeyRef;
+import polydex.keys.Modifier;
 
 /** What stands on keys that are drawn small. */
 public final class KeyLegends {
   private KeyLegends() {}
+
+  /** The same with a platform's words for modifiers. */
+  public static String of(Key key, Layout layout, Map<Modifier, String> names) {
+    String legend = of(key, layout);
+    return key.isModifier()
+        ? Arrays.stream(Modifier.values())
+            .filter(m -> m.written().equals(legend))
+            .findFirst()
+            .map(m -> names.getOrDefault(m, legend))
+            .orElse(legend)
+        : legend;
+  }
 
   /** The legend of a key on a layout. */
   public static String of(Key key, Layout layout) {

@@ -19,10 +19,12 @@ public record Naming(Catalog catalog) {
     return catalog.environment(environment).map(Environment::title).orElse(environment.value());
   }
 
-  /** An environment with the platform that it is on: "Timeline on Corvid". */
+  /**
+   * An environment with the platform that it is on, unless its title says it: "Timeline on Corvid".
+   */
   public String place(EnvironmentId environment) {
     EnvironmentId platform = platform(environment);
-    return platform.equals(environment)
+    return platform.equals(environment) || title(environment).contains(title(platform))
         ? title(environment)
         : title(environment) + " on " + title(platform);
   }

@@ -76,6 +76,11 @@ public record Conflict(
       return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
+    /** As people say it. */
+    public String said() {
+      return this == NEEDS_FN ? "needs Fn" : name().toLowerCase(Locale.ROOT).replace('_', ' ');
+    }
+
     /** The kind that is written so; none where this program knows no such kind. */
     public static Optional<Kind> of(String written) {
       String name = written.strip().replace('-', '_').toUpperCase(Locale.ROOT);

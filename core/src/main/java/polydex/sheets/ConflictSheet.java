@@ -108,7 +108,7 @@ final class ConflictSheet {
             .toList();
     return new Line(
         ConflictSentence.withoutGesture(worst, catalog),
-        worst.kind().written(),
+        worst.kind().said(),
         List.of(
             new Cell(
                 List.of(drafting.shown(worst.loser().gesture(), worst.loser().environment())))),

@@ -103,7 +103,9 @@ final class DrilledSheet {
         (count.isOpen() ? open : once)
             .add(
                 new Line(
-                    title(one) + " / " + title(other),
+                    title(one).equals(title(other))
+                        ? title(one)
+                        : title(one) + " / " + title(other),
                     "",
                     List.of(cell(one), cell(other)),
                     "%,d ×".formatted(count.ever()),

@@ -1,5 +1,6 @@
 package polydex.sheets;
 
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -23,6 +24,9 @@ import polydex.sheets.Sheet.Said;
 
 /** What the mouse log says: what is still done with the pointer, and the last seven days. */
 final class MouseSheet {
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.ENGLISH);
+
   private final Drafting drafting;
   private final Findings findings;
 
@@ -106,7 +110,9 @@ final class MouseSheet {
     parts.add(rows("For the next week", review.proposals()));
     return drafting.sheet(
         "The week from %s to %s"
-            .formatted(review.days().getStart(), review.days().getEnd().minusDays(1)),
+            .formatted(
+                DAY.format(review.days().getStart()),
+                DAY.format(review.days().getEnd().minusDays(1))),
         review.now().workingDays() == 0 ? "Nothing was logged in these seven days." : "",
         parts);
   }

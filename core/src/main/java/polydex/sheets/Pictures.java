@@ -58,7 +58,8 @@ final class Pictures {
                     world.catalog(),
                     board.get(),
                     layout.get(),
-                    held.words(naming.words(environment)),
+                    held,
+                    naming.words(environment),
                     uses.get(held),
                     naming.look(environment)))
         .toList();
@@ -87,7 +88,8 @@ final class Pictures {
                     world.catalog(),
                     board,
                     layout,
-                    held.words(naming.words(platform)),
+                    held,
+                    naming.words(platform),
                     uses.get(held),
                     naming.look(platform)))
         .toList();
@@ -123,9 +125,11 @@ final class Pictures {
       Catalog catalog,
       Board board,
       Layout layout,
-      List<String> held,
+      Modifiers modifiers,
+      Map<Modifier, String> names,
       Map<Key, List<Use>> uses,
       int look) {
+    List<String> held = modifiers.words(names);
     Map<Key, Face> faces = new EnumMap<>(Key.class);
     for (Board.KeyPlace place : board.places()) {
       List<Use> of = uses.getOrDefault(place.key(), List.of());
@@ -138,7 +142,7 @@ final class Pictures {
       faces.put(
           place.key(),
           new Face(
-              KeyLegends.of(place.key(), layout),
+              KeyLegends.of(place.key(), layout, names),
               does,
               of.stream().anyMatch(u -> u.losesWork(catalog))));
     }

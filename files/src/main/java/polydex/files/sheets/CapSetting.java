@@ -19,6 +19,7 @@ final class CapSetting {
   private static final double ARROW = 0.8;
   private static final double AROUND_ARROW = 0.26;
   private static final double BETWEEN_ROWS = 0.25;
+  private static final double BELOW = 0.2;
   private static final int SINGLE_DIGITS = 10;
 
   private final double size;
@@ -45,13 +46,15 @@ final class CapSetting {
     for (CapMark mark : CapMark.of(shown.gesture(), shown.names())) {
       parts.add(part(mark, most));
     }
-    List<List<Part>> rows = rows(parts, most);
+    // The bracket of a hold hangs below its caps.
+    boolean holds = parts.stream().anyMatch(p -> p.mark() instanceof CapMark.Opens);
+    double step = (HEIGHT + BETWEEN_ROWS + (holds ? BELOW : 0)) * size;
     List<Mark> marks = new ArrayList<>();
     double widest = 0;
     double y = 0;
-    for (List<Part> row : rows) {
+    for (List<Part> row : rows(parts, most)) {
       widest = Math.max(widest, row(row, shown.look(), y, marks));
-      y += (HEIGHT + BETWEEN_ROWS) * size;
+      y += step;
     }
     return new Set(widest, y - BETWEEN_ROWS * size, marks);
   }
@@ -71,7 +74,7 @@ final class CapSetting {
         yield new Part(mark, said, Typeface.TEXT.widthOf(said) * size * LETTERS);
       }
       case CapMark.Next _ -> new Part(mark, "", (ARROW + 2 * AROUND_ARROW) * size);
-      case CapMark.Opens _ -> new Part(mark, "", 0.35 * size);
+      case CapMark.Opens _ -> new Part(mark, "", 0.3 * size);
       case CapMark.Closes _ -> new Part(mark, "", 0.1 * size);
       case CapMark.Pointer(String act) ->
           new Part(mark, act, (1.2 + Typeface.TEXT.widthOf(act) * LETTERS) * size);
@@ -146,7 +149,7 @@ final class CapSetting {
         case CapMark.Times _ ->
             to.addAll(
                 Lettering.set(Typeface.TEXT, part.text(), LETTERS * size, x, baseline, false));
-        case CapMark.Opens _ -> opened = x;
+        case CapMark.Opens _ -> opened = x + 0.14 * size;
         case CapMark.Closes _ -> {
           bracket(to, Math.max(0, opened), x, y);
           opened = -1;

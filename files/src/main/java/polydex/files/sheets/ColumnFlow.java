@@ -18,6 +18,9 @@ final class ColumnFlow {
 
   private static final int SIDE = 2;
 
+  /** Between what takes the whole width and what is below it, in points. */
+  private static final double BELOW_WIDE = 12;
+
   /** Steps of the search for the lowest columns; a page is some 800 points high. */
   private static final int HALVINGS = 10;
 
@@ -88,6 +91,7 @@ final class ColumnFlow {
       page.add(new Placed(piece, 0, top));
       top += piece.height();
     }
+    top += BELOW_WIDE;
   }
 
   private List<Run> runs(Block block) {

@@ -88,8 +88,8 @@ final class Composer {
       }
       blocks.add(
           new Block(
-              Optional.of(heading("Notes", false)),
-              Optional.of(heading("Notes", true)),
+              Optional.of(heading("Notes", false, column)),
+              Optional.of(heading("Notes", true, column)),
               notes,
               false));
     }
@@ -100,11 +100,15 @@ final class Composer {
     return switch (part) {
       case Sheet.Lines l -> {
         List<Piece> pieces = new ArrayList<>();
-        if (!l.columns().isEmpty() || !l.figure().isEmpty()) {
-          pieces.add(rows.columns(l));
-        }
         l.lines().forEach(line -> pieces.addAll(rows.row(l, line)));
-        yield titled(l.title(), pieces, false);
+        Block block = titled(l.title(), pieces, false);
+        yield l.columns().isEmpty() && l.figure().isEmpty()
+            ? block
+            : new Block(
+                block.heading().map(h -> h.over(rows.columns(l, Role.ROW_HEAD))),
+                block.again().map(h -> h.over(rows.columns(l, Role.ARTIFACT))),
+                pieces,
+                false);
       }
       case Sheet.Facts f -> titled(f.title(), f.facts().stream().map(rows::fact).toList(), false);
       case Sheet.Steps s -> {
@@ -123,22 +127,25 @@ final class Composer {
     return title.isEmpty()
         ? new Block(Optional.empty(), Optional.empty(), pieces, wide)
         : new Block(
-            Optional.of(heading(title, false)), Optional.of(heading(title, true)), pieces, wide);
+            Optional.of(heading(title, false, wide ? page : column)),
+            Optional.of(heading(title, true, column)),
+            pieces,
+            wide);
   }
 
-  private Piece heading(String title, boolean again) {
+  private Piece heading(String title, boolean again, double width) {
     double big = HEADING * size;
     List<Mark> marks = new ArrayList<>();
     double y = 0;
     String said = again ? title + " (continued)" : title;
-    for (String line : lines(Typeface.BOLD, said, column / big, 2)) {
+    for (String line : lines(Typeface.BOLD, said, width / big, 2)) {
       marks.addAll(Lettering.set(Typeface.BOLD, line, big, 0, y + Lettering.ASCENT * big, false));
       y += 1.2 * big;
     }
     y += 0.12 * size;
     Element words = new Element(again ? Role.ARTIFACT : Role.HEADING, "", marks);
     Element rule =
-        new Element(Role.ARTIFACT, "", List.of(new Mark.Rule(0, y, column, y, RULE, false)));
+        new Element(Role.ARTIFACT, "", List.of(new Mark.Rule(0, y, width, y, RULE, false)));
     return new Piece(0.9 * size, y + 0.3 * size, List.of(words, rule));
   }
 

@@ -21,6 +21,12 @@ final class PageFoot {
     return DAY.format(foot.day());
   }
 
+  /** What the sheet is called, from the second page on, unless what it is of says it. */
+  private static String titled(Pages pages, int page) {
+    String title = pages.sheet().title();
+    return page == 0 || pages.sheet().foot().of().contains(title) ? "" : title;
+  }
+
   static List<Mark> of(Pages pages, int page) {
     Paper paper = pages.paper();
     Foot foot = pages.sheet().foot();
@@ -34,7 +40,7 @@ final class PageFoot {
     double wide = Typeface.TEXT.widthOf(number) * TYPE;
     double base = y + 3 + Lettering.ASCENT * TYPE;
     String said =
-        Stream.of(day(foot), foot.of(), page == 0 ? "" : pages.sheet().title(), foot.madeBy())
+        Stream.of(day(foot), foot.of(), titled(pages, page), foot.madeBy())
             .filter(s -> !s.isEmpty())
             .collect(Collectors.joining("  ·  "));
     marks.addAll(

@@ -23,9 +23,9 @@ public final class Pages {
   /** Widths of columns, in ems: as narrow as people can read them, and as they like them. */
   private static final double NARROWEST = 19;
 
-  private static final double LIKED = 24;
+  private static final double LIKED = 21;
   private static final double FOR_TWO = 36;
-  private static final double FOR_FIGURES = 5;
+  private static final double FOR_FIGURES = 4;
   private static final double FOR_SENTENCES = 34;
   private static final int SENTENCE = 60;
 

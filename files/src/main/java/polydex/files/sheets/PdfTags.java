@@ -62,7 +62,8 @@ final class PdfTags {
   void next(Piece piece) {
     row = Optional.empty();
     boolean says = piece.elements().stream().anyMatch(e -> e.role() != Role.ARTIFACT);
-    if (says && piece.elements().stream().noneMatch(e -> e.role().inRow())) {
+    boolean heads = piece.elements().stream().anyMatch(e -> e.role() == Role.HEADING);
+    if (heads || (says && piece.elements().stream().noneMatch(e -> e.role().inRow()))) {
       table = Optional.empty();
     }
     if (says && piece.elements().stream().noneMatch(e -> e.role() == Role.ITEM)) {

@@ -22,6 +22,10 @@ final class PictureSetting {
   /** Wider keys help nobody, in points of a key of 19 mm. */
   private static final double LARGEST_UNIT = 60;
 
+  private static final Face FREE = new Face("", "", false);
+  private static final Set<Key> LETTER_BLOCK_ENDS =
+      EnumSet.of(Key.Backspace, Key.Enter, Key.ShiftRight, Key.ControlRight);
+
   private final double size;
   private final double width;
 
@@ -31,20 +35,39 @@ final class PictureSetting {
   }
 
   Piece set(Picture picture) {
-    double wide =
-        picture.board().places().stream().mapToDouble(p -> p.x() + p.width()).max().orElse(1);
+    double wide = wide(picture);
     double high =
         picture.board().places().stream().mapToDouble(p -> p.y() + p.height()).max().orElse(1);
     double scale = Math.min(width / wide, LARGEST_UNIT / 19.05);
     List<Mark> marks = new ArrayList<>();
     Set<Key> drawn = EnumSet.noneOf(Key.class);
     for (KeyPlace place : picture.board().places()) {
-      Face face = picture.faces().getOrDefault(place.key(), new Face("", "", false));
+      if (place.x() + place.width() > wide + 1) {
+        continue;
+      }
+      Face face = picture.faces().getOrDefault(place.key(), FREE);
       // Of a key that is no rectangle only the first part bears letters.
       key(marks, place, scale, drawn.add(place.key()) ? face : new Face("", face.does(), false));
     }
     return new Piece(
         0, high * scale + 0.4 * size, List.of(new Element(Role.FIGURE, said(picture), marks)));
+  }
+
+  /** Blocks of keys to the right of the letters are left away where none of their keys is used. */
+  private static double wide(Picture picture) {
+    return picture.board().places().stream()
+        .filter(
+            p ->
+                LETTER_BLOCK_ENDS.contains(p.key())
+                    || !picture.faces().getOrDefault(p.key(), FREE).does().isEmpty())
+        .mapToDouble(p -> p.x() + p.width())
+        .max()
+        .orElseGet(
+            () ->
+                picture.board().places().stream()
+                    .mapToDouble(p -> p.x() + p.width())
+                    .max()
+                    .orElse(1));
   }
 
   private void key(List<Mark> marks, KeyPlace place, double scale, Face face) {

@@ -1,5 +1,6 @@
 package polydex.files.sheets;
 
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -59,6 +60,17 @@ record Piece(double before, double height, List<Element> elements) {
   /** Copies the list. */
   Piece {
     elements = List.copyOf(elements);
+  }
+
+  /** This one with another below it, as one. */
+  Piece over(Piece below) {
+    List<Element> all = new ArrayList<>(elements);
+    double down = height + below.before();
+    for (Element e : below.elements()) {
+      all.add(
+          new Element(e.role(), e.said(), e.marks().stream().map(m -> m.moved(0, down)).toList()));
+    }
+    return new Piece(before, down + below.height(), all);
   }
 
   double whole() {

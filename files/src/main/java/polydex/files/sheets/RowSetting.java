@@ -52,8 +52,8 @@ final class RowSetting {
     return (width - cellsLeft() - figureWidth(of) - count * GAP * size) / count;
   }
 
-  /** What stands over the columns. */
-  Piece columns(Lines of) {
+  /** What stands over the columns, once as itself and above what is continued as an artifact. */
+  Piece columns(Lines of, Role role) {
     double small = Math.max(Paper.SMALLEST_TYPE, 0.85 * size);
     List<Element> elements = new ArrayList<>();
     double height = Lettering.LEADING * small;
@@ -61,11 +61,11 @@ final class RowSetting {
       double x = cellsLeft() + GAP * size + i * (cellWidth(of) + GAP * size);
       List<String> lines =
           Lettering.lines(Typeface.TEXT, of.columns().get(i), cellWidth(of) / small, 2);
-      elements.add(new Element(Role.ROW_HEAD, "", set(lines, Typeface.TEXT, small, x, 0, true)));
+      elements.add(new Element(role, "", set(lines, Typeface.TEXT, small, x, 0, true)));
       height = Math.max(height, lines.size() * Lettering.LEADING * small);
     }
     if (!of.figure().isEmpty()) {
-      elements.add(new Element(Role.ROW_HEAD, "", toTheRight(of.figure(), small, 0, true)));
+      elements.add(new Element(role, "", toTheRight(of.figure(), small, 0, true)));
     }
     return new Piece(0, height + 0.1 * size, elements);
   }
@@ -73,7 +73,10 @@ final class RowSetting {
   /** A line, and behind it what stands below it. */
   List<Piece> row(Lines of, Line line) {
     List<Piece> pieces = new ArrayList<>();
-    pieces.add(of.columns().isEmpty() ? single(of, line) : several(of, line));
+    Piece first = of.columns().isEmpty() ? single(of, line) : several(of, line);
+    // What has more below it is set apart from what is above it.
+    pieces.add(
+        line.under().isEmpty() ? first : new Piece(0.5 * size, first.height(), first.elements()));
     double small = Math.max(Paper.SMALLEST_TYPE, 0.9 * size);
     for (String under : line.under()) {
       List<String> lines = lines(Typeface.TEXT, under, (width - size) / small, SENTENCE_LINES);
