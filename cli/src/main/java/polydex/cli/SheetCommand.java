@@ -1,6 +1,5 @@
 package polydex.cli;
 
-import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.Arrays;
@@ -20,7 +19,7 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import picocli.CommandLine.TypeConversionException;
 import polydex.catalog.EnvironmentId;
-import polydex.files.FileProblem;
+import polydex.files.ProgramVersion;
 import polydex.files.sheets.Pages;
 import polydex.files.sheets.Paper;
 import polydex.files.sheets.SheetFile;
@@ -28,7 +27,6 @@ import polydex.route.Setup;
 import polydex.sheets.Sheet;
 import polydex.sheets.SheetKind;
 import polydex.sheets.SheetMaker;
-import polydex.sheets.SheetMaterial;
 import polydex.sheets.SheetWish;
 import polydex.workspace.Workspace;
 
@@ -132,7 +130,8 @@ final class SheetCommand implements Callable<Integer> {
       SheetFile.form(to);
     }
     Workspace workspace = source.workspace();
-    Sheet sheet = SheetMaker.make(wish(workspace), material(workspace));
+    Sheet sheet =
+        SheetMaker.make(wish(workspace), source.material(workspace, ProgramVersion.title()));
     Paper paper = new Paper(size, across, form);
     PrintWriter out = spec.commandLine().getOut();
     if (to == null) {
@@ -155,10 +154,6 @@ final class SheetCommand implements Callable<Integer> {
             : String.valueOf(pages.type()));
     pages.told().forEach(spec.commandLine().getErr()::println);
     return pages.told().isEmpty() ? Main.DONE : Main.NO;
-  }
-
-  private SheetMaterial material(Workspace workspace) throws IOException, FileProblem {
-    return source.material(workspace, String.join("", new OwnVersion().getVersion()));
   }
 
   private SheetWish wish(Workspace workspace) {

@@ -1,147 +1,40 @@
 package polydex.desktop.sheets;
 
-import java.nio.file.InvalidPathException;
-import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import java.util.function.UnaryOperator;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Parent;
-import javafx.scene.control.Button;
-import javafx.scene.control.Label;
-import javafx.scene.control.ListView;
-import javafx.scene.control.TextField;
-import javafx.scene.input.Clipboard;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.stage.DirectoryChooser;
-import javafx.stage.FileChooser;
-import polydex.boards.Layout;
-import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.desk.Place;
 import polydex.desktop.here.HereView;
 import polydex.desktop.keys.KeyCommand;
-import polydex.desktop.sheets.IntakeLines.Line;
-import polydex.desktop.state.Beside;
-import polydex.files.FileProblem;
-import polydex.files.json.ModelFiles;
-import polydex.files.json.ModelJson;
-import polydex.files.lists.ForeignList;
-import polydex.files.lists.Intake;
-import polydex.files.lists.ListReader;
-import polydex.files.xkb.XkbLayouts;
-import polydex.intake.BindingIntake;
-import polydex.intake.IntakePlan;
-import polydex.intake.IntakeRequest;
-import polydex.workspace.Change;
-import polydex.workspace.Workspace;
 
-/** Bringing lists of bindings in: first what would happen, line by line, then one change. */
+/** What one prints or hands on, and getting things in and out. */
 public final class SheetsPlace implements Place {
-
-  private static final String EXAMPLE =
-      """
-      application,context,action,gesture
-      Cue editor,text,Duplicate the line,Ctrl+Shift+D
-
-      Lists as they are found are read too: tables and lists of saved pages, documents and manuals, \
-      Markdown, wikis, JSON, YAML, settings of many kinds, lines of text, the clipboard, a whole folder \
-      or archive; and keymaps, boards and layouts in this program's own formats. Nothing is taken \
-      before you have seen what it would be.\
-      """;
-
-  private static final List<String> LISTS = List.of("<table", "<dl", "<li", "<kbd");
-
-  /** What was read: a list, or a file in one of our own formats. */
-  private sealed interface Material {}
-
-  private record Listed(ForeignList list) implements Material {}
-
-  private record Own(String name, String text) implements Material {}
-
-  /** What would be done. */
-  private record Preview(
-      Material material, Optional<Planned> planned, Change.Edit edit, String words) {}
-
-  /** A list, how it was put together, and what it would do. */
-  private record Planned(ForeignList list, Intake intake, IntakePlan plan) {}
-
   private final Desk desk;
   private final Keeping keeping;
   private final VBox root = new VBox();
-  private final TextField path = new TextField();
-  private final TextField target = new TextField();
-  private final TextField columns = new TextField();
-  private final Button choose = new Button("Choose a file...");
-  private final Button paste = new Button("Clipboard");
-  private final Button read = new Button("Preview");
-  private final Button take = new Button("Bring in");
-  private final Label summary = Texts.words("");
-  private final ListView<Line> lines;
-  private final Beside reading = new Beside("list");
-  private Optional<Material> material = Optional.empty();
-  private Optional<Preview> preview = Optional.empty();
-  private final IntakeWishes wishes = new IntakeWishes();
+  private final SheetsView sheets;
+  private final IntakeView intake;
 
   /** The place. */
   public SheetsPlace(Desk desk) {
     this.desk = desk;
     keeping = new Keeping(desk);
-    field(path, "Path of a list or keymap, or xkb: and a layout");
-    field(target, "Name of the application or desktop");
-    field(columns, "Columns: action=1, gesture=2");
-    path.setOnAction(_ -> read());
-    target.setOnAction(_ -> readOrAgain());
-    columns.setOnAction(_ -> readOrAgain());
-    choose.setOnAction(_ -> choose());
-    paste.setOnAction(_ -> paste());
-    read.setOnAction(_ -> read());
-    take.setOnAction(_ -> bringIn());
-    take.setDisable(true);
-    take.setMinWidth(Region.USE_PREF_SIZE);
-    lines =
-        Lists.of(
-            "Lines of the list",
-            (box, line) -> IntakeLines.row(box, line, desk.narrow().get()),
-            Line::text,
-            Texts.quiet(EXAMPLE));
-    lines.addEventHandler(KeyEvent.KEY_PRESSED, this::onLine);
-    ((Label) lines.getPlaceholder()).setMaxWidth(600);
-    lines.getPlaceholder().getStyleClass().add("example");
-    VBox.setVgrow(lines, Priority.ALWAYS);
-    HBox ask = new HBox(12, path, choose, paste);
-    ask.setAlignment(Pos.CENTER_LEFT);
-    HBox how = new HBox(12, target, columns, read);
-    how.setAlignment(Pos.CENTER_LEFT);
-    HBox.setHgrow(summary, Priority.ALWAYS);
-    summary.setMaxWidth(Double.MAX_VALUE);
-    HBox act = new HBox(12, summary, take);
-    act.setAlignment(Pos.CENTER_LEFT);
+    sheets = new SheetsView(desk);
+    intake = new IntakeView(desk);
+    VBox.setVgrow(sheets, Priority.ALWAYS);
+    VBox.setVgrow(intake, Priority.ALWAYS);
     root.getStyleClass().add("place");
-    root.getChildren()
-        .addAll(
-            Texts.heading("Sheets"),
-            Texts.part("Bring in a list of bindings"),
-            ask,
-            how,
-            act,
-            lines);
-    // A preview is of a workspace; when that has changed it has to be made anew.
-    desk.session().workspace().addListener((_, _, _) -> again());
+    root.getChildren().addAll(Texts.heading("Sheets"), sheets);
   }
 
-  private static void field(TextField field, String name) {
-    field.setPromptText(name);
-    field.setAccessibleText(name);
-    HBox.setHgrow(field, Priority.ALWAYS);
+  private Node view() {
+    return root.getChildren().getLast();
   }
 
   @Override
@@ -161,267 +54,38 @@ public final class SheetsPlace implements Place {
 
   @Override
   public List<KeyCommand> commands() {
-    return List.of(
-        KeyCommand.of("Ctrl+O", "Choose a file", this::choose),
-        KeyCommand.quiet("Ctrl+Shift+O", "Choose a folder", this::chooseFolder),
-        KeyCommand.of("Ctrl+Shift+V", "From the clipboard", this::paste),
-        KeyCommand.of("Ctrl+Enter", "Bring in", this::bringIn),
-        KeyCommand.of("F7", "What it is about", this::otherSubject),
-        KeyCommand.of("Ctrl+G", "Drop what is gone", this::toggleGone),
-        KeyCommand.of("F6", "Copies", keeping::copies),
-        KeyCommand.of("F8", "Everything out", keeping::archive),
-        KeyCommand.of("F9", "This computer", () -> new HereView(desk).open(() -> {})),
-        KeyCommand.quiet("Esc", "Stop reading", this::stop));
+    List<KeyCommand> all = new ArrayList<>();
+    if (view() == sheets) {
+      all.addAll(sheets.commands());
+      all.add(KeyCommand.of("F4", "Bring in", () -> turn(intake)));
+      all.add(KeyCommand.of("F5", "Hand on", () -> HandOn.open(desk)));
+    } else {
+      all.addAll(intake.commands());
+      all.add(KeyCommand.of("F4", "Make a sheet", () -> turn(sheets)));
+    }
+    all.add(KeyCommand.quiet("F6", "Copies", keeping::copies));
+    all.add(KeyCommand.quiet("F8", "Everything out", keeping::archive));
+    all.add(KeyCommand.quiet("F9", "This computer", () -> new HereView(desk).open(() -> {})));
+    return all;
+  }
+
+  private void turn(Node to) {
+    root.getChildren().set(root.getChildren().size() - 1, to);
+    desk.keys().changed();
+    shown();
   }
 
   @Override
   public Map<Character, Node> reachable() {
-    return Map.of(
-        'P', path, 'C', choose, 'E', paste, 'A', target, 'O', columns, 'V', read, 'B', take, 'I',
-        lines);
+    return view() == sheets ? sheets.reachable() : intake.reachable();
   }
 
   @Override
   public void shown() {
-    path.requestFocus();
-  }
-
-  private void choose() {
-    FileChooser chooser = new FileChooser();
-    chooser.setTitle("A list of bindings");
-    chooser
-        .getExtensionFilters()
-        .addAll(
-            new FileChooser.ExtensionFilter(
-                "Lists",
-                "*.csv",
-                "*.tsv",
-                "*.txt",
-                "*.html",
-                "*.htm",
-                "*.md",
-                "*.json",
-                "*.xml",
-                "*.ini",
-                "*.conf",
-                "*.dconf",
-                "*.page",
-                "*.docbook",
-                "*.yaml",
-                "*.yml",
-                "*.tex",
-                "*.gz",
-                "*.zip"),
-            new FileChooser.ExtensionFilter("All files", "*"));
-    Optional.ofNullable(chooser.showOpenDialog(root.getScene().getWindow()))
-        .ifPresent(
-            file -> {
-              path.setText(file.toString());
-              read();
-            });
-  }
-
-  private void chooseFolder() {
-    DirectoryChooser chooser = new DirectoryChooser();
-    chooser.setTitle("A folder of lists");
-    Optional.ofNullable(chooser.showDialog(root.getScene().getWindow()))
-        .ifPresent(
-            folder -> {
-              path.setText(folder.toString());
-              read();
-            });
-  }
-
-  private interface Reading {
-    Material read() throws FileProblem;
-  }
-
-  private void read() {
-    String text = path.getText().strip();
-    if (text.isEmpty()) {
-      refuse("Give the path of a file, or choose one with Ctrl+O.");
-      return;
-    }
-    read(
-        text,
-        () -> {
-          if (text.startsWith(XkbLayouts.PREFIX)) {
-            return new Own(text, installed(text.substring(XkbLayouts.PREFIX.length())));
-          }
-          Path file = path(text);
-          Optional<String> own = ListReader.ownFormat(file);
-          return own.isPresent()
-              ? new Own(file.getFileName().toString(), own.get())
-              : new Listed(ListReader.read(file));
-        });
-  }
-
-  /** A layout of the installed xkb-data, as the file that it would be here. */
-  private static String installed(String name) throws FileProblem {
-    Layout layout = new XkbLayouts(XkbLayouts.USUAL).layout(name);
-    return ModelJson.writeFile("polydex-layout/1", layout);
-  }
-
-  /** A table that was copied from a page is there as HTML too, which says more. */
-  private void paste() {
-    Clipboard clipboard = Clipboard.getSystemClipboard();
-    String html = clipboard.hasHtml() ? clipboard.getHtml() : "";
-    String text =
-        LISTS.stream().anyMatch(html::contains)
-            ? html
-            : Optional.ofNullable(clipboard.getString()).orElse("");
-    if (text.isBlank()) {
-      refuse("The clipboard holds no text. Copy a table or a list first.");
-      return;
-    }
-    read(
-        "the clipboard",
-        () ->
-            ModelFiles.isOurs(text)
-                ? new Own("clipboard", text)
-                : new Listed(ListReader.read("clipboard", text)));
-  }
-
-  private static Path path(String text) throws FileProblem {
-    try {
-      return Path.of(text);
-    } catch (InvalidPathException e) {
-      throw new FileProblem("No file can have this name: %s.".formatted(e.getReason()), e);
-    }
-  }
-
-  /** Reads beside the window; the newest request wins. */
-  private void read(String what, Reading reading) {
-    wishes.forget();
-    material = Optional.empty();
-    summary.setText("Reading " + what + " ... Esc stops it.");
-    Lists.waiting(lines, "Reading …");
-    take.setDisable(true);
-    work(reading);
-  }
-
-  /** What was not read yet is read; what was is kept, with what was chosen of it. */
-  private void readOrAgain() {
-    if (material.isEmpty() && !path.getText().isBlank()) {
-      read();
+    if (view() == sheets) {
+      sheets.shown();
     } else {
-      again();
-    }
-  }
-
-  private void again() {
-    material.ifPresent(m -> work(() -> m));
-  }
-
-  private void stop() {
-    if (reading.busy().get()) {
-      reading.stop();
-      refuse("Stopped; nothing was taken.");
-    }
-  }
-
-  private void work(Reading from) {
-    Workspace workspace = desk.session().workspace().get();
-    Optional<String> said = Optional.of(columns.getText().strip()).filter(t -> !t.isEmpty());
-    Optional<String> title = Optional.of(target.getText().strip()).filter(t -> !t.isEmpty());
-    Intake.Said all = wishes.said(said, title);
-    UnaryOperator<IntakeRequest> wanted = wishes.request();
-    reading.ask(_ -> preview(workspace, from.read(), all, wanted), this::show, this::refuse);
-  }
-
-  private static Preview preview(
-      Workspace workspace, Material material, Intake.Said said, UnaryOperator<IntakeRequest> wanted)
-      throws FileProblem {
-    return switch (material) {
-      case Own own -> {
-        ModelFiles.Brought brought = ModelFiles.read(workspace, own.name(), own.text());
-        yield new Preview(own, Optional.empty(), brought.edit(), brought.what());
-      }
-      case Listed listed -> {
-        Intake intake = Intake.of(workspace, listed.list(), said);
-        IntakePlan plan =
-            BindingIntake.plan(workspace.with(intake.remembered()), wanted.apply(intake.request()));
-        Change.Edit edit = new Change.Edit(plan.change().title(), workspace, plan.change().after());
-        Planned planned = new Planned(listed.list(), intake, plan);
-        yield new Preview(
-            listed, Optional.of(planned), edit, IntakeSummary.of(listed.list(), intake, plan));
-      }
-    };
-  }
-
-  private void refuse(String reason) {
-    preview = Optional.empty();
-    summary.setText(reason);
-    Lists.found(lines, List.of());
-    take.setDisable(true);
-    take.setText("Bring in");
-  }
-
-  private void show(Preview made) {
-    material = Optional.of(made.material());
-    preview = Optional.of(made);
-    summary.setText(made.words());
-    int at = lines.getSelectionModel().getSelectedIndex();
-    Lists.found(
-        lines,
-        made.planned()
-            .map(p -> IntakeLines.of(p.list(), p.intake(), p.plan(), wishes.dropsGone()))
-            .orElse(List.of()));
-    if (at >= 0 && at < lines.getItems().size()) {
-      lines.getSelectionModel().select(at);
-    }
-    boolean changes = !made.edit().before().catalog().equals(made.edit().after().catalog());
-    boolean any =
-        made.planned()
-            .map(p -> p.plan().changesSomething())
-            .orElse(changes || made.planned().isEmpty());
-    take.setDisable(!any);
-    take.setText(any ? made.edit().title() : "Nothing to bring in");
-  }
-
-  /** Enter says that a title means the known action that it resembles; or how a list is read. */
-  private void onLine(KeyEvent event) {
-    Line line = lines.getSelectionModel().getSelectedItem();
-    if (event.getCode() != KeyCode.ENTER || event.isControlDown() || line == null) {
-      return;
-    }
-    if (wishes.chosen(line)) {
-      event.consume();
-      again();
-    }
-  }
-
-  private void otherSubject() {
-    preview
-        .flatMap(Preview::planned)
-        .flatMap(p -> p.intake().about().stream().findFirst())
-        .ifPresentOrElse(
-            about -> {
-              wishes.about(about.subject().next());
-              again();
-            },
-            () -> desk.session().say("There is no list yet whose lines name no environment."));
-  }
-
-  private void toggleGone() {
-    desk.session()
-        .say(
-            wishes.toggleGone()
-                ? "What is gone from the list goes from here too."
-                : "What is gone from the list stays here.");
-    again();
-  }
-
-  private void bringIn() {
-    if (preview.isPresent() && !take.isDisabled()) {
-      if (desk.session().apply(preview.get().edit())) {
-        wishes.taken();
-      } else {
-        again();
-      }
-      lines.requestFocus();
-    } else {
-      desk.session().say("There is nothing to bring in. Preview a file first.");
+      intake.focusFirst();
     }
   }
 }

@@ -42,7 +42,7 @@ public final class ModelFiles {
   }
 
   /**
-   * Reads a keymap, a board, a layout or a computer.
+   * Reads a keymap, a board, a layout, a computer or a bundle of what was handed on.
    *
    * @param name of the file, for messages
    * @throws FileProblem that names file, line and path; nothing is taken then
@@ -68,12 +68,18 @@ public final class ModelFiles {
             new Change.Edit(title, before, before.with(layout)),
             "The layout “%s”, %d keys.".formatted(layout.title(), layout.symbols().size()));
       }
+      case BundleFile.FORMAT -> BundleFile.read(before, name, text);
       case ComputerFile.FORMAT -> computer(before, ComputerFile.read(name, text));
       default ->
           throw new FileProblem(
               "%s, line %d: “%s” is no format that can be brought in; a keymap is polydex-keymap/1."
                   .formatted(name, Schemas.line(text, "/format"), format));
     };
+  }
+
+  /** Keymaps, boards, layouts, setups and actions for somebody else, with nothing personal. */
+  public static String bundle(Workspace workspace) {
+    return BundleFile.write(workspace);
   }
 
   /** Another computer, of which is taken what was suggested there. */

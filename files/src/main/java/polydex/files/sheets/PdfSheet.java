@@ -33,14 +33,20 @@ public final class PdfSheet {
     }
   }
 
-  /** The same as a document, for those who draw it; they close it. */
-  public static PDDocument document(Pages pages) throws IOException {
+  /** All sides as a document, for those who draw it; they close it. */
+  static PDDocument document(Pages pages) throws IOException {
+    return document(pages, 0, pages.count());
+  }
+
+  /** Some sides, from the first, counted from 0, up to before the last. */
+  static PDDocument document(Pages pages, int first, int last) throws IOException {
     PDDocument document = new PDDocument();
     describe(document, pages);
     PdfTags tags = new PdfTags(document);
     PdfFonts fonts = new PdfFonts(document);
     boolean card = pages.paper().form() == Paper.Form.CARD;
-    for (int i = 0; i < pages.pages().size(); i += card ? 2 : 1) {
+    for (int number = first; number < last; number++) {
+      int i = card ? 2 * number : number;
       PDPage side =
           new PDPage(
               new PDRectangle((float) pages.paper().width(), (float) pages.paper().height()));

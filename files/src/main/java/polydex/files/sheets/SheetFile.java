@@ -4,18 +4,14 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.FileAlreadyExistsException;
-import java.nio.file.FileSystemException;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import polydex.files.FileProblem;
+import polydex.files.WholeFile;
 import polydex.files.json.ModelJson;
 import polydex.sheets.Sheet;
 
@@ -117,7 +113,7 @@ public final class SheetFile {
         form == Form.PDF
             ? pdf(Pages.of(sheet, paper))
             : text(sheet, paper, form).getBytes(StandardCharsets.UTF_8);
-    put(bytes, file, replace);
+    WholeFile.write(bytes, file, replace);
   }
 
   /** Pages as the bytes of a PDF file. */
@@ -129,46 +125,5 @@ public final class SheetFile {
       throw new UncheckedIOException("Memory can be written", e);
     }
     return out.toByteArray();
-  }
-
-  private static void put(byte[] bytes, Path file, boolean replace) throws FileProblem {
-    Path whole = file.toAbsolutePath();
-    Path folder = whole.getParent();
-    if (folder == null || !Files.isDirectory(folder)) {
-      throw new FileProblem("There is no folder %s to write into.".formatted(folder));
-    }
-    Path beside = null;
-    try {
-      if (!replace && Files.exists(whole)) {
-        throw new FileAlreadyExistsException(whole.toString());
-      }
-      beside = whole.resolveSibling("." + whole.getFileName() + ".part");
-      Files.write(beside, bytes);
-      Files.move(
-          beside, whole, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
-    } catch (FileAlreadyExistsException e) {
-      throw new FileProblem("%s is there already; it was left as it is.".formatted(file), e);
-    } catch (IOException e) {
-      throw new FileProblem(
-          "%s can't be written: %s. Nothing was changed.".formatted(file, reason(e)), e);
-    } finally {
-      clear(beside);
-    }
-  }
-
-  private static String reason(IOException e) {
-    return e instanceof FileSystemException f && f.getReason() != null
-        ? f.getReason()
-        : String.valueOf(e.getMessage());
-  }
-
-  private static void clear(@Nullable Path beside) {
-    if (beside != null) {
-      try {
-        Files.deleteIfExists(beside);
-      } catch (IOException _) {
-        // What is left of a failed write is small, and its name says whose it is.
-      }
-    }
   }
 }

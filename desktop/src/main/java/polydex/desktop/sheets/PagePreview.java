@@ -1,0 +1,191 @@
+package polydex.desktop.sheets;
+
+import java.util.List;
+import java.util.Locale;
+import javafx.geometry.Pos;
+import javafx.scene.AccessibleRole;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.image.ImageView;
+import javafx.scene.image.PixelFormat;
+import javafx.scene.image.WritableImage;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.state.Beside;
+import polydex.files.sheets.PageImage;
+import polydex.files.sheets.Pages;
+
+/**
+ * The pages of a sheet as they will be: turned and zoomed by keys, with what does not fit in words
+ * below.
+ */
+final class PagePreview extends VBox {
+  /** Pixels for a point; 0 stands for the whole page. */
+  private static final List<Double> ZOOMS = List.of(0.0, 1.0, 1.5, 2.0, 3.0);
+
+  private static final double SCROLL = 0.15;
+
+  private final Beside drawing = new Beside("page");
+  private final ImageView image = new ImageView();
+  private final Label instead = Texts.quiet("");
+  private final StackPane sheet = new StackPane(image, instead);
+  private final ScrollPane scroll = new ScrollPane(sheet);
+  private final Label where = Texts.styled("", "words");
+  private final Label told = Texts.words("");
+  private List<Pages> shown = List.of();
+  private int side;
+  private int zoom;
+
+  PagePreview() {
+    setFocusTraversable(true);
+    setAccessibleRole(AccessibleRole.IMAGE_VIEW);
+    getStyleClass().add("page-preview");
+    scroll.setFocusTraversable(false);
+    scroll.setFitToWidth(true);
+    scroll.setFitToHeight(true);
+    scroll.getStyleClass().add("page-ground");
+    sheet.setAlignment(Pos.CENTER);
+    instead.setMaxWidth(420);
+    told.setVisible(false);
+    told.managedProperty().bind(told.visibleProperty());
+    told.getStyleClass().add("problem");
+    VBox.setVgrow(scroll, Priority.ALWAYS);
+    HBox below = new HBox(16, where);
+    below.setAlignment(Pos.CENTER_LEFT);
+    setSpacing(8);
+    getChildren().addAll(scroll, below, told);
+    addEventHandler(KeyEvent.KEY_PRESSED, this::walk);
+    setOnMousePressed(_ -> requestFocus());
+    scroll.viewportBoundsProperty().addListener((_, _, _) -> redraw());
+  }
+
+  /** A sheet is being made. */
+  void waiting(String words) {
+    say(words);
+  }
+
+  /** No sheet could be made. */
+  void failed(String why) {
+    say(why);
+  }
+
+  private void say(String words) {
+    drawing.stop();
+    shown = List.of();
+    image.setImage(null);
+    instead.setText(words);
+    where.setText("");
+    told.setVisible(false);
+    setAccessibleText(words);
+  }
+
+  /** These are its pages; the page that was looked at is, as far as there is one. */
+  void show(Pages pages) {
+    shown = List.of(pages);
+    side = Math.min(side, pages.count() - 1);
+    instead.setText("");
+    told.setText(String.join(" ", pages.told()));
+    told.setVisible(!pages.told().isEmpty());
+    redraw();
+  }
+
+  /** So many sides on, or back. */
+  void turn(int by) {
+    if (!shown.isEmpty()) {
+      side = Math.clamp(side + by, 0, shown.getFirst().count() - 1);
+      scroll.setVvalue(0);
+      redraw();
+    }
+  }
+
+  /** Larger or smaller by some steps. */
+  void zoom(int by) {
+    zoom = Math.clamp(zoom + by, 0, ZOOMS.size() - 1);
+    redraw();
+  }
+
+  private double scale(Pages pages) {
+    double chosen = ZOOMS.get(zoom);
+    double width = Math.max(100, scroll.getViewportBounds().getWidth() - 8);
+    double height = Math.max(100, scroll.getViewportBounds().getHeight() - 8);
+    return chosen > 0
+        ? chosen
+        : Math.min(width / pages.paper().width(), height / pages.paper().height());
+  }
+
+  private void redraw() {
+    if (shown.isEmpty()) {
+      return;
+    }
+    Pages pages = shown.getFirst();
+    double scale = scale(pages);
+    // A screen of two pixels for one gets both.
+    double fine = getScene() == null ? 1 : Math.max(1, getScene().getWindow().getOutputScaleX());
+    int now = side;
+    drawing.ask(
+        _ -> PageImage.of(pages, now, scale * fine),
+        drawn -> {
+          WritableImage made = new WritableImage(drawn.width(), drawn.height());
+          made.getPixelWriter()
+              .setPixels(
+                  0,
+                  0,
+                  drawn.width(),
+                  drawn.height(),
+                  PixelFormat.getIntArgbInstance(),
+                  drawn.argb(),
+                  0,
+                  drawn.width());
+          image.setImage(made);
+          image.setFitWidth(drawn.width() / fine);
+          image.setFitHeight(drawn.height() / fine);
+          say(pages, now);
+        },
+        this::failed);
+  }
+
+  private void say(Pages pages, int now) {
+    String type =
+        pages.type() == Math.rint(pages.type())
+            ? String.format(Locale.ROOT, "%.0f", pages.type())
+            : String.format(Locale.ROOT, "%.1f", pages.type());
+    where.setText(
+        "Page %,d of %,d · type of %s points · %s%s"
+            .formatted(
+                now + 1,
+                pages.count(),
+                type,
+                pages.paper().size().title(),
+                ZOOMS.get(zoom) == 0
+                    ? ""
+                    : String.format(Locale.ROOT, " · %.0f %%", 100 * ZOOMS.get(zoom))));
+    setAccessibleText(
+        "%s. %s %s".formatted(pages.sheet().title(), where.getText(), told.getText()));
+  }
+
+  private void walk(KeyEvent event) {
+    if (event.isControlDown() || event.isAltDown() || event.isMetaDown()) {
+      return;
+    }
+    boolean taken = true;
+    switch (event.getCode()) {
+      case PAGE_DOWN, RIGHT -> turn(1);
+      case PAGE_UP, LEFT -> turn(-1);
+      case HOME -> turn(-Integer.MAX_VALUE / 2);
+      case END -> turn(Integer.MAX_VALUE / 2);
+      case DOWN -> scroll.setVvalue(scroll.getVvalue() + SCROLL);
+      case UP -> scroll.setVvalue(scroll.getVvalue() - SCROLL);
+      case PLUS, ADD, EQUALS -> zoom(1);
+      case MINUS, SUBTRACT -> zoom(-1);
+      case DIGIT0, NUMPAD0 -> zoom(-ZOOMS.size());
+      default -> taken = false;
+    }
+    if (taken) {
+      event.consume();
+    }
+  }
+}

@@ -1,0 +1,171 @@
+package polydex.desktop.sheets;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import javafx.print.PageLayout;
+import javafx.print.PageOrientation;
+import javafx.print.Printer;
+import javafx.print.PrinterJob;
+import javafx.scene.Group;
+import javafx.scene.image.ImageView;
+import javafx.scene.image.PixelFormat;
+import javafx.scene.image.WritableImage;
+import polydex.desktop.desk.Desk;
+import polydex.desktop.state.Beside;
+import polydex.files.FileProblem;
+import polydex.files.WholeFile;
+import polydex.files.sheets.PageImage;
+import polydex.files.sheets.Pages;
+import polydex.files.sheets.Paper;
+import polydex.files.sheets.SheetFile;
+
+/**
+ * Prints sheets on the system's printers, or on one that is simulated: it writes a PDF file, and is
+ * always there.
+ */
+final class Printing {
+  /** Of a page that is sent to a printer, dots for an inch. */
+  private static final double DOTS = 300;
+
+  private static final double POINTS = 72;
+
+  /** What takes pages. */
+  private sealed interface Device {
+    String title();
+  }
+
+  private record Real(Printer printer) implements Device {
+    @Override
+    public String title() {
+      return printer.getName();
+    }
+  }
+
+  private record Simulated() implements Device {
+    @Override
+    public String title() {
+      return "Simulated printer, which writes a PDF file";
+    }
+  }
+
+  private final Desk desk;
+
+  Printing(Desk desk) {
+    this.desk = desk;
+  }
+
+  /** Lets a printer be chosen if there is one, and prints. */
+  void print(Pages pages) {
+    desk.session().say("Looking for printers …");
+    desk.analyst()
+        .look(
+            "printing",
+            _ -> devices(),
+            devices -> {
+              desk.session().say("");
+              if (devices.size() == 1) {
+                print(pages, devices.getFirst());
+              } else {
+                desk.dialogs()
+                    .choose("Print on", devices, Device::title, device -> print(pages, device));
+              }
+            },
+            desk.session()::problem);
+  }
+
+  /** The usual printer of the system first. */
+  private static List<Device> devices() {
+    List<Device> all = new ArrayList<>();
+    Printer usual = Printer.getDefaultPrinter();
+    if (usual != null) {
+      all.add(new Real(usual));
+    }
+    for (Printer printer : Printer.getAllPrinters()) {
+      if (!printer.equals(usual)) {
+        all.add(new Real(printer));
+      }
+    }
+    all.add(new Simulated());
+    return all;
+  }
+
+  private void print(Pages pages, Device device) {
+    desk.session().say("Printing …");
+    desk.analyst()
+        .look(
+            "printing",
+            course ->
+                switch (device) {
+                  case Simulated _ -> simulate(pages);
+                  case Real(Printer printer) -> send(pages, printer, course);
+                },
+            desk.session()::say,
+            desk.session()::problem);
+  }
+
+  private String simulate(Pages pages) throws FileProblem {
+    Path file = desk.session().file().get().toAbsolutePath();
+    String name = "Printed " + SheetsView.name(pages.sheet());
+    Path to = file.resolveSibling(name + ".pdf");
+    for (int number = 2; Files.exists(to); number++) {
+      to = file.resolveSibling("%s %d.pdf".formatted(name, number));
+    }
+    WholeFile.write(SheetFile.pdf(pages), to, false);
+    return "There is no printer here, or the simulated one was chosen: %s is in %s."
+        .formatted(pages.count() == 1 ? "1 page" : "%,d pages".formatted(pages.count()), to);
+  }
+
+  private String send(Pages pages, Printer printer, Beside.Course course) throws FileProblem {
+    PrinterJob job = PrinterJob.createPrinterJob(printer);
+    if (job == null) {
+      throw new FileProblem("%s takes nothing to print now.".formatted(printer.getName()));
+    }
+    Paper paper = pages.paper();
+    PageLayout layout =
+        printer.createPageLayout(
+            paper.size() == Paper.Size.A4 ? javafx.print.Paper.A4 : javafx.print.Paper.NA_LETTER,
+            paper.across() ? PageOrientation.LANDSCAPE : PageOrientation.PORTRAIT,
+            Printer.MarginType.HARDWARE_MINIMUM);
+    job.getJobSettings().setJobName(pages.sheet().title());
+    for (int side = 0; side < pages.count(); side++) {
+      int number = side + 1;
+      course.tell(
+          () -> desk.session().say("Printing page %,d of %,d …".formatted(number, pages.count())));
+      if (!course.isWanted() || !job.printPage(layout, page(pages, side, layout))) {
+        job.cancelJob();
+        throw new FileProblem(
+            "Printing ended before page %,d of %,d.".formatted(number, pages.count()));
+      }
+    }
+    job.endJob();
+    return "%s went to %s."
+        .formatted(
+            pages.count() == 1 ? "1 page" : "%,d pages".formatted(pages.count()),
+            printer.getName());
+  }
+
+  /** A side at its own size, from the corner of the paper and not of what a printer can reach. */
+  private static Group page(Pages pages, int side, PageLayout layout) {
+    PageImage drawn = PageImage.of(pages, side, DOTS / POINTS);
+    WritableImage image = new WritableImage(drawn.width(), drawn.height());
+    image
+        .getPixelWriter()
+        .setPixels(
+            0,
+            0,
+            drawn.width(),
+            drawn.height(),
+            PixelFormat.getIntArgbInstance(),
+            drawn.argb(),
+            0,
+            drawn.width());
+    ImageView view = new ImageView(image);
+    view.setFitWidth(pages.paper().width());
+    view.setFitHeight(pages.paper().height());
+    view.setX(-layout.getLeftMargin());
+    view.setY(-layout.getTopMargin());
+    return new Group(view);
+  }
+}

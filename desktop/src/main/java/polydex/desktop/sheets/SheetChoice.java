@@ -1,0 +1,141 @@
+package polydex.desktop.sheets;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import polydex.catalog.Catalog;
+import polydex.catalog.Environment;
+import polydex.catalog.EnvironmentId;
+import polydex.catalog.Naming;
+import polydex.files.sheets.Paper;
+import polydex.sheets.SheetKind;
+
+/**
+ * What a sheet is to be of, and on what.
+ *
+ * @param environment of a sheet about one, or where one comes from; that of the setup if none
+ * @param other where one goes to
+ * @param words that find actions
+ * @param keyboards whether they are drawn
+ */
+record SheetChoice(
+    SheetKind kind,
+    Optional<EnvironmentId> environment,
+    Optional<EnvironmentId> other,
+    String words,
+    boolean keyboards,
+    Paper paper) {
+  static final SheetChoice FIRST =
+      new SheetChoice(SheetKind.SETUP, Optional.empty(), Optional.empty(), "", false, Paper.USUAL);
+
+  SheetChoice of(SheetKind other) {
+    return new SheetChoice(other, environment, this.other, words, keyboards, paper);
+  }
+
+  SheetChoice finding(String others) {
+    return new SheetChoice(kind, environment, other, others, keyboards, paper);
+  }
+
+  private SheetChoice on(Paper another) {
+    return new SheetChoice(kind, environment, other, words, keyboards, another);
+  }
+
+  /**
+   * Something that can be chosen otherwise.
+   *
+   * @param name of it
+   * @param values in words, in order; empty where words are to be typed
+   * @param now which of them it is
+   * @param choose makes another of it
+   */
+  record Option(
+      String name,
+      List<String> values,
+      int now,
+      BiFunction<SheetChoice, Integer, SheetChoice> choose) {
+    String value() {
+      return values.isEmpty() ? "" : values.get(now);
+    }
+  }
+
+  /** What can be chosen for a sheet of this kind. */
+  List<Option> options(Catalog catalog) {
+    List<Option> all = new ArrayList<>();
+    switch (kind) {
+      case ENVIRONMENT ->
+          all.add(
+              environments(
+                  "Of",
+                  catalog,
+                  environment,
+                  "where the focus is",
+                  e -> new SheetChoice(kind, e, other, words, keyboards, paper)));
+      case COMPARE -> {
+        all.add(
+            environments(
+                "From",
+                catalog,
+                environment,
+                "where the focus is",
+                e -> new SheetChoice(kind, e, other, words, keyboards, paper)));
+        all.add(
+            environments(
+                "To",
+                catalog,
+                other,
+                "another like it",
+                e -> new SheetChoice(kind, environment, e, words, keyboards, paper)));
+      }
+      case FOUND -> all.add(new Option("Words", List.of(), 0, (c, _) -> c));
+      case SETUP, LEARNING, NEW, CONFUSED, OWN, CONFLICTS, MOUSE, WEEK -> {}
+    }
+    if (kind == SheetKind.ENVIRONMENT || kind == SheetKind.SETUP) {
+      all.add(
+          new Option(
+              "Keyboards",
+              List.of("not drawn", "one for each layer"),
+              keyboards ? 1 : 0,
+              (c, i) -> new SheetChoice(c.kind, c.environment, c.other, c.words, i == 1, c.paper)));
+    }
+    all.add(
+        new Option(
+            "Paper",
+            Arrays.stream(Paper.Size.values()).map(Paper.Size::title).toList(),
+            paper.size().ordinal(),
+            (c, i) -> c.on(new Paper(Paper.Size.values()[i], c.paper.across(), c.paper.form()))));
+    all.add(
+        new Option(
+            "It lies",
+            List.of("upright", "across"),
+            paper.across() ? 1 : 0,
+            (c, i) -> c.on(new Paper(c.paper.size(), i == 1, c.paper.form()))));
+    all.add(
+        new Option(
+            "As",
+            Arrays.stream(Paper.Form.values()).map(Paper.Form::title).toList(),
+            paper.form().ordinal(),
+            (c, i) -> c.on(new Paper(c.paper.size(), c.paper.across(), Paper.Form.values()[i]))));
+    return all;
+  }
+
+  private static Option environments(
+      String name,
+      Catalog catalog,
+      Optional<EnvironmentId> now,
+      String none,
+      Function<Optional<EnvironmentId>, SheetChoice> choose) {
+    Naming naming = new Naming(catalog);
+    List<EnvironmentId> ids = catalog.environments().stream().map(Environment::id).toList();
+    List<String> titles = new ArrayList<>();
+    titles.add(none);
+    ids.forEach(e -> titles.add(naming.place(e)));
+    return new Option(
+        name,
+        titles,
+        now.map(ids::indexOf).orElse(-1) + 1,
+        (_, i) -> choose.apply(i == 0 ? Optional.empty() : Optional.of(ids.get(i - 1))));
+  }
+}

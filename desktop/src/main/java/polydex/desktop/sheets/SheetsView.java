@@ -1,0 +1,279 @@
+package polydex.desktop.sheets;
+
+import java.nio.file.InvalidPathException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.stream.IntStream;
+import javafx.scene.Node;
+import javafx.scene.control.ListView;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import polydex.catalog.Catalog;
+import polydex.desktop.controls.Lists;
+import polydex.desktop.controls.Texts;
+import polydex.desktop.desk.Desk;
+import polydex.desktop.keys.KeyCommand;
+import polydex.desktop.sheets.SheetChoice.Option;
+import polydex.desktop.state.Beside;
+import polydex.files.ProgramVersion;
+import polydex.files.sheets.Pages;
+import polydex.files.sheets.SheetFile;
+import polydex.sheets.Sheet;
+import polydex.sheets.SheetKind;
+import polydex.sheets.SheetMaker;
+import polydex.sheets.SheetMaterial;
+import polydex.sheets.SheetWish;
+import polydex.workspace.Workspace;
+
+/** Sheets to print or hand on: what is on them is chosen at the left, and seen at the right. */
+final class SheetsView extends HBox {
+  private static final double LEFT = 20;
+
+  private final Desk desk;
+  private final Beside making = new Beside("sheet");
+  private final ListView<SheetKind> kinds;
+  private final ListView<Option> options;
+  private final PagePreview preview = new PagePreview();
+  private SheetChoice choice = SheetChoice.FIRST;
+  private Optional<Pages> made = Optional.empty();
+
+  SheetsView(Desk desk) {
+    this.desk = desk;
+    kinds =
+        Lists.of(
+            "What is on the sheet",
+            (box, kind) -> box.getChildren().add(Texts.styled(kind.title(), "row-title")),
+            SheetKind::title,
+            Texts.quiet(""));
+    kinds.getItems().setAll(SheetKind.values());
+    kinds.getSelectionModel().select(choice.kind());
+    kinds
+        .getSelectionModel()
+        .selectedItemProperty()
+        .addListener((_, _, kind) -> Optional.ofNullable(kind).ifPresent(k -> want(choice.of(k))));
+    options = Lists.of("How it is made", SheetsView::row, Option::name, Texts.quiet(""));
+    options.addEventHandler(KeyEvent.KEY_PRESSED, this::onOption);
+    VBox.setVgrow(kinds, Priority.ALWAYS);
+    VBox left =
+        new VBox(8, Texts.part("What is on it"), kinds, Texts.part("How it is made"), options);
+    left.setMinWidth(LEFT * 15);
+    left.setPrefWidth(LEFT * 15);
+    kinds.setMinHeight(0);
+    options.getStyleClass().add("five-rows");
+    options.setMinHeight(USE_PREF_SIZE);
+    HBox.setHgrow(preview, Priority.ALWAYS);
+    setSpacing(20);
+    getChildren().addAll(left, preview);
+    showOptions();
+    desk.session().workspace().addListener((_, _, _) -> makeIfShown());
+  }
+
+  private static void row(HBox box, Option option) {
+    box.getChildren()
+        .addAll(
+            Lists.column(Texts.styled(option.name(), "quiet"), 6),
+            Lists.growing(Texts.styled(option.value(), "row-title")));
+  }
+
+  List<KeyCommand> commands() {
+    List<KeyCommand> all = new ArrayList<>();
+    all.add(KeyCommand.of("Ctrl+P", "Print", this::print));
+    all.add(KeyCommand.of("Ctrl+S", "Save", this::save));
+    all.add(KeyCommand.of("Ctrl+C", "Copy", this::copy));
+    all.add(KeyCommand.quiet("Ctrl+PageDown", "Next page", () -> preview.turn(1)));
+    all.add(KeyCommand.quiet("Ctrl+PageUp", "Page before", () -> preview.turn(-1)));
+    all.add(KeyCommand.quiet("Alt+PageDown", "Page larger", () -> preview.zoom(1)));
+    all.add(KeyCommand.quiet("Alt+PageUp", "Page smaller", () -> preview.zoom(-1)));
+    return all;
+  }
+
+  Map<Character, Node> reachable() {
+    return Map.of('W', kinds, 'H', options, 'P', preview);
+  }
+
+  void shown() {
+    kinds.requestFocus();
+    make();
+  }
+
+  private void makeIfShown() {
+    if (getScene() != null) {
+      showOptions();
+      make();
+    } else {
+      made = Optional.empty();
+    }
+  }
+
+  private void want(SheetChoice wanted) {
+    choice = wanted;
+    showOptions();
+    make();
+  }
+
+  private Catalog catalog() {
+    return desk.session().workspace().get().catalog();
+  }
+
+  private void showOptions() {
+    int at = Math.max(0, options.getSelectionModel().getSelectedIndex());
+    List<Option> all =
+        choice.options(catalog()).stream()
+            .map(
+                o ->
+                    o.values().isEmpty()
+                        ? new Option(
+                            o.name(),
+                            List.of(choice.words().isEmpty() ? "Enter types them" : choice.words()),
+                            0,
+                            o.choose())
+                        : o)
+            .toList();
+    options.getItems().setAll(all);
+    options.getSelectionModel().select(Math.min(at, all.size() - 1));
+  }
+
+  /** Left and right take the value beside it, Enter lets any be chosen. */
+  private void onOption(KeyEvent event) {
+    Option option = options.getSelectionModel().getSelectedItem();
+    if (option == null || event.isControlDown() || event.isAltDown()) {
+      return;
+    }
+    if (event.getCode() == KeyCode.ENTER) {
+      event.consume();
+      choose(option);
+    } else if (event.getCode() == KeyCode.RIGHT || event.getCode() == KeyCode.LEFT) {
+      event.consume();
+      int step = event.getCode() == KeyCode.RIGHT ? 1 : -1;
+      want(
+          option
+              .choose()
+              .apply(choice, Math.floorMod(option.now() + step, option.values().size())));
+    }
+  }
+
+  private void choose(Option option) {
+    if (option.name().equals("Words")) {
+      desk.dialogs()
+          .ask(
+              "Actions that words find",
+              "Some words",
+              choice.words(),
+              words -> want(choice.finding(words)));
+    } else if (option.values().size() == 2) {
+      want(option.choose().apply(choice, 1 - option.now()));
+    } else {
+      desk.dialogs()
+          .choose(
+              option.name(),
+              IntStream.range(0, option.values().size()).boxed().toList(),
+              option.values()::get,
+              i -> want(option.choose().apply(choice, i)));
+    }
+  }
+
+  /** Makes the sheet beside the window; the newest wish wins. */
+  private void make() {
+    Workspace workspace = desk.session().workspace().get();
+    SheetWish wish =
+        new SheetWish(
+            choice.kind(),
+            workspace.setup(),
+            choice.environment(),
+            choice.other(),
+            choice.words(),
+            choice.keyboards());
+    SheetMaterial material =
+        SheetMaterial.of(
+            desk.session().knowledge(),
+            desk.session().progress(),
+            desk.drills().settings().retention(),
+            desk.session().now(),
+            ProgramVersion.title());
+    SheetChoice wanted = choice;
+    made = Optional.empty();
+    preview.waiting("Making the sheet …");
+    making.ask(
+        _ -> {
+          Sheet sheet = SheetMaker.make(wish, material);
+          return Pages.of(sheet, wanted.paper());
+        },
+        pages -> {
+          made = Optional.of(pages);
+          preview.show(pages);
+        },
+        preview::failed);
+  }
+
+  private void withPages(Consumer<Pages> then) {
+    made.ifPresentOrElse(then, () -> desk.session().say("The sheet is still being made."));
+  }
+
+  private void print() {
+    withPages(pages -> new Printing(desk).print(pages));
+  }
+
+  /** Never over a file that is there. */
+  private void save() {
+    withPages(
+        pages ->
+            desk.dialogs()
+                .ask(
+                    "Save the sheet",
+                    "Folder and name of a new file that ends in " + SheetFile.Form.ends(),
+                    desk.session()
+                        .file()
+                        .get()
+                        .toAbsolutePath()
+                        .resolveSibling(name(pages.sheet()) + ".pdf")
+                        .toString(),
+                    path -> save(pages, path)));
+  }
+
+  private void save(Pages pages, String said) {
+    Path to;
+    try {
+      to = Path.of(said).toAbsolutePath();
+    } catch (InvalidPathException e) {
+      desk.session().problem("“%s” can’t be the name of a file.".formatted(said));
+      return;
+    }
+    desk.analyst()
+        .look(
+            "saving",
+            _ -> {
+              SheetFile.write(pages.sheet(), pages.paper(), to, false);
+              return to;
+            },
+            done -> desk.session().say("Saved " + done + "."),
+            desk.session()::problem);
+  }
+
+  /** A title as the name of a file anywhere. */
+  static String name(Sheet sheet) {
+    String plain = sheet.title().replaceAll("[^\\p{L}\\p{N} ()-]+", " ").strip();
+    String name = plain.replaceAll(" +", " ");
+    return name.isEmpty() ? "Sheet" : name.substring(0, Math.min(80, name.length())).strip();
+  }
+
+  /** As text with marks, and as a page for programs that take one. */
+  private void copy() {
+    withPages(
+        pages -> {
+          ClipboardContent content = new ClipboardContent();
+          content.putString(SheetFile.text(pages.sheet(), pages.paper(), SheetFile.Form.MARKDOWN));
+          content.putHtml(SheetFile.text(pages.sheet(), pages.paper(), SheetFile.Form.HTML));
+          Clipboard.getSystemClipboard().setContent(content);
+          desk.session().say("Copied “%s”.".formatted(pages.sheet().title()));
+        });
+  }
+}

@@ -1,0 +1,207 @@
+package polydex.files.json;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.fasterxml.jackson.databind.node.TextNode;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import polydex.boards.Board;
+import polydex.boards.Layout;
+import polydex.catalog.Action;
+import polydex.catalog.Binding;
+import polydex.catalog.Catalog;
+import polydex.catalog.Environment;
+import polydex.catalog.EnvironmentId;
+import polydex.files.FileProblem;
+import polydex.files.Shipped;
+import polydex.route.Setup;
+import polydex.route.SetupId;
+import polydex.workspace.Change;
+import polydex.workspace.Workspace;
+
+/**
+ * What one hands to a colleague, as one JSON file: keymaps, boards, layouts, setups and actions,
+ * and nothing else. Answers, events, wishes, targets of own bindings, names of files and what was
+ * written to remember a binding by are the person's own and never in it; words that look like a
+ * path are left out of titles too.
+ *
+ * @param format {@code polydex-bundle/1}
+ * @param actions that bindings name
+ * @param keymaps each as in a keymap file
+ * @param boards that do not ship
+ * @param layouts that do not ship
+ * @param setups in the order in which they are shown
+ */
+record BundleFile(
+    String format,
+    List<Action> actions,
+    List<KeymapFile> keymaps,
+    List<Board> boards,
+    List<Layout> layouts,
+    List<Setup> setups) {
+  static final String FORMAT = "polydex-bundle/1";
+
+  /** A drive, a root, a home, a share or an address, and what stands behind it. */
+  private static final Pattern PATH =
+      Pattern.compile("(?:\\b[A-Za-z]:[\\\\/]|\\\\\\\\|(?<![\\w>/])~?/(?=[\\w.])|\\b\\w+://)\\S*");
+
+  private static final Set<String> WORDS =
+      Set.of("title", "note", "caveat", "words", "group", "device");
+
+  /** All that can be handed on. */
+  static String write(Workspace workspace) {
+    Catalog catalog = workspace.catalog();
+    List<KeymapFile> keymaps = new ArrayList<>();
+    for (Environment e : catalog.environments()) {
+      keymaps.add(
+          new KeymapFile(
+              "polydex-keymap/1",
+              e,
+              List.of(),
+              catalog.bindings(e.id()).stream().map(BundleFile::impersonal).toList()));
+    }
+    Set<String> boards = Shipped.boards().stream().map(Board::id).collect(Collectors.toSet());
+    Set<String> layouts = Shipped.layouts().stream().map(Layout::id).collect(Collectors.toSet());
+    BundleFile file =
+        new BundleFile(
+            FORMAT,
+            catalog.actions(),
+            keymaps,
+            workspace.world().boards().values().stream()
+                .filter(b -> !boards.contains(b.id()))
+                .toList(),
+            workspace.world().layouts().values().stream()
+                .filter(l -> !layouts.contains(l.id()))
+                .toList(),
+            List.copyOf(workspace.setups().values()));
+    JsonNode tree = ModelJson.treeOf(file);
+    withoutPaths(tree);
+    return ModelJson.pretty(tree);
+  }
+
+  /** Without how somebody remembers it. */
+  private static Binding impersonal(Binding b) {
+    Binding.Remarks r = b.remarks();
+    return b.remarked(new Binding.Remarks(r.note(), r.caveat(), "", r.fixed()));
+  }
+
+  private static void withoutPaths(JsonNode node) {
+    if (node instanceof ObjectNode object) {
+      for (Map.Entry<String, JsonNode> field : object.properties()) {
+        if (!WORDS.contains(field.getKey())) {
+          withoutPaths(field.getValue());
+        } else if (field.getValue().isTextual()) {
+          field.setValue(TextNode.valueOf(withoutPaths(field.getValue().asText())));
+        } else if (field.getValue() instanceof ArrayNode words) {
+          for (int i = 0; i < words.size(); i++) {
+            words.set(i, TextNode.valueOf(withoutPaths(words.get(i).asText())));
+          }
+        }
+      }
+    } else {
+      node.forEach(BundleFile::withoutPaths);
+    }
+  }
+
+  private static String withoutPaths(String words) {
+    return PATH.matcher(words).replaceAll("…");
+  }
+
+  /**
+   * What bringing a bundle in would do. Of what is known under the same id, the keymap becomes that
+   * of the bundle, while actions, boards and layouts stay as they are here; a setup comes beside
+   * one of the same id.
+   */
+  static ModelFiles.Brought read(Workspace before, String name, String text) throws FileProblem {
+    BundleFile file = ModelJson.readLenient(name, text, BundleFile.class);
+    try {
+      return file.into(before);
+    } catch (IllegalArgumentException e) {
+      throw new FileProblem(
+          "%s holds something that can't be: %s. Nothing was taken."
+              .formatted(name, e.getMessage()),
+          e);
+    }
+  }
+
+  private ModelFiles.Brought into(Workspace before) throws FileProblem {
+    Catalog catalog = before.catalog();
+    List<Action> unknown =
+        actions.stream().filter(a -> catalog.action(a.id()).isEmpty()).distinct().toList();
+    Map<EnvironmentId, List<Binding>> bindings = new LinkedHashMap<>();
+    keymaps.forEach(k -> bindings.put(k.environment().id(), k.bindings()));
+    Catalog emptied = catalog;
+    int fresh = 0;
+    int gone = 0;
+    for (KeymapFile k : keymaps) {
+      List<Binding> old = catalog.bindings(k.environment().id());
+      Set<Binding> was = new HashSet<>(old);
+      fresh += (int) k.bindings().stream().filter(b -> !was.contains(b)).count();
+      Set<String> stays = k.bindings().stream().map(Binding::id).collect(Collectors.toSet());
+      gone += (int) old.stream().filter(b -> !stays.contains(b.id())).count();
+      emptied =
+          emptied.without(
+              k.environment().id(), old.stream().map(Binding::id).collect(Collectors.toSet()));
+    }
+    Workspace after =
+        before.with(
+            emptied.with(
+                unknown, keymaps.stream().map(KeymapFile::environment).toList(), bindings));
+    for (Board board : boards) {
+      after = before.world().boards().containsKey(board.id()) ? after : after.with(board);
+    }
+    for (Layout layout : layouts) {
+      after = before.world().layouts().containsKey(layout.id()) ? after : after.with(layout);
+    }
+    int setupsMade = 0;
+    for (Setup setup : setups) {
+      Setup beside = beside(after, setup);
+      if (!before.setups().containsValue(setup)) {
+        check(after, beside);
+        after = after.with(beside);
+        setupsMade++;
+      }
+    }
+    return new ModelFiles.Brought(
+        new Change.Edit("Bring in what was handed on", before, after),
+        "%s with %,d bindings new or changed and %,d gone, %s, %s, %s and %s."
+            .formatted(
+                count(keymaps.size(), "keymap"),
+                fresh,
+                gone,
+                count(unknown.size(), "new action"),
+                count(boards.size(), "board"),
+                count(layouts.size(), "layout"),
+                count(setupsMade, "new setup")));
+  }
+
+  private static String count(int number, String thing) {
+    return "%,d %s%s".formatted(number, thing, number == 1 ? "" : "s");
+  }
+
+  private static Setup beside(Workspace now, Setup setup) {
+    int number = 1;
+    SetupId id = setup.id();
+    while (now.setups().containsKey(id)) {
+      number++;
+      id = new SetupId(setup.id().value() + "-" + number);
+    }
+    return number == 1
+        ? setup
+        : new Setup(id, setup.title() + " " + number, setup.board(), setup.machine());
+  }
+
+  private static void check(Workspace now, Setup setup) throws FileProblem {
+    String problem = now.world().problem(setup).orElse("");
+    if (!problem.isEmpty()) {
+      throw new FileProblem("%s Nothing was taken.".formatted(problem));
+    }
+  }
+}
