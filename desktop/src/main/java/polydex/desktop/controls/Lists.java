@@ -37,7 +37,7 @@ public final class Lists {
    */
   public static <T> ListView<T> of(
       String name, BiConsumer<HBox, T> row, Function<T, String> words, Node empty) {
-    ListView<T> list = new ListView<>();
+    ListView<T> list = new WholeRows<>();
     list.setAccessibleText(name);
     list.setPlaceholder(empty);
     list.setCellFactory(_ -> cell(row, words));

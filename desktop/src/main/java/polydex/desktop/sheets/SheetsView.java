@@ -68,7 +68,8 @@ final class SheetsView extends HBox {
     left.setMinWidth(LEFT * 15);
     left.setPrefWidth(LEFT * 15);
     kinds.setMinHeight(0);
-    options.getStyleClass().add("five-rows");
+    kinds.getStyleClass().add("dense-rows");
+    options.getStyleClass().addAll("dense-rows", "dense-five");
     options.setMinHeight(USE_PREF_SIZE);
     HBox.setHgrow(preview, Priority.ALWAYS);
     setSpacing(20);

@@ -1,8 +1,10 @@
 package polydex.files.sheets;
 
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.ImageType;
 import org.apache.pdfbox.rendering.PDFRenderer;
@@ -27,7 +29,7 @@ public record PageImage(int width, int height, int[] argb) {
    */
   public static PageImage of(Pages pages, int side, double scale) {
     double most = LARGEST / Math.max(pages.paper().width(), pages.paper().height());
-    try (PDDocument document = PdfSheet.document(pages, side, side + 1)) {
+    try (PDDocument document = Loader.loadPDF(written(pages, side))) {
       BufferedImage drawn =
           new PDFRenderer(document).renderImage(0, (float) Math.min(scale, most), ImageType.RGB);
       return new PageImage(
@@ -37,5 +39,14 @@ public record PageImage(int width, int height, int[] argb) {
     } catch (IOException e) {
       throw new UncheckedIOException("Memory can be read", e);
     }
+  }
+
+  /** Fonts get the letters that are used, and those their numbers, when a document is written. */
+  private static byte[] written(Pages pages, int side) throws IOException {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    try (PDDocument document = PdfSheet.document(pages, side, side + 1)) {
+      document.save(out);
+    }
+    return out.toByteArray();
   }
 }
