@@ -33,8 +33,8 @@ final class SetupSheet {
     this.drafting = drafting;
   }
 
-  /** What one action can be done with, in one environment. */
-  private record Found(EnvironmentId environment, ActionId action) {}
+  /** An action in one environment, and where in it if that is not anywhere. */
+  private record Found(EnvironmentId environment, ActionId action, String where) {}
 
   Sheet of(Setup setup, boolean pictures) {
     SetupTraces traces = SetupTraces.of(setup, drafting.workspace().world());
@@ -50,7 +50,8 @@ final class SetupSheet {
       }
       groups
           .computeIfAbsent(title(t), _ -> new LinkedHashMap<>())
-          .computeIfAbsent(new Found(t.environment(), t.binding().action()), _ -> new ArrayList<>())
+          .computeIfAbsent(
+              new Found(t.environment(), t.binding().action(), where(t)), _ -> new ArrayList<>())
           .add(t);
     }
     List<Part> parts = new ArrayList<>();
@@ -86,6 +87,20 @@ final class SetupSheet {
         + (t.own() ? ": your own" : group.isBlank() ? "" : ": " + group);
   }
 
+  /** In which context of the application, where that has to be entered first. */
+  private String where(TracedBinding t) {
+    return t.active()
+        .flatMap(
+            context ->
+                drafting
+                    .catalog()
+                    .environment(t.environment())
+                    .filter(e -> !e.contexts().getFirst().id().equals(context))
+                    .flatMap(e -> e.context(context)))
+        .map(c -> "in " + c.title())
+        .orElse("");
+  }
+
   private Line line(Setup setup, Map.Entry<Found, List<TracedBinding>> found) {
     Map<Binding, List<TracedBinding>> byBinding = new LinkedHashMap<>();
     found
@@ -97,7 +112,7 @@ final class SetupSheet {
     EnvironmentId under = setup.machine().platform();
     return new Line(
         drafting.catalog().title(found.getKey().action()),
-        "",
+        found.getKey().where(),
         List.of(new Cell(gestures.stream().map(g -> drafting.shown(g, under)).toList())),
         "",
         List.of(),

@@ -37,6 +37,7 @@ class ListsWindowTest extends InWindow {
             </body></html>
             """);
     person.keys("Alt+S");
+    person.keys("F4");
     person.type(page.toString());
     person.keys("Enter");
     person.untilShown("2 bindings to take, 1 that can mean two things");

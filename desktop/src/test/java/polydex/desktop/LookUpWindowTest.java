@@ -221,7 +221,7 @@ class LookUpWindowTest extends InWindow {
       person.keys("Ctrl+=");
     }
     person.untilShown("Text at 150 %.");
-    for (String way : List.of("Alt+L", "Ctrl+B", "Esc", "Ctrl+E", "Esc", "Alt+S")) {
+    for (String way : List.of("Alt+L", "Ctrl+B", "Esc", "Ctrl+E", "Esc", "Alt+S", "F4")) {
       person.keys(way);
       person.until(
           "no button is cut after " + way,
@@ -236,6 +236,7 @@ class LookUpWindowTest extends InWindow {
   void aLayoutOfThisComputerIsBroughtIn() {
     assumeTrue(Files.isDirectory(XkbLayouts.USUAL), "xkb-data is installed");
     person.keys("Alt+S");
+    person.keys("F4");
     person.type("xkb:nowhere");
     person.keys("Enter");
     person.untilShown("There is no layout “nowhere”.");

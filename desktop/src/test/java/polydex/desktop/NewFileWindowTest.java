@@ -176,6 +176,7 @@ class NewFileWindowTest {
     person.keys("Ctrl+Enter");
     person.untilShown("Ctrl+Z takes it back");
     person.keys("Alt+S");
+    person.keys("F4");
     person.keys("Ctrl+A");
     person.type(program.toString());
     person.keys("Enter");

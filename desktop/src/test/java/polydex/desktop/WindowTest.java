@@ -224,6 +224,7 @@ class WindowTest extends InWindow {
         StandardCharsets.UTF_8);
     int before = catalog().size();
     person.keys("Alt+S");
+    person.keys("F4");
     person.type(list.toString());
     person.keys("Enter");
     person.untilShown("2 bindings to take, 1 known already, 1 refused");
@@ -273,6 +274,7 @@ class WindowTest extends InWindow {
     person.keys("Alt+R");
     person.untilShown("Type a gesture");
     person.keys("Alt+S");
+    person.keys("F4");
     person.untilShown("Choose a file");
     person.untilGone("Type a gesture");
     person.keys("Alt+D");
@@ -344,6 +346,7 @@ class WindowTest extends InWindow {
   @Test
   void holdingAltShowsTheLetterOnEveryControl() {
     person.keys("Alt+S");
+    person.keys("F4");
     FxRobot robot = new FxRobot();
     robot.press(KeyCode.ALT);
     person.until("letters", () -> stage.getScene().getRoot().lookupAll(".badge").size() >= 10);

@@ -130,6 +130,21 @@ final class IntakeView extends VBox {
     HBox.setHgrow(field, Priority.ALWAYS);
   }
 
+  /** Keys that bring something in, once this is shown. */
+  List<KeyCommand> waysIn(Runnable show) {
+    return List.of(
+        KeyCommand.quiet("Ctrl+O", "Bring in a file", () -> shownFirst(show, this::choose)),
+        KeyCommand.quiet(
+            "Ctrl+Shift+O", "Bring in a folder", () -> shownFirst(show, this::chooseFolder)),
+        KeyCommand.quiet(
+            "Ctrl+Shift+V", "Bring in the clipboard", () -> shownFirst(show, this::paste)));
+  }
+
+  private static void shownFirst(Runnable show, Runnable then) {
+    show.run();
+    then.run();
+  }
+
   List<KeyCommand> commands() {
     return List.of(
         KeyCommand.of("Ctrl+O", "Choose a file", this::choose),

@@ -167,14 +167,27 @@ final class PagePreview extends VBox {
         "%s. %s %s".formatted(pages.sheet().title(), where.getText(), told.getText()));
   }
 
+  /**
+   * Along a page that is wider than what is seen of it; else to the next one, or the one before.
+   */
+  private void aside(int by) {
+    if (image.getFitWidth() > scroll.getViewportBounds().getWidth()) {
+      scroll.setHvalue(scroll.getHvalue() + by * SCROLL);
+    } else {
+      turn(by);
+    }
+  }
+
   private void walk(KeyEvent event) {
     if (event.isControlDown() || event.isAltDown() || event.isMetaDown()) {
       return;
     }
     boolean taken = true;
     switch (event.getCode()) {
-      case PAGE_DOWN, RIGHT -> turn(1);
-      case PAGE_UP, LEFT -> turn(-1);
+      case PAGE_DOWN -> turn(1);
+      case PAGE_UP -> turn(-1);
+      case RIGHT -> aside(1);
+      case LEFT -> aside(-1);
       case HOME -> turn(-Integer.MAX_VALUE / 2);
       case END -> turn(Integer.MAX_VALUE / 2);
       case DOWN -> scroll.setVvalue(scroll.getVvalue() + SCROLL);

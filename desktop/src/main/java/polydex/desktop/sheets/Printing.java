@@ -113,8 +113,11 @@ final class Printing {
       to = file.resolveSibling("%s %d.pdf".formatted(name, number));
     }
     WholeFile.write(SheetFile.pdf(pages), to, false);
-    return "There is no printer here, or the simulated one was chosen: %s is in %s."
-        .formatted(pages.count() == 1 ? "1 page" : "%,d pages".formatted(pages.count()), to);
+    return "The simulated printer wrote %s into %s.".formatted(count(pages), to);
+  }
+
+  private static String count(Pages pages) {
+    return pages.count() == 1 ? "1 page" : "%,d pages".formatted(pages.count());
   }
 
   private String send(Pages pages, Printer printer, Beside.Course course) throws FileProblem {
@@ -140,10 +143,7 @@ final class Printing {
       }
     }
     job.endJob();
-    return "%s went to %s."
-        .formatted(
-            pages.count() == 1 ? "1 page" : "%,d pages".formatted(pages.count()),
-            printer.getName());
+    return "%s went to %s.".formatted(count(pages), printer.getName());
   }
 
   /** A side at its own size, from the corner of the paper and not of what a printer can reach. */

@@ -59,6 +59,8 @@ public final class SheetsPlace implements Place {
       all.addAll(sheets.commands());
       all.add(KeyCommand.of("F4", "Bring in", () -> turn(intake)));
       all.add(KeyCommand.of("F5", "Hand on", () -> HandOn.open(desk)));
+      // What brings in elsewhere in this place does it from here too.
+      all.addAll(intake.waysIn(() -> turn(intake)));
     } else {
       all.addAll(intake.commands());
       all.add(KeyCommand.of("F4", "Make a sheet", () -> turn(sheets)));

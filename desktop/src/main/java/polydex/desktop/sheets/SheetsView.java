@@ -229,8 +229,8 @@ final class SheetsView extends HBox {
         pages ->
             desk.dialogs()
                 .ask(
-                    "Save the sheet",
-                    "Folder and name of a new file that ends in " + SheetFile.Form.ends(),
+                    "Save the sheet as " + SheetFile.Form.ends(),
+                    "Folder and name of a new file",
                     desk.session()
                         .file()
                         .get()

@@ -28,9 +28,15 @@ final class ColumnFlow {
   private final List<Page> pages = new ArrayList<>();
   private List<Placed> page = new ArrayList<>();
   private double top;
+  private int groups;
 
-  /** Pieces that stay together, and what stands above them where they begin a column. */
-  private record Run(List<Piece> pieces, Optional<Piece> again) {
+  /**
+   * Pieces that stay together.
+   *
+   * @param again what stands above them where they begin a column
+   * @param group the number of what they are part of
+   */
+  private record Run(List<Piece> pieces, Optional<Piece> again, int group) {
     double height() {
       double height = pieces.getFirst().height();
       for (Piece p : pieces.subList(1, pieces.size())) {
@@ -95,19 +101,21 @@ final class ColumnFlow {
   }
 
   private List<Run> runs(Block block) {
+    groups++;
+    int group = groups;
     List<Run> runs = new ArrayList<>();
     List<Piece> pieces = block.pieces();
     List<Piece> first = new ArrayList<>();
     block.heading().ifPresent(first::add);
     int from = pieces.size() <= TOGETHER ? pieces.size() : SIDE;
     first.addAll(pieces.subList(0, from));
-    add(runs, new Run(first, Optional.empty()), block);
+    add(runs, new Run(first, Optional.empty(), group), block);
     int until = Math.max(from, pieces.size() - SIDE);
     for (Piece piece : pieces.subList(from, until)) {
-      runs.add(new Run(List.of(piece), block.again()));
+      runs.add(new Run(List.of(piece), block.again(), group));
     }
     if (until < pieces.size()) {
-      add(runs, new Run(pieces.subList(until, pieces.size()), block.again()), block);
+      add(runs, new Run(pieces.subList(until, pieces.size()), block.again(), group), block);
     }
     return runs;
   }
@@ -122,7 +130,7 @@ final class ColumnFlow {
     } else {
       boolean first = run.again().isEmpty();
       for (Piece piece : run.pieces()) {
-        runs.add(new Run(List.of(piece), first ? Optional.empty() : block.again()));
+        runs.add(new Run(List.of(piece), first ? Optional.empty() : block.again(), run.group()));
         first = false;
       }
     }
@@ -136,7 +144,7 @@ final class ColumnFlow {
     while (from < all.size()) {
       List<Run> rest = all.subList(from, all.size());
       List<Spot> spots = fill(rest, frame.height() - top);
-      if (spots.isEmpty() && top > 0) {
+      if (top > 0 && (spots.isEmpty() || leavesOneAlone(spots))) {
         turn();
         continue;
       }
@@ -217,6 +225,24 @@ final class ColumnFlow {
 
   private List<Spot> tried(List<Run> runs, double height) {
     boolean fits = runs.stream().allMatch(r -> r.height() + r.againHeight() <= height);
-    return fits ? fill(runs, height) : List.of();
+    List<Spot> spots = fits ? fill(runs, height) : List.of();
+    return leavesOneAlone(spots) ? List.of() : spots;
+  }
+
+  /** Whether a group that goes on in a column has a single line there. */
+  private static boolean leavesOneAlone(List<Spot> spots) {
+    for (int i = 0; i < spots.size(); i++) {
+      Spot spot = spots.get(i);
+      boolean alone =
+          spot.y() == 0 && spot.run().again().isPresent() && spot.run().pieces().size() == 1;
+      boolean next =
+          i + 1 < spots.size()
+              && spots.get(i + 1).column() == spot.column()
+              && spots.get(i + 1).run().group() == spot.run().group();
+      if (alone && !next) {
+        return true;
+      }
+    }
+    return false;
   }
 }

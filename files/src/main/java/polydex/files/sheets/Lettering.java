@@ -11,6 +11,9 @@ final class Lettering {
   /** Of the size of the type, from the top of a line to its baseline. */
   static final double ASCENT = 0.98;
 
+  /** No line holds more letters. */
+  private static final int LONGEST_LINE = 500;
+
   private static final String DOTS = "…";
 
   private Lettering() {}
@@ -72,16 +75,17 @@ final class Lettering {
   private static List<String> broken(Typeface face, String word, double width) {
     List<String> parts = new ArrayList<>();
     StringBuilder part = new StringBuilder();
-    double so = 0;
     for (int c : word.codePoints().toArray()) {
-      double wide = face.widthOf(Character.toString(c));
-      if (so + wide > width && !part.isEmpty()) {
+      // What a word is set in hangs on all of its letters, so it is measured as a whole each time;
+      // it is no longer than a line.
+      int so = part.length();
+      part.appendCodePoint(c);
+      if (so > 0 && face.widthOf(part.toString()) > width) {
+        part.setLength(so);
         parts.add(part.toString());
         part.setLength(0);
-        so = 0;
+        part.appendCodePoint(c);
       }
-      part.appendCodePoint(c);
-      so += wide;
     }
     parts.add(part.toString());
     return parts;
@@ -92,17 +96,17 @@ final class Lettering {
     if (face.widthOf(text) <= width) {
       return text;
     }
-    double room = width - face.widthOf(DOTS);
+    String best = "";
     StringBuilder kept = new StringBuilder();
-    double so = 0;
-    for (int c : text.codePoints().limit(2000).toArray()) {
-      so += face.widthOf(Character.toString(c));
-      if (so > room) {
+    for (int c : text.codePoints().limit(LONGEST_LINE).toArray()) {
+      kept.appendCodePoint(c);
+      String tried = kept.toString().strip() + DOTS;
+      if (face.widthOf(tried) > width) {
         break;
       }
-      kept.appendCodePoint(c);
+      best = tried;
     }
-    return kept.toString().strip() + DOTS;
+    return best.isEmpty() ? DOTS : best;
   }
 
   /** Marks of a text at a place. */
