@@ -55,7 +55,8 @@ public final class HtmlSheet {
             "title", shown(sheet.title()),
             "about", shown(sheet.about()),
             "notes", sheet.notes().stream().map(HtmlSheet::shown).toList(),
-            "foot", Map.of("madeBy", sheet.foot().madeBy(), "of", shown(sheet.foot().of()))));
+            "foot",
+                Map.of("madeBy", shown(sheet.foot().madeBy()), "of", shown(sheet.foot().of()))));
     model.put("day", PageFoot.day(sheet.foot()));
     model.put("parts", sheet.parts().stream().map(HtmlSheet::part).toList());
     model.put(
@@ -110,7 +111,7 @@ public final class HtmlSheet {
       case Sheet.Lines l -> {
         made.put("kind", "lines");
         made.put("columns", l.columns().stream().map(HtmlSheet::shown).toList());
-        made.put("figure", l.figure());
+        made.put("figure", shown(l.figure()));
         made.put("lines", l.lines().stream().map(HtmlSheet::line).toList());
       }
       case Sheet.Facts f -> {
@@ -154,23 +155,30 @@ public final class HtmlSheet {
 
   private static Map<String, Object> gesture(Shown shown) {
     List<Map<String, Object>> marks = new ArrayList<>();
-    for (CapMark mark : CapMark.of(shown.gesture(), shown.names())) {
+    List<CapMark> all = CapMark.of(shown.gesture(), shown.names());
+    for (int i = 0; i < all.size(); i++) {
+      // Who hears or copies the caps gets a plus sign between those of one stroke.
+      boolean joined =
+          all.get(i) instanceof CapMark.Cap
+              && i + 1 < all.size()
+              && (all.get(i + 1) instanceof CapMark.Cap
+                  || all.get(i + 1) instanceof CapMark.Pointer);
       marks.add(
-          switch (mark) {
+          switch (all.get(i)) {
             case CapMark.Cap(String text, CapMark.Sort sort) ->
-                mark(sort.name().toLowerCase(Locale.ROOT), text);
-            case CapMark.Next _ -> mark("next", "");
-            case CapMark.Opens _ -> mark("opens", "");
-            case CapMark.Closes _ -> mark("closes", "");
-            case CapMark.Times(int count) -> mark("times", String.valueOf(count));
-            case CapMark.Pointer(String act) -> mark("pointer", act);
+                mark(sort.name().toLowerCase(Locale.ROOT), text, joined);
+            case CapMark.Next _ -> mark("next", "", false);
+            case CapMark.Opens _ -> mark("opens", "", false);
+            case CapMark.Closes _ -> mark("closes", "", false);
+            case CapMark.Times(int count) -> mark("times", String.valueOf(count), false);
+            case CapMark.Pointer(String act) -> mark("pointer", act, false);
           });
     }
     return Map.of("marks", marks, "look", number(shown.look()));
   }
 
-  private static Map<String, Object> mark(String kind, String text) {
-    return Map.of("kind", kind, "text", shown(text));
+  private static Map<String, Object> mark(String kind, String text, boolean joined) {
+    return Map.of("kind", kind, "text", shown(text), "joined", joined);
   }
 
   private static void picture(Map<String, Object> made, Sheet.Picture picture) {

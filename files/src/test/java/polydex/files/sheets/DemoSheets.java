@@ -78,7 +78,7 @@ final class DemoSheets {
       Sheet.Cell cell =
           new Sheet.Cell(
               List.of(
-                  new Sheet.Shown(Gesture.parse("Ctrl+Shift+' '"), Map.of(), 0),
+                  new Sheet.Shown(Gesture.parse("Ctrl+Shift+Space"), Map.of(), 0),
                   new Sheet.Shown(Gesture.parse("\"=1+1 | `x` <b>\" Ctrl+="), Map.of(), 1)));
       parts.add(
           new Sheet.Lines(
