@@ -46,6 +46,7 @@ import polydex.keys.Visible;
       KeymapCommand.class,
       CompareCommand.class,
       SheetCommand.class,
+      BundleCommand.class,
       DrillCommand.class,
       MouseCommand.class,
       BackupsCommand.class,

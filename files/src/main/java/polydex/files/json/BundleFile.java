@@ -122,7 +122,7 @@ record BundleFile(
   static ModelFiles.Brought read(Workspace before, String name, String text) throws FileProblem {
     BundleFile file = ModelJson.readLenient(name, text, BundleFile.class);
     try {
-      return file.into(before);
+      return file.into(before, name);
     } catch (IllegalArgumentException e) {
       throw new FileProblem(
           "%s holds something that can't be: %s. Nothing was taken."
@@ -131,7 +131,7 @@ record BundleFile(
     }
   }
 
-  private ModelFiles.Brought into(Workspace before) throws FileProblem {
+  private ModelFiles.Brought into(Workspace before, String name) throws FileProblem {
     Catalog catalog = before.catalog();
     List<Action> unknown =
         actions.stream().filter(a -> catalog.action(a.id()).isEmpty()).distinct().toList();
@@ -164,7 +164,7 @@ record BundleFile(
     for (Setup setup : setups) {
       Setup beside = beside(after, setup);
       if (!before.setups().containsValue(setup)) {
-        check(after, beside);
+        check(after, beside, name);
         after = after.with(beside);
         setupsMade++;
       }
@@ -198,10 +198,10 @@ record BundleFile(
         : new Setup(id, setup.title() + " " + number, setup.board(), setup.machine());
   }
 
-  private static void check(Workspace now, Setup setup) throws FileProblem {
+  private static void check(Workspace now, Setup setup, String name) throws FileProblem {
     String problem = now.world().problem(setup).orElse("");
     if (!problem.isEmpty()) {
-      throw new FileProblem("%s Nothing was taken.".formatted(problem));
+      throw new FileProblem("%s: %s Nothing was taken.".formatted(name, problem));
     }
   }
 }
