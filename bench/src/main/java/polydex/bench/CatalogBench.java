@@ -87,7 +87,7 @@ final class CatalogBench {
             .count();
   }
 
-  private static Workspace workspace(int size) {
+  static Workspace workspace(int size) {
     World world = Large.world(size);
     Workspace start = Shipped.start();
     return Workspace.of(
@@ -157,7 +157,7 @@ final class CatalogBench {
     Files.delete(file);
   }
 
-  private static long used() throws InterruptedException {
+  static long used() throws InterruptedException {
     for (int i = 0; i < 4; i++) {
       System.gc();
       Thread.sleep(50);

@@ -32,6 +32,9 @@ public final class Main {
     if (wanted.isEmpty() || wanted.contains("lists")) {
       ListsBench.run();
     }
+    if (wanted.isEmpty() || wanted.contains("sheets")) {
+      SheetsBench.run();
+    }
     if (wanted.isEmpty() || wanted.contains("route")) {
       RouteBench.all();
     }
