@@ -58,6 +58,17 @@ public final class NumberedLines {
     return box;
   }
 
+  /** Leads on to more of the same, by the next free digit. */
+  public Node more(String words, Runnable act) {
+    String key = String.valueOf(next++);
+    HBox line = new HBox(10, GestureView.cap(key), Texts.styled(words, "quiet"));
+    line.setAlignment(Pos.CENTER_LEFT);
+    line.setPadding(new Insets(2, 10, 2, 11));
+    line.setOnMouseClicked(_ -> act.run());
+    keys.add(KeyCommand.quiet(key, words, act));
+    return line;
+  }
+
   /**
    * A line that acts by the next free digit.
    *

@@ -139,7 +139,8 @@ public final class Plot extends Region {
     getChildren().clear();
     line = text(title, 0, 0, "plot-title").getHeight();
     left = LEFT_LINES * line;
-    top = LITTLE * line;
+    // The numbers at the side stand beside their lines, the highest below the title.
+    top = (LITTLE + 0.5) * line;
     double highest = Math.max(leastTop, 1e-9);
     double least = Double.POSITIVE_INFINITY;
     double most = Double.NEGATIVE_INFINITY;
@@ -163,11 +164,23 @@ public final class Plot extends Region {
     // A low picture has fewer numbers at its side, so that they stand apart.
     int room = (int) ((getHeight() - bottom - top) / (LINES_A_TICK * line));
     double step = step(highest / Math.clamp(room, 1, TICKS));
+    left = Math.max(LEFT_LINES * line, widest(highest, step) + 12);
     Scale scale =
         new Scale(least, Math.max(most, least + 1e-9), step * Math.ceil(highest / step - 1e-9));
     axes(scale, step);
     series.forEach(s -> draw(s, scale));
     lineLabels(scale);
+  }
+
+  /** The width of the numbers of the upright axis. */
+  private double widest(double highest, double step) {
+    double widest = 0;
+    for (double y = 0; y < highest + step; y += step) {
+      Label label = text(number(y), 0, 0, "plot-number");
+      widest = Math.max(widest, label.getWidth());
+      getChildren().remove(label);
+    }
+    return widest;
   }
 
   /** From the units of the axes to places in the picture. */
@@ -259,7 +272,10 @@ public final class Plot extends Region {
       case UPRIGHT -> {
         double x = scale.x(s.points().getFirst().x());
         line(x, top, x, scale.y(0), s.style());
-        text(s.label(), x + 4, scale.y(0) - line - 2, "plot-label");
+        Label name = text(s.label(), x + 4, scale.y(0) - line - 2, "plot-label");
+        if (x + 4 + name.getWidth() > getWidth()) {
+          name.setLayoutX(x - 4 - name.getWidth());
+        }
       }
       case BAND -> {
         Polygon area = new Polygon();

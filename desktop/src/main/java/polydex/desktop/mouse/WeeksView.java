@@ -1,14 +1,12 @@
 package polydex.desktop.mouse;
 
 import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.ColumnConstraints;
@@ -23,32 +21,36 @@ import polydex.desktop.controls.Plot.Point;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
-import polydex.effort.TheilSen;
 import polydex.mouse.Slips;
 import polydex.mouse.Weeks;
-import polydex.mouse.Weeks.Week;
 import polydex.person.Findings;
 import polydex.totals.Standing;
 
 /** How it went, week by week, with its trends; and the slips of the last weeks. */
 public final class WeeksView extends VBox {
-  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
   private static final int COLUMNS = 3;
-  private static final int FIRST_HOUR = 6;
+  private static final int MIDDAY = 13;
+  private static final int HALF_A_DAY = 5;
   private static final int HOURS = 24;
   private static final int MOST_NAMED = 3;
+  private static final double HEADLINE_HEIGHT = 270;
   private static final double CHART_HEIGHT = 140;
   private static final double LEAST_HEIGHT = 90;
   private static final double LIST_HEIGHT = 150;
 
   private final Desk desk;
   private final GridPane charts = new GridPane(16, 10);
+  private final Label headline = Texts.heading("");
   private final Label trend = Texts.words("");
   private final Label drills = Texts.quiet("");
   private final Label slipsHead = Texts.words("");
   private final Label noSlips = Texts.quiet("");
   private final ListView<Slips.OfPlace> slips;
   private Optional<Findings> found = Optional.empty();
+
+  /** Whether the pictures of all else are shown in place of the one that says most. */
+  private boolean others;
+
   private PlaceFilter only = PlaceFilter.EVERYWHERE;
 
   /** An empty view. */
@@ -63,7 +65,7 @@ public final class WeeksView extends VBox {
     VBox.setVgrow(this, Priority.ALWAYS);
     setSpacing(8);
     setMinWidth(0);
-    getChildren().addAll(charts, trend, drills, slipsHead, slips);
+    getChildren().addAll(headline, charts, trend, drills, slipsHead, slips);
   }
 
   /** What gets the focus. */
@@ -74,8 +76,15 @@ public final class WeeksView extends VBox {
   /** The keys of this view. */
   public List<KeyCommand> commands() {
     return List.of(
+        KeyCommand.of("F2", others ? "Hours a year" : "Other pictures", this::turn),
         KeyCommand.of("F3", "Show only \u2026", this::chooseWhich),
         KeyCommand.of("Enter", "Its next step", this::next));
+  }
+
+  private void turn() {
+    others = !others;
+    found.ifPresent(this::show);
+    desk.keys().changed();
   }
 
   private void next() {
@@ -105,6 +114,7 @@ public final class WeeksView extends VBox {
   public void waiting(String words) {
     found = Optional.empty();
     charts.getChildren().clear();
+    headline.setText("");
     trend.setText("");
     drills.setText("");
     slipsHead.setText("");
@@ -119,6 +129,7 @@ public final class WeeksView extends VBox {
     Standing standing = findings.standing();
     if (standing.days().isEmpty()) {
       charts.getChildren().clear();
+      headline.setText("");
       trend.setText(
           "Nothing is logged yet. Ctrl+M notes what the mouse was used for, Ctrl+O brings in a log,"
               + " F9 records a simulated day; from then on each week stands here.");
@@ -163,61 +174,76 @@ public final class WeeksView extends VBox {
 
   private void charts(Weeks weeks, Slips made) {
     charts.getChildren().clear();
+    headline.setText(HoursPicture.headline(weeks).orElse(""));
+    if (!others) {
+      columns(1);
+      Plot hours = HoursPicture.plot(weeks);
+      relapses(weeks, hours);
+      hours.setPrefHeight(HEADLINE_HEIGHT);
+      hours.setMinHeight(LEAST_HEIGHT);
+      charts.add(hours, 0, 0);
+      return;
+    }
     boolean narrow = desk.narrow().get();
-    columns(narrow ? COLUMNS - 1 : COLUMNS);
-    charts.add(
-        chart(weeks, narrow ? "By keys, %" : "By keys, % of uses and of time")
+    int across = narrow ? 2 : COLUMNS;
+    columns(across);
+    List<Plot> all = others(weeks, made);
+    for (int i = 0; i < all.size(); i++) {
+      all.get(i).setPrefHeight(CHART_HEIGHT);
+      all.get(i).setMinHeight(LEAST_HEIGHT);
+      charts.add(all.get(i), i % across, i / across);
+    }
+  }
+
+  private static List<Plot> others(Weeks weeks, Slips made) {
+    Plot open =
+        HoursPicture.chart(weeks, "Open actions")
+            .line("", "plot-own", HoursPicture.points(weeks, w -> Optional.of((double) w.open())));
+    relapses(weeks, open);
+    return List.of(
+        HoursPicture.chart(weeks, "By keys, % of uses and of time")
             .upTo(100)
-            .line("uses", "plot-own", points(weeks, w -> w.coverage().map(c -> 100 * c)))
+            .line(
+                "uses", "plot-own", HoursPicture.points(weeks, w -> w.coverage().map(c -> 100 * c)))
             .line(
                 "time",
                 "plot-own-dashed",
-                points(weeks, w -> w.coverageByTime().map(c -> 100 * c))),
-        0,
-        0);
-    Plot open =
-        chart(weeks, "Open actions; dashed: a relapse")
-            .line("", "plot-own", points(weeks, w -> Optional.of((double) w.open())));
-    relapses(weeks, open);
-    if (!narrow) {
-      charts.add(open, 1, 0);
-    }
-    Plot hours = chart(weeks, "Hours a year by mouse");
-    band(hours, weeks);
-    charts.add(
-        hours.line("", "plot-pointer", points(weeks, w -> Optional.of(w.hoursAYear()))),
-        narrow ? 1 : 2,
-        0);
-    if (narrow) {
-      return;
-    }
-    charts.add(
-        chart(weeks, "Trips of the hand, an hour")
+                HoursPicture.points(weeks, w -> w.coverageByTime().map(c -> 100 * c))),
+        open,
+        HoursPicture.chart(weeks, "Trips of the hand, an hour")
             .line(
                 "",
                 "plot-pointer",
-                points(
+                HoursPicture.points(
                     weeks,
                     w ->
                         w.activeHours() == 0
                             ? Optional.empty()
                             : Optional.of(w.trips() / w.activeHours()))),
-        0,
-        1);
-    charts.add(
-        chart(weeks, "Slips a week")
-            .bars("", "plot-due-bar", points(weeks, w -> Optional.of((double) w.slips()))),
-        1,
-        1);
-    List<Point> byHour = new ArrayList<>();
-    for (int h = FIRST_HOUR; h < HOURS; h++) {
-      byHour.add(new Point(h, made.byHour().get(h)));
+        HoursPicture.chart(weeks, "Slips a week")
+            .bars(
+                "",
+                "plot-due-bar",
+                HoursPicture.points(weeks, w -> Optional.of((double) w.slips()))),
+        byHour(made));
+  }
+
+  /** The hours about the middle of the working day, and any other in which there was a slip. */
+  private static Plot byHour(Slips made) {
+    List<Integer> hours =
+        IntStream.range(0, HOURS).filter(h -> made.byHour().get(h) > 0).boxed().toList();
+    int first = hours.stream().mapToInt(h -> h).min().orElse(MIDDAY);
+    int last = hours.stream().mapToInt(h -> h).max().orElse(MIDDAY);
+    int middle = (first + last) / 2;
+    int reach = Math.max(HALF_A_DAY, Math.max(last - middle, middle - first) + 1);
+    List<Point> points = new ArrayList<>();
+    for (int h = Math.max(0, middle - reach); h <= Math.min(HOURS - 1, middle + reach); h++) {
+      points.add(new Point(h, made.byHour().get(h)));
     }
-    Plot slipHours =
-        new Plot("All slips by the hour of the day", "").whole().bars("", "plot-due-bar", byHour);
-    slipHours.setPrefHeight(CHART_HEIGHT);
-    slipHours.setMinHeight(LEAST_HEIGHT);
-    charts.add(slipHours, 2, 1);
+    return new Plot("All slips by the hour of the day", "")
+        .whole()
+        .xTicks(h -> "%.0f:00".formatted(h))
+        .bars("", "plot-due-bar", points);
   }
 
   private void columns(int count) {
@@ -229,58 +255,17 @@ public final class WeeksView extends VBox {
     }
   }
 
-  /** A chart whose lower axis counts weeks and names their Mondays. */
-  private static Plot chart(Weeks weeks, String title) {
-    LocalDate first = weeks.weeks().isEmpty() ? LocalDate.EPOCH : weeks.weeks().getFirst().monday();
-    Plot plot = new Plot(title, "").xTicks(n -> DAY.format(first.plusWeeks(Math.round(n)))).whole();
-    plot.setPrefHeight(CHART_HEIGHT);
-    plot.setMinHeight(LEAST_HEIGHT);
-    return plot;
-  }
-
-  private static List<Point> points(Weeks weeks, Function<Week, Optional<Double>> of) {
-    List<Point> points = new ArrayList<>();
-    for (int i = 0; i < weeks.weeks().size(); i++) {
-      Week week = weeks.weeks().get(i);
-      int at = i;
-      if (week.workingDays() > 0) {
-        of.apply(week).ifPresent(y -> points.add(new Point(at, y)));
-      }
-    }
-    return points;
-  }
-
-  /** A mark in each week in which something came back. */
+  /** A mark in each week in which something came back; of marks side by side the first is named. */
   private static void relapses(Weeks weeks, Plot plot) {
+    int named = -2;
     for (int i = 0; i < weeks.weeks().size(); i++) {
-      if (!weeks.weeks().get(i).relapsed().isEmpty()) {
-        plot.upright("", "plot-relapse", i);
+      int count = weeks.weeks().get(i).relapsed().size();
+      if (count > 0) {
+        String words = count == 1 ? "1 came back" : "%,d came back".formatted(count);
+        plot.upright(i - named < 2 ? "" : words, "plot-relapse", i);
+        named = i - named < 2 ? named : i;
       }
     }
-  }
-
-  /** Where the last weeks would lie by their trend and its interval, round their middle. */
-  private static void band(Plot plot, Weeks weeks) {
-    List<Point> all = points(weeks, w -> Optional.of(w.hoursAYear()));
-    List<Point> last = all.subList(Math.max(0, all.size() - Weeks.TREND), all.size());
-    Optional<TheilSen> trend = weeks.hoursTrend().filter(t -> !Double.isInfinite(t.low()));
-    if (trend.isEmpty()) {
-      return;
-    }
-    double x0 = last.getFirst().x();
-    double x1 = last.getLast().x();
-    double half = (x1 - x0) / 2;
-    double middle = TheilSen.median(last.stream().mapToDouble(Point::y).toArray());
-    TheilSen t = trend.get();
-    plot.band(
-        "plot-band",
-        List.of(
-            new Point(x0, middle - t.low() * half),
-            new Point(x0 + half, middle),
-            new Point(x1, middle + t.low() * half),
-            new Point(x1, middle + t.high() * half),
-            new Point(x0 + half, middle),
-            new Point(x0, middle - t.high() * half)));
   }
 
   private String words(Weeks weeks) {

@@ -1,7 +1,6 @@
 package polydex.desktop.today;
 
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -12,9 +11,11 @@ import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 import org.threeten.extra.LocalDateRange;
@@ -24,12 +25,12 @@ import polydex.conflict.ConflictSentence;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.NumberedLines;
 import polydex.desktop.controls.Plot;
-import polydex.desktop.controls.Plot.Point;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.desk.Place;
 import polydex.desktop.here.WayIn;
 import polydex.desktop.keys.KeyCommand;
+import polydex.desktop.mouse.HoursPicture;
 import polydex.desktop.mouse.Marks;
 import polydex.desktop.mouse.NamesView;
 import polydex.desktop.mouse.NextStep;
@@ -44,8 +45,6 @@ import polydex.totals.Standing;
 
 /** What to do in the next minutes, and why; everything on it acts with one key. */
 public final class TodayPlace implements Place {
-  private static final int OF_EACH = 3;
-
   private final Desk desk;
   private final Beginning beginning;
   private final VBox root = new VBox(14);
@@ -159,19 +158,9 @@ public final class TodayPlace implements Place {
       drill.look();
       Button begin = drill.begin(page);
       first = Optional.of(begin);
-      VBox left = new VBox(14, drill.due(begin), drill.learn(page), trend(page, found));
-      VBox right = new VBox(14, mouse(page, found), way(page), yesterday(page, found));
-      if (desk.narrow().get()) {
-        root.getChildren().addAll(left, right);
-      } else {
-        HBox.setHgrow(left, Priority.ALWAYS);
-        HBox.setHgrow(right, Priority.ALWAYS);
-        left.setPrefWidth(1);
-        right.setPrefWidth(1);
-        left.setMinWidth(0);
-        right.setMinWidth(0);
-        root.getChildren().add(new HBox(28, left, right));
-      }
+      root.getChildren().add(drill.due(begin));
+      beside(16, List.of(1, 1, 1), drill.learn(page), mouse(page, found), way(page));
+      beside(16, List.of(2, 1), trend(page, found), yesterday(page, found));
       found.ifPresent(f -> more(page, f));
     }
     commands = page.keys();
@@ -185,6 +174,23 @@ public final class TodayPlace implements Place {
             .ifPresent(Node::requestFocus);
       }
     }
+  }
+
+  /** Beside each other in such shares where there is room, else one below the other. */
+  private void beside(double between, List<Integer> shares, Region... parts) {
+    if (desk.narrow().get()) {
+      root.getChildren().addAll(parts);
+      return;
+    }
+    int whole = shares.stream().mapToInt(n -> n).sum();
+    GridPane row = new GridPane(between, 0);
+    for (int i = 0; i < parts.length; i++) {
+      ColumnConstraints part = new ColumnConstraints();
+      part.setPercentWidth(100.0 * shares.get(i) / whole);
+      row.getColumnConstraints().add(part);
+      row.add(parts[i], i, 0);
+    }
+    root.getChildren().add(row);
   }
 
   private boolean isWithin(@Nullable Node node) {
@@ -205,8 +211,8 @@ public final class TodayPlace implements Place {
       return box;
     }
     List<RemainingRow> rows =
-        found.get().remaining().stream().filter(r -> r.hoursAYear() > 0).limit(OF_EACH).toList();
-    for (RemainingRow row : rows) {
+        found.get().remaining().stream().filter(r -> r.hoursAYear() > 0).toList();
+    for (RemainingRow row : rows.stream().limit(1).toList()) {
       box.getChildren()
           .add(
               page.line(
@@ -220,6 +226,10 @@ public final class TodayPlace implements Place {
                       row.usesADay(),
                       NextStep.brief(row.kind())),
                   () -> NextStep.take(desk, row)));
+    }
+    if (rows.size() > 1) {
+      box.getChildren()
+          .add(page.more("%,d others".formatted(rows.size() - 1), () -> desk.keys().go('M')));
     }
     if (rows.isEmpty()) {
       box.getChildren()
@@ -238,9 +248,8 @@ public final class TodayPlace implements Place {
         desk.analyst().found().get().map(a -> a.conflicts()).orElse(List.of()).stream()
             .filter(c -> desk.session().workspace().get().accepted().of(c).isEmpty())
             .filter(c -> told.add(c.loser().action()))
-            .limit(OF_EACH)
             .toList();
-    for (Conflict c : conflicts) {
+    for (Conflict c : conflicts.stream().limit(1).toList()) {
       box.getChildren()
           .add(
               page.line(
@@ -249,6 +258,10 @@ public final class TodayPlace implements Place {
                       c.loser().gesture(), desk.titles().words(c.loser().environment())),
                   ConflictSentence.withoutWayOut(c, desk.session().workspace().get().catalog()),
                   () -> desk.keys().follow(c.loser().gesture())));
+    }
+    if (conflicts.size() > 1) {
+      box.getChildren()
+          .add(page.more("%,d others".formatted(conflicts.size() - 1), () -> desk.keys().go('R')));
     }
     if (conflicts.isEmpty()) {
       box.getChildren()
@@ -261,7 +274,7 @@ public final class TodayPlace implements Place {
     return box;
   }
 
-  private Node trend(NumberedLines page, Optional<Findings> found) {
+  private VBox trend(NumberedLines page, Optional<Findings> found) {
     VBox box =
         new VBox(4, page.heading("Week by week", "F7", "Weeks of the mouse", desk.keys()::weeks));
     List<Week> weeks = found.map(f -> f.weeks().weeks()).orElse(List.of());
@@ -274,18 +287,16 @@ public final class TodayPlace implements Place {
                       : "With two weeks of log a trend stands here."));
       return box;
     }
-    List<Point> points = new ArrayList<>();
-    for (int i = 0; i < weeks.size(); i++) {
-      if (weeks.get(i).workingDays() > 0) {
-        points.add(new Point(i, weeks.get(i).hoursAYear()));
-      }
-    }
-    Plot plot =
-        new Plot("Hours a year by mouse", "")
-            .whole()
-            .xTicks(n -> n == Math.rint(n) ? "week %.0f".formatted(n + 1) : "")
-            .line("", "plot-pointer", points);
-    plot.setPrefHeight(130);
+    Plot plot = HoursPicture.plot(found.orElseThrow().weeks());
+    plot.setPrefHeight(190);
+    HoursPicture.headline(found.orElseThrow().weeks())
+        .ifPresent(
+            h -> {
+              Label headline = Texts.styled(h, "name");
+              headline.setWrapText(true);
+              headline.setMinHeight(Region.USE_PREF_SIZE);
+              box.getChildren().add(headline);
+            });
     String words =
         found
             .flatMap(f -> f.weeks().hoursTrend())
@@ -295,7 +306,7 @@ public final class TodayPlace implements Place {
     return box;
   }
 
-  private Node yesterday(NumberedLines page, Optional<Findings> found) {
+  private VBox yesterday(NumberedLines page, Optional<Findings> found) {
     LocalDate today = desk.session().today();
     List<Standing.Day> days = found.map(f -> f.standing().days()).orElse(List.of());
     Optional<LocalDate> last =
