@@ -5,8 +5,13 @@ import polydex.log.LogEvent;
 /** Something that was done by name, and can be undone and done again. */
 public sealed interface Change {
 
-  /** What was done, as the status line says it: "Bring in 12 bindings". */
+  /** What is done, as a command: "Bring in 12 bindings". */
   String title();
+
+  /** The same once it was done, as the status line says it: "Brought in 12 bindings". */
+  default String done() {
+    return DoneWords.of(title());
+  }
 
   /**
    * An edit: the value before it and the value after it. Both are immutable and share what did not

@@ -78,7 +78,8 @@ class LookUpWindowTest extends InWindow {
     person.untilShown("A gesture for “Duplicate the line”");
     person.type("C-c d");
     person.keys("Enter");
-    person.untilShown("Add Ctrl+C D for “Duplicate the line” in Cue editor. Ctrl+Z takes it back.");
+    person.untilShown(
+        "Added Ctrl+C D for “Duplicate the line” in Cue editor. Ctrl+Z takes it back.");
     assertThat(catalog().size()).isEqualTo(before + 1);
     person.keys("Alt+W");
     person.keys("Down");
@@ -172,7 +173,7 @@ class LookUpWindowTest extends InWindow {
     person.keys("Enter");
     person.untilGone("New, or “Show the star on the dome”?");
     person.keys("Ctrl+Enter");
-    person.untilShown("Bring in 1 binding. Ctrl+Z takes it back.");
+    person.untilShown("Brought in 1 binding. Ctrl+Z takes it back.");
     assertThat(catalog().actions()).hasSize(actions);
     person.until(
         "remembered",
@@ -190,7 +191,7 @@ class LookUpWindowTest extends InWindow {
     person.keys("Enter");
     person.untilShown("2 bindings to take. Understood: 100 % of 2 lines.");
     person.keys("Ctrl+Enter");
-    person.untilShown("Bring in 2 bindings");
+    person.untilShown("Brought in 2 bindings");
     Files.writeString(
         list, "application,action,gesture\nProps,Count,Shift+F6\n", StandardCharsets.UTF_8);
     person.keys("Alt+V");
@@ -198,7 +199,7 @@ class LookUpWindowTest extends InWindow {
     person.keys("Ctrl+G");
     person.untilShown("Goes from here too.");
     person.keys("Ctrl+Enter");
-    person.untilShown("Bring in 0 new, 1 changed, 1 gone");
+    person.untilShown("Brought in 0 new, 1 changed, 1 gone");
     List<String> gestures =
         catalog().environments().stream()
             .filter(e -> e.title().equals("Props"))
@@ -245,7 +246,7 @@ class LookUpWindowTest extends InWindow {
     person.keys("Enter");
     person.untilShown("The layout “English (Dvorak)”");
     person.keys("Ctrl+Enter");
-    person.untilShown("Bring in the layout English (Dvorak)");
+    person.untilShown("Brought in the layout English (Dvorak)");
     assertThat(session.workspace().get().world().layouts()).containsKey("xkb:us(dvorak)");
     person.keys("Ctrl+Z");
     assertThat(session.workspace().get().world().layouts()).doesNotContainKey("xkb:us(dvorak)");

@@ -319,7 +319,7 @@ class MouseWindowTest extends InWindow {
     person.keys("1");
     person.untilShown("Decided: 3.");
     person.keys("Enter");
-    person.untilShown("Explain 3 names. Ctrl+Z takes it back.");
+    person.untilShown("Explained 3 names. Ctrl+Z takes it back.");
     person.until("all known", () -> session.standing().unknown().isEmpty());
     assertThat(session.standing().recognisedShare()).isEqualTo(1);
     person.keys("Ctrl+Z");

@@ -190,7 +190,7 @@ class NewFileWindowTest {
     person.keys("F7");
     person.untilShown("About the application “Cue room”. As you said.");
     person.keys("Ctrl+Enter");
-    person.untilShown("Bring in 3 bindings");
+    person.untilShown("Brought in 3 bindings");
     person.keys("Ctrl+U");
     person.untilShown("To try Cue room");
     person.keys("Down");

@@ -231,7 +231,7 @@ class WindowTest extends InWindow {
     person.untilShown("expected a key");
     assertThat(catalog().size()).isEqualTo(before);
     person.keys("Ctrl+Enter");
-    person.untilShown("Bring in 2 bindings. Ctrl+Z takes it back.");
+    person.untilShown("Brought in 2 bindings. Ctrl+Z takes it back.");
     assertThat(catalog().size()).isEqualTo(before + 2);
     person.untilShown("0 bindings to take, 3 known already, 1 refused");
     assertThat(session.workspace().get().setups()).hasSize(6);

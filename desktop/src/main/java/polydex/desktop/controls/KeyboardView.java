@@ -99,6 +99,12 @@ public final class KeyboardView extends Region {
     choose(was);
   }
 
+  /** The same with no key chosen, for one that is only looked at. */
+  public void showPlain(Board shown, Map<Key, Cap> caps) {
+    show(shown, caps);
+    chosen.get().ifPresent(key -> mark(key, false));
+  }
+
   private void build(Board shown) {
     board = Optional.of(shown);
     keys.clear();

@@ -425,6 +425,8 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
     nodes.addAll(more);
     if (!answer.verdict().isRight() && answer.kind() != Kind.SAY) {
       nodes.add(say().keys("Wanted:", prompt()));
+      WantedKeys.of(prompt().preferred(), say().modifiers(prompt()), say().found())
+          .ifPresent(nodes::add);
     }
     if (question().kind() == Kind.CHAIN && question().part() == question().parts()) {
       int parts = Math.min(question().parts(), answers.size());

@@ -1,5 +1,6 @@
 package polydex.desktop.drill;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -19,6 +20,7 @@ import polydex.recall.Answer;
 import polydex.recall.Answer.Kind;
 import polydex.recall.Answer.Verdict;
 import polydex.recall.DrillQueue;
+import polydex.recall.DrillSettings;
 import polydex.recall.Prompt;
 import polydex.recall.Question;
 
@@ -73,7 +75,17 @@ record DrillWords(Desk desk, Analysis found) {
           case CONTRAST -> ", side by side";
           case SPRINT -> ", sprint";
         };
-    return Texts.styled("%d of %d%s".formatted(queue.number(), queue.size(), kind), "quiet");
+    return Texts.styled(
+        "%d of %d%s · %s to go"
+            .formatted(
+                queue.number(), queue.size(), kind, time(DrillSettings.timeOf(queue.left()))),
+        "quiet");
+  }
+
+  private static String time(Duration left) {
+    return left.toSeconds() < 60
+        ? "%d s".formatted(left.toSeconds())
+        : "%d min".formatted(Math.round(left.toSeconds() / 60.0));
   }
 
   private Node where(Prompt prompt) {

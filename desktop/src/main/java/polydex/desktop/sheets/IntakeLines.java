@@ -39,7 +39,7 @@ final class IntakeLines {
     LEFT("left", "dot", "dot-open"),
     READ("read as", "dot", "dot-learning"),
     GONE("gone", "dot", "dot-open"),
-    RESEMBLES("same?", "dot", "dot-learning"),
+    RESEMBLES("like one", "dot", "dot-learning"),
     OFF("off", "dot", "dot-switching"),
     CHANGED("changed", "dot", "dot-switching"),
     TAKEN("take", "dot", "dot-replaced"),

@@ -337,7 +337,7 @@ public final class Session implements AutoCloseable {
     boolean chooses = !edit.before().current().equals(edit.after().current());
     workspace.set(chooses ? edit.after() : edit.after().using(now.current()));
     history.made(edit);
-    say(edit.title() + ". Ctrl+Z takes it back.");
+    say(edit.done() + ". Ctrl+Z takes it back.");
     return true;
   }
 
@@ -407,7 +407,7 @@ public final class Session implements AutoCloseable {
   /** Says that a batch is whole, and can be taken back. */
   public void made(Change.Batch batch) {
     history.made(batch);
-    say(batch.title() + ". Ctrl+Z takes it back.");
+    say(batch.done() + ". Ctrl+Z takes it back.");
   }
 
   /**

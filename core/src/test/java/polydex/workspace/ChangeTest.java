@@ -1,0 +1,23 @@
+package polydex.workspace;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class ChangeTest {
+  @ParameterizedTest
+  @CsvSource({
+    "Bring in 12 bindings, Brought in 12 bindings",
+    "Take away the desktop, Took away the desktop",
+    "Take it, Took it",
+    "Verify Ctrl+B, Verified Ctrl+B",
+    "Rename an action, Renamed an action",
+    "Plan a binding, Planned a binding",
+    "Adder is a name, Adder is a name",
+    "Marked for drills: Cut, Marked for drills: Cut"
+  })
+  void whatWasDoneIsSaidAsDone(String title, String done) {
+    assertThat(new Change.Edit(title, Workspace.EMPTY, Workspace.EMPTY).done()).isEqualTo(done);
+  }
+}
