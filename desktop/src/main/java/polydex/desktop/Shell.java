@@ -72,6 +72,7 @@ public final class Shell implements Navigation {
   private final LookUpPlace lookUp;
   private final RoutePlace route;
   private final MousePlace mouse;
+  private final SheetsPlace sheets;
   private final List<Place> places;
   private final Map<Place, ToggleButton> placeButtons = new HashMap<>();
   private final Closing closing;
@@ -110,7 +111,8 @@ public final class Shell implements Navigation {
     lookUp = new LookUpPlace(desk);
     route = new RoutePlace(desk);
     mouse = new MousePlace(desk);
-    places = List.of(today, lookUp, drill, route, new FitPlace(desk), mouse, new SheetsPlace(desk));
+    sheets = new SheetsPlace(desk);
+    places = List.of(today, lookUp, drill, route, new FitPlace(desk), mouse, sheets);
     current = today;
     closing = new Closing(session, desk.dialogs(), close);
     frame.setTop(head());
@@ -420,6 +422,12 @@ public final class Shell implements Navigation {
   public void weeks() {
     go(mouse);
     mouse.weeks();
+  }
+
+  @Override
+  public void bringIn() {
+    go(sheets);
+    sheets.bringIn();
   }
 
   @Override

@@ -99,6 +99,7 @@ class ComputerWindowTest extends InWindow {
     person.keys("Esc");
     assertThat(ComputerFile.read("laptop.json", Files.readString(to)).findings()).hasSize(7);
     // As a list is, it is brought in by its path.
+    person.keys("F4");
     person.keys("Alt+P");
     person.type(to.toString());
     person.keys("Enter");

@@ -334,7 +334,13 @@ class MouseWindowTest extends InWindow {
   void weeksHaveTheirTrendsAndWhatWasSavedIsOneKeyAway() {
     person.keys("Alt+M");
     person.keys("F7");
-    person.untilShown("Open actions; dashed: a relapse");
+    person.untilShown(" h a year by mouse, down from ");
+    person.untilShown("1 came back");
+    person.keys("F2");
+    person.untilShown("Open actions");
+    person.untilShown("All slips by the hour of the day");
+    person.keys("F2");
+    person.untilGone("All slips by the hour of the day");
     person.untilShown("with 95 % between");
     person.untilShown("drilled actions, uses by keys went from before");
     assertThat(person.list("Slips").getItems()).hasSizeGreaterThan(10);

@@ -9,8 +9,10 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import javafx.application.Platform;
 import javafx.scene.Scene;
+import javafx.scene.control.Labeled;
 import javafx.scene.image.PixelReader;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.Clipboard;
@@ -62,7 +64,7 @@ final class Shots {
     steps.add(new Step("today", List.of("WAIT", "WAIT")));
     steps.add(
         new Step("look-up", List.of("CONTROL+F", "D", "U", "P", "L", "SPACE", "L", "I", "N")));
-    steps.add(new Step("listening", List.of("ALT+L", "CONTROL+L", "CONTROL+SHIFT+D")));
+    steps.add(new Step("", List.of("ALT+L", "CONTROL+L", "CONTROL+SHIFT+D")));
     steps.add(new Step("", List.of("HOLD ESCAPE")));
     steps.add(new Step("", List.of("ALT+W", "F2")));
     steps.add(
@@ -127,12 +129,20 @@ final class Shots {
     steps.add(new Step("drill-answer", List.of("CONTROL+D")));
     steps.add(
         new Step("drill-after", List.of("ENTER", "WAIT", "F9", "ENTER", "WAIT", "HOLD ESCAPE")));
-    steps.add(new Step("sheets", List.of("ALT+S", "COPIED LIST", "CONTROL+SHIFT+V", "WAIT")));
+    steps.add(new Step("sheets", List.of("ALT+S", "WAIT")));
+    steps.add(new Step("bring-in", List.of("COPIED LIST", "CONTROL+SHIFT+V", "WAIT")));
     steps.add(
         new Step(
             "computer",
             List.of("F9", "WAIT", "WAIT", "WAIT", "WAIT", "WAIT", "DOWN", "DOWN", "DOWN")));
   }
+
+  /** How lists and pages say that they are not done. */
+  private static final Pattern WAITING =
+      Pattern.compile("(?:Looking|Making|Trying|Comparing|Following|Reading|Writing)\\b.*…");
+
+  /** So often it is looked again before a picture is taken nevertheless. */
+  private static final int LOOKS = 150;
 
   private static String option(List<String> options, String name, String otherwise) {
     int at = options.indexOf(name);
@@ -160,12 +170,32 @@ final class Shots {
         () ->
             Fingers.after(
                 SETTLED,
-                () -> {
-                  if (!step.picture().isEmpty()) {
-                    write(step.picture());
-                  }
-                  next();
-                }));
+                () ->
+                    onceKnown(
+                        step.picture().isEmpty() ? 0 : LOOKS,
+                        () -> {
+                          if (!step.picture().isEmpty()) {
+                            write(step.picture());
+                          }
+                          next();
+                        })));
+  }
+
+  /** Waits until nothing in view says that it is still being found out. */
+  private void onceKnown(int looks, Runnable then) {
+    boolean waits =
+        stage.getScene().getRoot().lookupAll(".label").stream()
+            .anyMatch(
+                n ->
+                    n instanceof Labeled l
+                        && n.isVisible()
+                        && n.getScene() != null
+                        && WAITING.matcher(String.valueOf(l.getText())).matches());
+    if (looks > 0 && waits) {
+      Fingers.after(SETTLED, () -> onceKnown(looks - 1, then));
+    } else {
+      then.run();
+    }
   }
 
   private void press(Deque<String> keys, Runnable then) {

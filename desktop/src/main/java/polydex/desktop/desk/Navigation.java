@@ -53,6 +53,9 @@ public interface Navigation {
   /** Shows how it went with the mouse, week by week. */
   void weeks();
 
+  /** Goes where lists and files are brought in. */
+  void bringIn();
+
   /** Goes to the place with this letter. */
   void go(char letter);
 

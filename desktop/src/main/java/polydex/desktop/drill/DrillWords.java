@@ -75,11 +75,13 @@ record DrillWords(Desk desk, Analysis found) {
           case CONTRAST -> ", side by side";
           case SPRINT -> ", sprint";
         };
-    return Texts.styled(
-        "%d of %d%s · %s to go"
-            .formatted(
-                queue.number(), queue.size(), kind, time(DrillSettings.timeOf(queue.left()))),
-        "quiet");
+    HBox counted =
+        new HBox(
+            10,
+            Texts.styled("%d of %d%s".formatted(queue.number(), queue.size(), kind), "quiet"),
+            Texts.styled(time(DrillSettings.timeOf(queue.left())) + " to go", "quiet"));
+    counted.setAlignment(Pos.CENTER);
+    return counted;
   }
 
   private static String time(Duration left) {

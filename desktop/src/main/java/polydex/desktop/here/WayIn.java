@@ -114,7 +114,7 @@ public final class WayIn {
             applications.isEmpty()
                 ? "Start the programs that you use and look at this computer, or bring in lists of their keys."
                 : named(applications) + ". Bring in lists of others.",
-            () -> desk.keys().go('S')));
+            () -> desk.keys().bringIn()));
     lines.add(page.line("What stands in the way", Texts.quiet(""), inTheWay(), this::showWorst));
     lines.add(
         page.line(

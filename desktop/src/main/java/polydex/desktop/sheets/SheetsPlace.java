@@ -71,6 +71,11 @@ public final class SheetsPlace implements Place {
     return all;
   }
 
+  /** Turns to where lists and files are brought in. */
+  public void bringIn() {
+    turn(intake);
+  }
+
   private void turn(Node to) {
     root.getChildren().set(root.getChildren().size() - 1, to);
     desk.keys().changed();

@@ -107,6 +107,9 @@ class DrillRunTest implements Navigation {
   public void drill() {}
 
   @Override
+  public void bringIn() {}
+
+  @Override
   public void weeks() {}
 
   @Override
