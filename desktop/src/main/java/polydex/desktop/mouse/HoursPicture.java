@@ -31,7 +31,7 @@ public final class HoursPicture {
     double then = worked.getFirst().hoursAYear();
     String how =
         Math.abs(now - then) <= HARDLY * Math.max(now, then)
-            ? "about as"
+            ? "about the same as"
             : now < then ? "down from" : "up from";
     return Optional.of(
         "%s a year by mouse, %s %s in the week of %s"

@@ -5,7 +5,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
-import java.util.function.Function;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
@@ -72,7 +71,7 @@ record SheetChoice(
                   catalog,
                   environment,
                   "where the focus is",
-                  e -> new SheetChoice(kind, e, other, words, keyboards, paper)));
+                  (c, e) -> new SheetChoice(c.kind, e, c.other, c.words, c.keyboards, c.paper)));
       case COMPARE -> {
         all.add(
             environments(
@@ -80,14 +79,15 @@ record SheetChoice(
                 catalog,
                 environment,
                 "where the focus is",
-                e -> new SheetChoice(kind, e, other, words, keyboards, paper)));
+                (c, e) -> new SheetChoice(c.kind, e, c.other, c.words, c.keyboards, c.paper)));
         all.add(
             environments(
                 "To",
                 catalog,
                 other,
                 "another like it",
-                e -> new SheetChoice(kind, environment, e, words, keyboards, paper)));
+                (c, e) ->
+                    new SheetChoice(c.kind, c.environment, e, c.words, c.keyboards, c.paper)));
       }
       case FOUND -> all.add(new Option("Words", List.of(), 0, (c, _) -> c));
       case SETUP, LEARNING, NEW, CONFUSED, OWN, CONFLICTS, MOUSE, WEEK -> {}
@@ -126,7 +126,7 @@ record SheetChoice(
       Catalog catalog,
       Optional<EnvironmentId> now,
       String none,
-      Function<Optional<EnvironmentId>, SheetChoice> choose) {
+      BiFunction<SheetChoice, Optional<EnvironmentId>, SheetChoice> choose) {
     Naming naming = new Naming(catalog);
     List<EnvironmentId> ids = catalog.environments().stream().map(Environment::id).toList();
     List<String> titles = new ArrayList<>();
@@ -136,6 +136,6 @@ record SheetChoice(
         name,
         titles,
         now.map(ids::indexOf).orElse(-1) + 1,
-        (_, i) -> choose.apply(i == 0 ? Optional.empty() : Optional.of(ids.get(i - 1))));
+        (c, i) -> choose.apply(c, i == 0 ? Optional.empty() : Optional.of(ids.get(i - 1))));
   }
 }

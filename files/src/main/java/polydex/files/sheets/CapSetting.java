@@ -1,6 +1,8 @@
 package polydex.files.sheets;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.List;
 import polydex.keys.CapMark;
 import polydex.sheets.Sheet.Shown;
@@ -62,7 +64,7 @@ final class CapSetting {
   private Part part(CapMark mark, double most) {
     return switch (mark) {
       case CapMark.Cap(String text, CapMark.Sort sort) -> {
-        double room = most / size / LETTERS - 2 * PADDING;
+        double room = (most / size - 2 * PADDING) / LETTERS;
         String whole = sort == CapMark.Sort.TYPED ? text + "|" : text;
         String said = Lettering.cut(Typeface.KEYS, whole, room);
         cut |= !said.equals(whole);
@@ -116,7 +118,7 @@ final class CapSetting {
 
   private double row(List<Part> row, int look, double y, List<Mark> to) {
     double x = 0;
-    double opened = -1;
+    Deque<Double> opened = new ArrayDeque<>();
     double middle = y + HEIGHT / 2 * size;
     double baseline = y + (HEIGHT / 2 + 0.29) * size;
     boolean first = true;
@@ -149,16 +151,16 @@ final class CapSetting {
         case CapMark.Times _ ->
             to.addAll(
                 Lettering.set(Typeface.TEXT, part.text(), LETTERS * size, x, baseline, false));
-        case CapMark.Opens _ -> opened = x + 0.14 * size;
+        case CapMark.Opens _ -> opened.push(x + 0.14 * size);
         case CapMark.Closes _ -> {
-          bracket(to, Math.max(0, opened), x, y);
-          opened = -1;
+          // A row that only ends a hold of the row above begins with it.
+          bracket(to, opened.isEmpty() ? 0 : opened.pop(), x, y);
         }
       }
       x += part.width();
     }
-    if (opened >= 0) {
-      bracket(to, opened, x, y);
+    while (!opened.isEmpty()) {
+      bracket(to, opened.pop(), x, y);
     }
     return x;
   }
