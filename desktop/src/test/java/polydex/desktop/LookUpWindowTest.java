@@ -90,10 +90,10 @@ class LookUpWindowTest extends InWindow {
     person.keys("Ctrl+A");
     person.type("ctrl + shift + y");
     person.keys("Enter");
-    person.untilShown("Change Ctrl+Shift+Y for “Duplicate the line”");
+    person.untilShown("Changed Ctrl+Shift+Y for “Duplicate the line”");
     person.keys("Alt+W");
     person.keys("Delete");
-    person.untilShown("Remove ");
+    person.untilShown("Removed ");
     assertThat(catalog().size()).isEqualTo(before);
     person.keys("Ctrl+Z");
     person.keys("Ctrl+Z");
@@ -106,7 +106,7 @@ class LookUpWindowTest extends InWindow {
     person.untilShown("Lock the screen");
     person.keys("Alt+W");
     person.keys("F8");
-    person.untilShown("Switch off “Lock the screen”");
+    person.untilShown("Switched off “Lock the screen”");
     person.untilShown("switched off in this setup");
     person.keys("Ctrl+Z");
     person.untilShown("Taken back: Switch off");
