@@ -63,8 +63,8 @@ public final class NumberedLines {
     String key = String.valueOf(next++);
     HBox line = new HBox(10, GestureView.cap(key), Texts.styled(words, "quiet"));
     line.setAlignment(Pos.CENTER_LEFT);
-    line.setPadding(new Insets(2, 10, 2, 11));
-    line.setOnMouseClicked(_ -> act.run());
+    line.getStyleClass().add("today-more");
+    acting(line, key, words, act);
     keys.add(KeyCommand.quiet(key, words, act));
     return line;
   }
@@ -93,10 +93,17 @@ public final class NumberedLines {
     VBox line = new VBox(2, top, why);
     line.setMinWidth(0);
     line.getStyleClass().add("today-line");
+    acting(line, key, title + ". " + words, act);
+    keys.add(KeyCommand.quiet(key, title, act));
+    return line;
+  }
+
+  /** What Tab reaches, and its digit, Space or a click set off. */
+  private static void acting(Node line, String key, String said, Runnable act) {
     line.setId(id(key));
     line.setFocusTraversable(true);
     line.setAccessibleRole(AccessibleRole.BUTTON);
-    line.setAccessibleText(title + ". " + words);
+    line.setAccessibleText(said);
     line.setOnMouseClicked(_ -> act.run());
     line.setOnKeyPressed(
         event -> {
@@ -105,7 +112,5 @@ public final class NumberedLines {
             act.run();
           }
         });
-    keys.add(KeyCommand.quiet(key, title, act));
-    return line;
   }
 }
