@@ -1,15 +1,20 @@
 package polydex.files;
 
 import java.io.IOException;
+import java.io.OutputStream;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
 import org.jspecify.annotations.Nullable;
 
 /** Files that are there whole, or not at all. */
 public final class WholeFile {
+  /** So many names are tried for what is begun. */
+  private static final int MOST = 100;
+
   private WholeFile() {}
 
   /**
@@ -24,22 +29,47 @@ public final class WholeFile {
     if (folder == null || !Files.isDirectory(folder)) {
       throw new FileProblem("There is no folder %s to write into.".formatted(folder));
     }
+    if (!replace && Files.exists(whole)) {
+      throw isThere(file);
+    }
     Path beside = null;
     try {
-      if (!replace && Files.exists(whole)) {
-        throw new FileAlreadyExistsException(whole.toString());
+      beside = begun(whole, bytes);
+      if (replace) {
+        Files.move(
+            beside, whole, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+      } else {
+        Files.move(beside, whole);
       }
-      beside = whole.resolveSibling("." + whole.getFileName() + ".part");
-      Files.write(beside, bytes);
-      Files.move(
-          beside, whole, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
     } catch (FileAlreadyExistsException e) {
-      throw new FileProblem("%s is there already; it was left as it is.".formatted(file), e);
+      throw isThere(file);
     } catch (IOException e) {
       throw new FileProblem(
           "%s can't be written: %s. Nothing was changed.".formatted(file, reason(e)), e);
     } finally {
       clear(beside);
+    }
+  }
+
+  private static FileProblem isThere(Path file) {
+    return new FileProblem("%s is there already; it was left as it is.".formatted(file));
+  }
+
+  /** Beside it, under a name that nobody has; whoever's file has the first names keeps it. */
+  private static Path begun(Path whole, byte[] bytes) throws IOException {
+    for (int number = 1; ; number++) {
+      Path beside = whole.resolveSibling(".%s.part%d".formatted(whole.getFileName(), number));
+      try (OutputStream out = Files.newOutputStream(beside, StandardOpenOption.CREATE_NEW)) {
+        out.write(bytes);
+        return beside;
+      } catch (FileAlreadyExistsException e) {
+        if (number == MOST) {
+          throw e;
+        }
+      } catch (IOException e) {
+        clear(beside);
+        throw e;
+      }
     }
   }
 

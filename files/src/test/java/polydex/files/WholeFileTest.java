@@ -44,6 +44,16 @@ class WholeFileTest {
   }
 
   @Test
+  void whatHasTheNameOfWhatIsBegunIsSomebodysFileToo() throws Exception {
+    Path theirs = Files.writeString(folder.resolve(".a.txt.part1"), "theirs");
+    Path to = folder.resolve("a.txt");
+    WholeFile.write(bytes("one"), to, false);
+    assertThat(theirs).hasContent("theirs");
+    assertThat(to).hasContent("one");
+    holdsOnly(theirs, to);
+  }
+
+  @Test
   void whereNothingCanBeWrittenNothingIsLeft() throws Exception {
     assertThatThrownBy(() -> WholeFile.write(bytes("one"), folder.resolve("no/a.txt"), false))
         .isInstanceOf(FileProblem.class)

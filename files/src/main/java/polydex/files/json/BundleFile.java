@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.fasterxml.jackson.databind.node.TextNode;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -15,6 +16,7 @@ import java.util.stream.Collectors;
 import polydex.boards.Board;
 import polydex.boards.Layout;
 import polydex.catalog.Action;
+import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
@@ -60,12 +62,7 @@ record BundleFile(
     Catalog catalog = workspace.catalog();
     List<KeymapFile> keymaps = new ArrayList<>();
     for (Environment e : catalog.environments()) {
-      keymaps.add(
-          new KeymapFile(
-              "polydex-keymap/1",
-              e,
-              List.of(),
-              catalog.bindings(e.id()).stream().map(BundleFile::impersonal).toList()));
+      keymaps.add(new KeymapFile("polydex-keymap/1", e, List.of(), catalog.bindings(e.id())));
     }
     Set<String> boards = Shipped.boards().stream().map(Board::id).collect(Collectors.toSet());
     Set<String> layouts = Shipped.layouts().stream().map(Layout::id).collect(Collectors.toSet());
@@ -82,31 +79,47 @@ record BundleFile(
                 .toList(),
             List.copyOf(workspace.setups().values()));
     JsonNode tree = ModelJson.treeOf(file);
-    withoutPaths(tree);
+    impersonal(tree, plainIds(catalog));
     return ModelJson.pretty(tree);
   }
 
-  /** Without how somebody remembers it. */
-  private static Binding impersonal(Binding b) {
-    Binding.Remarks r = b.remarks();
-    return b.remarked(new Binding.Remarks(r.note(), r.caveat(), "", r.fixed()));
+  /** Other ids for actions that are called by a path, since an id is made of the title. */
+  private static Map<String, String> plainIds(Catalog catalog) {
+    Map<String, String> plain = new HashMap<>();
+    for (Action action : catalog.actions()) {
+      if (PATH.matcher(action.title()).find()) {
+        int number = plain.size() + 1;
+        while (catalog.action(new ActionId("given." + number)).isPresent()) {
+          number += catalog.actions().size();
+        }
+        plain.put(action.id().value(), "given." + number);
+      }
+    }
+    return plain;
   }
 
-  private static void withoutPaths(JsonNode node) {
+  /** Leaves out hooks, whoever's binding has them, and what names a file. */
+  private static void impersonal(JsonNode node, Map<String, String> ids) {
     if (node instanceof ObjectNode object) {
+      object.remove("hook");
       for (Map.Entry<String, JsonNode> field : object.properties()) {
-        if (!WORDS.contains(field.getKey())) {
-          withoutPaths(field.getValue());
-        } else if (field.getValue().isTextual()) {
-          field.setValue(TextNode.valueOf(withoutPaths(field.getValue().asText())));
-        } else if (field.getValue() instanceof ArrayNode words) {
+        if (field.getValue().isTextual()) {
+          String text = field.getValue().asText();
+          field.setValue(
+              TextNode.valueOf(
+                  WORDS.contains(field.getKey())
+                      ? withoutPaths(text)
+                      : ids.getOrDefault(text, text)));
+        } else if (WORDS.contains(field.getKey()) && field.getValue() instanceof ArrayNode words) {
           for (int i = 0; i < words.size(); i++) {
             words.set(i, TextNode.valueOf(withoutPaths(words.get(i).asText())));
           }
+        } else {
+          impersonal(field.getValue(), ids);
         }
       }
     } else {
-      node.forEach(BundleFile::withoutPaths);
+      node.forEach(n -> impersonal(n, ids));
     }
   }
 

@@ -8,7 +8,6 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -17,6 +16,7 @@ import polydex.computer.Finding;
 import polydex.computer.FoundComputer;
 import polydex.computer.Program;
 import polydex.files.FileProblem;
+import polydex.files.WholeFile;
 import polydex.intake.IntakeRequest.Refused;
 import polydex.intake.IntakeRequest.RequestedRow;
 import polydex.intake.ListSubject;
@@ -200,22 +200,15 @@ public record ComputerFile(String format, String title, List<Form> findings) {
    * @throws FileProblem that says why it was not written
    */
   public static void write(Path file, FoundComputer computer) throws FileProblem {
-    Path beside = file.toAbsolutePath().resolveSibling("." + file.getFileName() + ".new");
     try {
       if (Files.exists(file) && !isOne(file)) {
         throw new FileProblem(
             file + " is there, and is no gathered computer. It was left as it is.");
       }
-      Files.writeString(beside, write(computer), StandardCharsets.UTF_8);
-      Files.move(beside, file, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
     } catch (IOException e) {
-      try {
-        Files.deleteIfExists(beside);
-      } catch (IOException _) {
-        // What is left of it harms nobody.
-      }
-      throw new FileProblem("%s can't be written: %s.".formatted(file, e.getMessage()), e);
+      throw new FileProblem("%s can't be read: %s.".formatted(file, e.getMessage()), e);
     }
+    WholeFile.write(write(computer).getBytes(StandardCharsets.UTF_8), file, true);
   }
 
   private static boolean isOne(Path file) throws IOException {
