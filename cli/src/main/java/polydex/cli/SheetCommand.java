@@ -138,12 +138,12 @@ final class SheetCommand implements Callable<Integer> {
       out.print(SheetFile.text(sheet, paper, SheetFile.Form.MARKDOWN));
       return Main.DONE;
     }
-    SheetFile.write(sheet, paper, to, replace);
+    Pages pages = Pages.of(sheet, paper);
+    SheetFile.write(pages, to, replace);
     out.printf("“%s” is in %s.%n", sheet.title(), to);
     if (SheetFile.form(to) != SheetFile.Form.PDF) {
       return Main.DONE;
     }
-    Pages pages = Pages.of(sheet, paper);
     out.printf(
         "%s of %s%s, type of %s points.%n",
         pages.count() == 1 ? "1 side" : "%,d sides".formatted(pages.count()),

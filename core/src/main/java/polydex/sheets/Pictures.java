@@ -47,22 +47,7 @@ final class Pictures {
     }
     Map<Modifiers, Map<Key, List<Use>>> uses =
         KeyUses.inKeymap(world.catalog(), environment, layout.get());
-    Naming naming = new Naming(world.catalog());
-    return uses.keySet().stream()
-        .sorted(order(uses))
-        .limit(MOST)
-        .sorted(byCount())
-        .<Part>map(
-            held ->
-                picture(
-                    world.catalog(),
-                    board.get(),
-                    layout.get(),
-                    held,
-                    naming.words(environment),
-                    uses.get(held),
-                    naming.look(environment)))
-        .toList();
+    return pictures(world.catalog(), board.get(), layout.get(), environment, uses);
   }
 
   /** What really happens in a setup. O(keys · layers of the setup · layers of modifiers). */
@@ -71,13 +56,22 @@ final class Pictures {
     Setup setup = traces.setup();
     Board board = world.boards().get(setup.board());
     Layout layout = traces.tracer().layout();
-    Naming naming = new Naming(world.catalog());
-    EnvironmentId platform = setup.machine().platform();
     Map<Modifiers, Map<Key, List<Use>>> uses = new HashMap<>();
     for (Modifiers held : firstHeld(traces)) {
       uses.put(held, KeyUses.inSetup(traces.tracer(), board, Held.of(held)));
     }
     uses.values().removeIf(Map::isEmpty);
+    return pictures(world.catalog(), board, layout, setup.machine().platform(), uses);
+  }
+
+  /** Those of most use, in the words and the look of an environment. */
+  private static List<Part> pictures(
+      Catalog catalog,
+      Board board,
+      Layout layout,
+      EnvironmentId of,
+      Map<Modifiers, Map<Key, List<Use>>> uses) {
+    Naming naming = new Naming(catalog);
     return uses.keySet().stream()
         .sorted(order(uses))
         .limit(MOST)
@@ -85,13 +79,13 @@ final class Pictures {
         .<Part>map(
             held ->
                 picture(
-                    world.catalog(),
+                    catalog,
                     board,
                     layout,
                     held,
-                    naming.words(platform),
+                    naming.words(of),
                     uses.get(held),
-                    naming.look(platform)))
+                    naming.look(of)))
         .toList();
   }
 

@@ -49,7 +49,10 @@ class SheetsWindowTest extends InWindow {
     person.until("the page is drawn", () -> pageWidth() > 100);
     person.keys("Ctrl+PageDown");
     person.untilShown("Page 2 of 2");
-    // Another sheet is there at once, and its page is looked at from the beginning.
+    // Another sheet is there at once, and is looked at from its beginning.
+    person.keys("Down");
+    person.untilShown("Page 1 of 3");
+    person.keys("Up");
     person.keys("Up");
     person.untilShown("Page 1 of 1");
     person.keys("Alt+H");

@@ -2,13 +2,12 @@ package polydex.desktop.sheets;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.image.ImageView;
-import javafx.scene.image.PixelFormat;
-import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -36,7 +35,7 @@ final class PagePreview extends VBox {
   private final ScrollPane scroll = new ScrollPane(sheet);
   private final Label where = Texts.styled("", "words");
   private final Label told = Texts.words("");
-  private List<Pages> shown = List.of();
+  private Optional<Pages> shown = Optional.empty();
   private int side;
   private int zoom;
 
@@ -63,19 +62,10 @@ final class PagePreview extends VBox {
     scroll.viewportBoundsProperty().addListener((_, _, _) -> redraw());
   }
 
-  /** A sheet is being made. */
-  void waiting(String words) {
-    say(words);
-  }
-
-  /** No sheet could be made. */
-  void failed(String why) {
-    say(why);
-  }
-
-  private void say(String words) {
+  /** There are no pages yet, or none could be made; in words why. */
+  void showNone(String words) {
     drawing.stop();
-    shown = List.of();
+    shown = Optional.empty();
     image.setImage(null);
     instead.setText(words);
     where.setText("");
@@ -85,7 +75,7 @@ final class PagePreview extends VBox {
 
   /** These are its pages; the page that was looked at is, as far as there is one. */
   void show(Pages pages) {
-    shown = List.of(pages);
+    shown = Optional.of(pages);
     side = Math.min(side, pages.count() - 1);
     instead.setText("");
     told.setText(String.join(" ", pages.told()));
@@ -93,10 +83,16 @@ final class PagePreview extends VBox {
     redraw();
   }
 
+  /** The next sheet is another one, and looked at from its first page. */
+  void begin() {
+    side = 0;
+    scroll.setVvalue(0);
+  }
+
   /** So many sides on, or back. */
   void turn(int by) {
-    if (!shown.isEmpty()) {
-      side = Math.clamp(side + by, 0, shown.getFirst().count() - 1);
+    if (shown.isPresent()) {
+      side = Math.clamp(side + by, 0, shown.orElseThrow().count() - 1);
       scroll.setVvalue(0);
       redraw();
     }
@@ -121,7 +117,7 @@ final class PagePreview extends VBox {
     if (shown.isEmpty()) {
       return;
     }
-    Pages pages = shown.getFirst();
+    Pages pages = shown.orElseThrow();
     double scale = scale(pages);
     // A screen of two pixels for one gets both.
     double fine = getScene() == null ? 1 : Math.max(1, getScene().getWindow().getOutputScaleX());
@@ -129,23 +125,12 @@ final class PagePreview extends VBox {
     drawing.ask(
         _ -> PageImage.of(pages, now, scale * fine),
         drawn -> {
-          WritableImage made = new WritableImage(drawn.width(), drawn.height());
-          made.getPixelWriter()
-              .setPixels(
-                  0,
-                  0,
-                  drawn.width(),
-                  drawn.height(),
-                  PixelFormat.getIntArgbInstance(),
-                  drawn.argb(),
-                  0,
-                  drawn.width());
-          image.setImage(made);
+          image.setImage(Pictures.of(drawn));
           image.setFitWidth(drawn.width() / fine);
           image.setFitHeight(drawn.height() / fine);
           say(pages, now);
         },
-        this::failed);
+        this::showNone);
   }
 
   private void say(Pages pages, int now) {

@@ -10,8 +10,6 @@ import javafx.print.Printer;
 import javafx.print.PrinterJob;
 import javafx.scene.Group;
 import javafx.scene.image.ImageView;
-import javafx.scene.image.PixelFormat;
-import javafx.scene.image.WritableImage;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.state.Beside;
 import polydex.files.FileProblem;
@@ -52,27 +50,42 @@ final class Printing {
 
   private final Desk desk;
 
+  /** Of its own: a page on its way is none of what ends when something else is changed. */
+  private final Beside beside = new Beside("printing");
+
   Printing(Desk desk) {
     this.desk = desk;
   }
 
+  /** Ends what goes on; whether there was anything. */
+  boolean stop() {
+    boolean busy = beside.busy().get();
+    if (busy) {
+      beside.stop();
+      desk.session().say("Printing was stopped.");
+    }
+    return busy;
+  }
+
   /** Lets a printer be chosen if there is one, and prints. */
   void print(Pages pages) {
+    if (beside.busy().get()) {
+      desk.session().say("Something is being printed. Esc stops it.");
+      return;
+    }
     desk.session().say("Looking for printers …");
-    desk.analyst()
-        .look(
-            "printing",
-            _ -> devices(),
-            devices -> {
-              desk.session().say("");
-              if (devices.size() == 1) {
-                print(pages, devices.getFirst());
-              } else {
-                desk.dialogs()
-                    .choose("Print on", devices, Device::title, device -> print(pages, device));
-              }
-            },
-            desk.session()::problem);
+    beside.ask(
+        _ -> devices(),
+        devices -> {
+          desk.session().say("");
+          if (devices.size() == 1) {
+            print(pages, devices.getFirst());
+          } else {
+            desk.dialogs()
+                .choose("Print on", devices, Device::title, device -> print(pages, device));
+          }
+        },
+        desk.session()::problem);
   }
 
   /** The usual printer of the system first. */
@@ -93,16 +106,14 @@ final class Printing {
 
   private void print(Pages pages, Device device) {
     desk.session().say("Printing …");
-    desk.analyst()
-        .look(
-            "printing",
-            course ->
-                switch (device) {
-                  case Simulated _ -> simulate(pages);
-                  case Real(Printer printer) -> send(pages, printer, course);
-                },
-            desk.session()::say,
-            desk.session()::problem);
+    beside.ask(
+        course ->
+            switch (device) {
+              case Simulated _ -> simulate(pages);
+              case Real(Printer printer) -> send(pages, printer, course);
+            },
+        desk.session()::say,
+        desk.session()::problem);
   }
 
   private String simulate(Pages pages) throws FileProblem {
@@ -148,20 +159,7 @@ final class Printing {
 
   /** A side at its own size, from the corner of the paper and not of what a printer can reach. */
   private static Group page(Pages pages, int side, PageLayout layout) {
-    PageImage drawn = PageImage.of(pages, side, DOTS / POINTS);
-    WritableImage image = new WritableImage(drawn.width(), drawn.height());
-    image
-        .getPixelWriter()
-        .setPixels(
-            0,
-            0,
-            drawn.width(),
-            drawn.height(),
-            PixelFormat.getIntArgbInstance(),
-            drawn.argb(),
-            0,
-            drawn.width());
-    ImageView view = new ImageView(image);
+    ImageView view = new ImageView(Pictures.of(PageImage.of(pages, side, DOTS / POINTS)));
     view.setFitWidth(pages.paper().width());
     view.setFitHeight(pages.paper().height());
     view.setX(-layout.getLeftMargin());

@@ -46,7 +46,7 @@ record SheetChoice(
    * Something that can be chosen otherwise.
    *
    * @param name of it
-   * @param values in words, in order; empty where words are to be typed
+   * @param values in words, in order; of what is typed only what it is
    * @param now which of them it is
    * @param choose makes another of it
    */
@@ -56,7 +56,12 @@ record SheetChoice(
       int now,
       BiFunction<SheetChoice, Integer, SheetChoice> choose) {
     String value() {
-      return values.isEmpty() ? "" : values.get(now);
+      return values.get(now);
+    }
+
+    /** Whether it is typed, and not one of several. */
+    boolean isTyped() {
+      return values.size() == 1;
     }
   }
 
@@ -89,7 +94,10 @@ record SheetChoice(
                 (c, e) ->
                     new SheetChoice(c.kind, c.environment, e, c.words, c.keyboards, c.paper)));
       }
-      case FOUND -> all.add(new Option("Words", List.of(), 0, (c, _) -> c));
+      case FOUND ->
+          all.add(
+              new Option(
+                  "Words", List.of(words.isEmpty() ? "Enter types them" : words), 0, (c, _) -> c));
       case SETUP, LEARNING, NEW, CONFUSED, OWN, CONFLICTS, MOUSE, WEEK -> {}
     }
     if (kind == SheetKind.ENVIRONMENT || kind == SheetKind.SETUP) {

@@ -17,6 +17,7 @@ import polydex.desktop.keys.KeyCommand;
 public final class SheetsPlace implements Place {
   private final Desk desk;
   private final Keeping keeping;
+  private final HandOn handOn;
   private final VBox root = new VBox();
   private final SheetsView sheets;
   private final IntakeView intake;
@@ -25,6 +26,7 @@ public final class SheetsPlace implements Place {
   public SheetsPlace(Desk desk) {
     this.desk = desk;
     keeping = new Keeping(desk);
+    handOn = new HandOn(desk);
     sheets = new SheetsView(desk);
     intake = new IntakeView(desk);
     VBox.setVgrow(sheets, Priority.ALWAYS);
@@ -58,7 +60,7 @@ public final class SheetsPlace implements Place {
     if (view() == sheets) {
       all.addAll(sheets.commands());
       all.add(KeyCommand.of("F4", "Bring in", () -> turn(intake)));
-      all.add(KeyCommand.of("F5", "Hand on", () -> HandOn.open(desk)));
+      all.add(KeyCommand.of("F5", "Hand on", handOn::open));
       // What brings in elsewhere in this place does it from here too.
       all.addAll(intake.waysIn(() -> turn(intake)));
     } else {

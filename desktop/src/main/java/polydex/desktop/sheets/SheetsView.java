@@ -36,18 +36,22 @@ import polydex.workspace.Workspace;
 
 /** Sheets to print or hand on: what is on them is chosen at the left, and seen at the right. */
 final class SheetsView extends HBox {
-  private static final double LEFT = 20;
-
   private final Desk desk;
   private final Beside making = new Beside("sheet");
+  private final Beside writing = new Beside("saving a sheet");
+  private final Printing printing;
   private final ListView<SheetKind> kinds;
   private final ListView<Option> options;
   private final PagePreview preview = new PagePreview();
   private SheetChoice choice = SheetChoice.FIRST;
   private Optional<Pages> made = Optional.empty();
 
+  /** Why there are no pages, while there are none. */
+  private String instead = "";
+
   SheetsView(Desk desk) {
     this.desk = desk;
+    printing = new Printing(desk);
     kinds =
         Lists.of(
             "What is on the sheet",
@@ -65,8 +69,7 @@ final class SheetsView extends HBox {
     VBox.setVgrow(kinds, Priority.ALWAYS);
     VBox left =
         new VBox(8, Texts.part("What is on it"), kinds, Texts.part("How it is made"), options);
-    left.setMinWidth(LEFT * 15);
-    left.setPrefWidth(LEFT * 15);
+    left.getStyleClass().add("sheet-choices");
     kinds.setMinHeight(0);
     kinds.getStyleClass().add("dense-rows");
     options.getStyleClass().addAll("dense-rows", "dense-five");
@@ -94,6 +97,7 @@ final class SheetsView extends HBox {
     all.add(KeyCommand.quiet("Ctrl+PageUp", "Page before", () -> preview.turn(-1)));
     all.add(KeyCommand.quiet("Alt+PageDown", "Page larger", () -> preview.zoom(1)));
     all.add(KeyCommand.quiet("Alt+PageUp", "Page smaller", () -> preview.zoom(-1)));
+    all.add(KeyCommand.quiet("Esc", "Stop making or printing", this::stop));
     return all;
   }
 
@@ -111,11 +115,14 @@ final class SheetsView extends HBox {
       showOptions();
       make();
     } else {
-      made = Optional.empty();
+      without("");
     }
   }
 
   private void want(SheetChoice wanted) {
+    if (wanted.kind() != choice.kind()) {
+      preview.begin();
+    }
     choice = wanted;
     showOptions();
     make();
@@ -127,18 +134,7 @@ final class SheetsView extends HBox {
 
   private void showOptions() {
     int at = Math.max(0, options.getSelectionModel().getSelectedIndex());
-    List<Option> all =
-        choice.options(catalog()).stream()
-            .map(
-                o ->
-                    o.values().isEmpty()
-                        ? new Option(
-                            o.name(),
-                            List.of(choice.words().isEmpty() ? "Enter types them" : choice.words()),
-                            0,
-                            o.choose())
-                        : o)
-            .toList();
+    List<Option> all = choice.options(catalog());
     options.getItems().setAll(all);
     options.getSelectionModel().select(Math.min(at, all.size() - 1));
   }
@@ -152,6 +148,9 @@ final class SheetsView extends HBox {
     if (event.getCode() == KeyCode.ENTER) {
       event.consume();
       choose(option);
+    } else if (option.isTyped()) {
+      // There is nothing beside words that are typed.
+      return;
     } else if (event.getCode() == KeyCode.RIGHT || event.getCode() == KeyCode.LEFT) {
       event.consume();
       int step = event.getCode() == KeyCode.RIGHT ? 1 : -1;
@@ -163,7 +162,7 @@ final class SheetsView extends HBox {
   }
 
   private void choose(Option option) {
-    if (option.name().equals("Words")) {
+    if (option.isTyped()) {
       desk.dialogs()
           .ask(
               "Actions that words find",
@@ -201,8 +200,7 @@ final class SheetsView extends HBox {
             desk.session().now(),
             ProgramVersion.title());
     SheetChoice wanted = choice;
-    made = Optional.empty();
-    preview.waiting("Making the sheet …");
+    without("Making the sheet …");
     making.ask(
         _ -> {
           Sheet sheet = SheetMaker.make(wish, material);
@@ -212,15 +210,29 @@ final class SheetsView extends HBox {
           made = Optional.of(pages);
           preview.show(pages);
         },
-        preview::failed);
+        this::without);
+  }
+
+  private void without(String why) {
+    made = Optional.empty();
+    instead = why;
+    preview.showNone(why);
+  }
+
+  /** Ends what goes on, printing first. */
+  private void stop() {
+    if (!printing.stop() && making.busy().get()) {
+      making.stop();
+      without("Stopped. Choose a sheet, or another way to make it.");
+    }
   }
 
   private void withPages(Consumer<Pages> then) {
-    made.ifPresentOrElse(then, () -> desk.session().say("The sheet is still being made."));
+    made.ifPresentOrElse(then, () -> desk.session().say(instead));
   }
 
   private void print() {
-    withPages(pages -> new Printing(desk).print(pages));
+    withPages(printing::print);
   }
 
   /** Never over a file that is there. */
@@ -248,15 +260,13 @@ final class SheetsView extends HBox {
       desk.session().problem("“%s” can’t be the name of a file.".formatted(said));
       return;
     }
-    desk.analyst()
-        .look(
-            "saving",
-            _ -> {
-              SheetFile.write(pages.sheet(), pages.paper(), to, false);
-              return to;
-            },
-            done -> desk.session().say("Saved " + done + "."),
-            desk.session()::problem);
+    writing.ask(
+        _ -> {
+          SheetFile.write(pages, to, false);
+          return to;
+        },
+        done -> desk.session().say("Saved " + done + "."),
+        desk.session()::problem);
   }
 
   /** A title as the name of a file anywhere. */

@@ -22,7 +22,6 @@ final class CapSetting {
   private static final double AROUND_ARROW = 0.26;
   private static final double BETWEEN_ROWS = 0.25;
   private static final double BELOW = 0.2;
-  private static final int SINGLE_DIGITS = 10;
 
   private final double size;
   private boolean cut;
@@ -72,7 +71,7 @@ final class CapSetting {
         yield new Part(mark, said, Math.max(letters, HEIGHT * 0.9) * size);
       }
       case CapMark.Times(int count) -> {
-        String said = "×" + Math.min(count, SINGLE_DIGITS - 1);
+        String said = "×" + count;
         yield new Part(mark, said, Typeface.TEXT.widthOf(said) * size * LETTERS);
       }
       case CapMark.Next _ -> new Part(mark, "", (ARROW + 2 * AROUND_ARROW) * size);

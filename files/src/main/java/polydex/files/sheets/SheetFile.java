@@ -101,18 +101,17 @@ public final class SheetFile {
   }
 
   /**
-   * Writes a sheet, whole or not at all.
+   * Writes a sheet that was set on pages, whole or not at all.
    *
    * @param replace whether a file of this name may be written over
    * @throws FileProblem where it can't be written there; a file that was there is as it was
    */
-  public static void write(Sheet sheet, Paper paper, Path file, boolean replace)
-      throws FileProblem {
+  public static void write(Pages pages, Path file, boolean replace) throws FileProblem {
     Form form = form(file);
     byte[] bytes =
         form == Form.PDF
-            ? pdf(Pages.of(sheet, paper))
-            : text(sheet, paper, form).getBytes(StandardCharsets.UTF_8);
+            ? pdf(pages)
+            : text(pages.sheet(), pages.paper(), form).getBytes(StandardCharsets.UTF_8);
     WholeFile.write(bytes, file, replace);
   }
 

@@ -267,18 +267,17 @@ class SheetFormsTest {
 
   @Test
   void whatCantBeWrittenLeavesEverythingAsItWas() throws Exception {
-    Sheet sheet = DemoSheets.sheet(SheetKind.WEEK);
+    Pages pages = Pages.of(DemoSheets.sheet(SheetKind.WEEK), Paper.USUAL);
     Path there = Files.writeString(folder.resolve("there.pdf"), "mine");
-    assertThatThrownBy(() -> SheetFile.write(sheet, Paper.USUAL, there, false))
+    assertThatThrownBy(() -> SheetFile.write(pages, there, false))
         .isInstanceOf(FileProblem.class)
         .hasMessageContaining("is there already");
     assertThat(there).hasContent("mine");
-    assertThatThrownBy(
-            () -> SheetFile.write(sheet, Paper.USUAL, folder.resolve("no/where.pdf"), false))
+    assertThatThrownBy(() -> SheetFile.write(pages, folder.resolve("no/where.pdf"), false))
         .hasMessageContaining("no folder");
-    assertThatThrownBy(() -> SheetFile.write(sheet, Paper.USUAL, folder.resolve("a.doc"), false))
+    assertThatThrownBy(() -> SheetFile.write(pages, folder.resolve("a.doc"), false))
         .hasMessageContaining(".pdf, .html, .md, .csv, .json");
-    SheetFile.write(sheet, Paper.USUAL, there, true);
+    SheetFile.write(pages, there, true);
     assertThat(Files.readAllBytes(there)).startsWith("%PDF-1.".getBytes(StandardCharsets.US_ASCII));
     try (var files = Files.list(folder)) {
       assertThat(files).containsExactly(there);
