@@ -14,40 +14,12 @@ final class DoneWords {
           Map.entry("Make", "Made"),
           Map.entry("Give", "Gave"),
           Map.entry("Keep", "Kept"),
-          Map.entry("Write", "Wrote"),
-          Map.entry("Set", "Set"),
           Map.entry("Put", "Put"),
-          Map.entry("Forget", "Forgot"),
           Map.entry("Copy", "Copied"),
-          Map.entry("Plan", "Planned"),
-          Map.entry("Drop", "Dropped"),
-          Map.entry("Swap", "Swapped"));
+          Map.entry("Bind", "Bound"));
 
   private static final List<String> REGULAR =
-      List.of(
-          "Accept",
-          "Add",
-          "Ask",
-          "Bind",
-          "Call",
-          "Change",
-          "Divide",
-          "Explain",
-          "Join",
-          "Mark",
-          "Move",
-          "Name",
-          "Part",
-          "Press",
-          "Remove",
-          "Rename",
-          "Replace",
-          "Switch",
-          "Turn",
-          "Use",
-          "Verify",
-          "Wish",
-          "Withdraw");
+      List.of("Add", "Change", "Explain", "Join", "Move", "Press", "Remove", "Switch", "Wish");
 
   private DoneWords() {}
 
@@ -60,18 +32,9 @@ final class DoneWords {
     }
     for (String verb : REGULAR) {
       if (title.startsWith(verb + " ")) {
-        return past(verb) + title.substring(verb.length());
+        return verb + (verb.endsWith("e") ? "d" : "ed") + title.substring(verb.length());
       }
     }
     return title;
-  }
-
-  private static String past(String verb) {
-    return switch (verb) {
-      case "Bind" -> "Bound";
-      case "Withdraw" -> "Withdrew";
-      case "Verify" -> "Verified";
-      default -> verb.endsWith("e") ? verb + "d" : verb + "ed";
-    };
   }
 }

@@ -11,10 +11,11 @@ class ChangeTest {
     "Bring in 12 bindings, Brought in 12 bindings",
     "Take away the desktop, Took away the desktop",
     "Take it, Took it",
-    "Verify Ctrl+B, Verified Ctrl+B",
-    "Rename an action, Renamed an action",
-    "Plan a binding, Planned a binding",
+    "Move Ctrl+B, Moved Ctrl+B",
+    "Switch off a key, Switched off a key",
+    "Bind a key, Bound a key",
     "Adder is a name, Adder is a name",
+    "Plan for 2 conflicts, Plan for 2 conflicts",
     "Marked for drills: Cut, Marked for drills: Cut"
   })
   void whatWasDoneIsSaidAsDone(String title, String done) {
