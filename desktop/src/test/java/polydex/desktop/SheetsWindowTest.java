@@ -113,7 +113,7 @@ class SheetsWindowTest extends InWindow {
     person.keys("Ctrl+A");
     person.type(beside("found.md").toString());
     person.keys("Enter");
-    person.untilShown("is there already; it was left as it is.");
+    person.untilShown("is there already. It was left as it is.");
     person.keys("Ctrl+C");
     person.untilShown("Copied ““duplicate line””.");
     AtomicReference<String> copied = new AtomicReference<>("");

@@ -52,7 +52,7 @@ public final class WholeFile {
   }
 
   private static FileProblem isThere(Path file) {
-    return new FileProblem("%s is there already; it was left as it is.".formatted(file));
+    return new FileProblem("%s is there already. It was left as it is.".formatted(file));
   }
 
   /** Beside it, under a name that nobody has; whoever's file has the first names keeps it. */

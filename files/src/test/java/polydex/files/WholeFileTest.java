@@ -38,7 +38,7 @@ class WholeFileTest {
     Path to = Files.writeString(folder.resolve("a.txt"), "mine");
     assertThatThrownBy(() -> WholeFile.write(bytes("one"), to, false))
         .isInstanceOf(FileProblem.class)
-        .hasMessageContaining("a.txt is there already; it was left as it is.");
+        .hasMessageContaining("a.txt is there already. It was left as it is.");
     assertThat(to).hasContent("mine");
     holdsOnly(to);
   }

@@ -1,10 +1,8 @@
 package polydex.desktop.fit;
 
-import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
-import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -23,6 +21,8 @@ import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
+import polydex.files.FileProblem;
+import polydex.files.WholeFile;
 import polydex.fit.ChangeSheet;
 import polydex.fit.OwnBinding;
 import polydex.fit.RemapDraft;
@@ -281,13 +281,12 @@ final class SheetView {
             beside.toString(),
             path -> {
               try {
-                Files.write(Path.of(path), bytes, StandardOpenOption.CREATE_NEW);
+                WholeFile.write(bytes, Path.of(path), false);
                 desk.session().say("Saved " + path + ".");
-              } catch (java.nio.file.FileAlreadyExistsException e) {
-                desk.session()
-                    .problem("There is a file %s already. Choose another name.".formatted(path));
-              } catch (IOException | java.nio.file.InvalidPathException e) {
-                desk.session().problem("%s can't be written: %s.".formatted(path, e.getMessage()));
+              } catch (FileProblem e) {
+                desk.session().problem(e.getMessage());
+              } catch (InvalidPathException e) {
+                desk.session().problem("“%s” can’t be the name of a file.".formatted(path));
               }
             });
   }

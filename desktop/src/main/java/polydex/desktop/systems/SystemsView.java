@@ -1,11 +1,8 @@
 package polydex.desktop.systems;
 
-import java.io.IOException;
-import java.nio.file.FileAlreadyExistsException;
-import java.nio.file.Files;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
-import java.nio.file.StandardOpenOption;
 import java.time.InstantSource;
 import java.util.Comparator;
 import java.util.List;
@@ -27,6 +24,7 @@ import polydex.desktop.desk.OutlineEditor.Written;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.state.Beside;
 import polydex.files.FileProblem;
+import polydex.files.WholeFile;
 import polydex.files.json.ModelFiles;
 import polydex.systems.ActionEdits;
 import polydex.systems.ActionOutline;
@@ -260,18 +258,15 @@ public final class SystemsView {
         _ -> {
           try {
             Path file = Path.of(to);
-            Files.writeString(
-                file,
+            WholeFile.write(
                 ModelFiles.write(now, id)
-                    .orElseThrow(() -> new FileProblem("It is gone; nothing was written.")),
-                StandardOpenOption.CREATE_NEW);
+                    .orElseThrow(() -> new FileProblem("It is gone; nothing was written."))
+                    .getBytes(StandardCharsets.UTF_8),
+                file,
+                false);
             return file + " has its keymap.";
           } catch (InvalidPathException e) {
             throw new FileProblem("\u201c%s\u201d can't be the name of a file.".formatted(to), e);
-          } catch (FileAlreadyExistsException e) {
-            throw new FileProblem(to + " is there already. It was left as it is.", e);
-          } catch (IOException e) {
-            throw new FileProblem("%s can't be written: %s.".formatted(to, e.getMessage()), e);
           }
         },
         desk.session()::say,
