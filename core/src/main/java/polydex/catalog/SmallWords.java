@@ -55,6 +55,15 @@ public final class SmallWords {
     return words.stream().filter(w -> !OF_TITLES.contains(w)).map(Words::stem);
   }
 
+  /** A title as it fits on a key: without the words that no title needs. */
+  public static String shortened(String title) {
+    String without =
+        Stream.of(title.split(" "))
+            .filter(w -> !ARTICLES.contains(w.toLowerCase(Locale.ROOT)))
+            .collect(Collectors.joining(" "));
+    return without.isEmpty() ? title : without;
+  }
+
   private static String[] words(String of) {
     return SHIPPED.getString(of).split(" ");
   }

@@ -61,27 +61,6 @@ public final class StrokeEffort {
           Modifier.FN, 1.4,
           Modifier.HYPER, 1.0);
 
-  private enum Finger {
-    LITTLE(1.3, false, Key.KeyA),
-    RING(1.15, false, Key.KeyS),
-    MIDDLE(1.05, false, Key.KeyD),
-    INDEX(1.0, false, Key.KeyF),
-    RIGHT_INDEX(1.0, true, Key.KeyJ),
-    RIGHT_MIDDLE(1.05, true, Key.KeyK),
-    RIGHT_RING(1.15, true, Key.KeyL),
-    RIGHT_LITTLE(1.3, true, Key.Semicolon);
-
-    final double weight;
-    final boolean right;
-    final Key home;
-
-    Finger(double weight, boolean right, Key home) {
-      this.weight = weight;
-      this.right = right;
-      this.home = home;
-    }
-  }
-
   private static final Set<Key> FUNCTION = EnumSet.range(Key.F1, Key.F24);
   private static final Map<Modifier, List<Key>> KEYS =
       Map.of(
@@ -152,10 +131,9 @@ public final class StrokeEffort {
       return 0;
     }
     Finger finger = finger(place);
-    double travel =
-        Optional.ofNullable(places.get(finger.home)).map(h -> way(h, place)).orElse(1.0);
+    double travel = finger.home().map(places::get).map(h -> way(h, place)).orElse(1.0);
     double away = FUNCTION.contains(key) ? FUNCTION_ROW : isFar(place) ? FAR_BLOCK : 0;
-    return travel * finger.weight + away;
+    return travel * finger.weight() + away;
   }
 
   private boolean isFar(KeyPlace place) {
@@ -201,20 +179,26 @@ public final class StrokeEffort {
     if (pressed == null || held.isEmpty()) {
       return 0;
     }
-    boolean right = finger(pressed).right;
-    if (held.stream().anyMatch(h -> finger(h).right != right)) {
+    boolean right = finger(pressed).isRight();
+    if (held.stream().anyMatch(h -> finger(h).isRight() != right)) {
       return 0;
     }
     double apart = held.stream().mapToDouble(h -> way(h, pressed)).min().orElse(0);
     return SAME_HAND + Math.max(0, apart - SPAN) * STRETCH;
   }
 
+  /** The finger that presses a key: the one whose home key lies nearest; none off the board. */
+  public Optional<Finger> finger(Key key) {
+    return Optional.ofNullable(places.get(key))
+        .map(place -> key == Key.Space ? Finger.THUMB : finger(place));
+  }
+
   private Finger finger(KeyPlace place) {
-    Finger nearest = Finger.INDEX;
+    Finger nearest = Finger.LEFT_INDEX;
     double least = Double.MAX_VALUE;
     for (Finger finger : Finger.values()) {
-      KeyPlace home = places.get(finger.home);
-      double way = home == null ? Double.MAX_VALUE : way(home, place);
+      double way =
+          finger.home().map(places::get).map(home -> way(home, place)).orElse(Double.MAX_VALUE);
       if (way < least) {
         least = way;
         nearest = finger;

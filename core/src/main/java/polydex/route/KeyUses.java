@@ -20,22 +20,28 @@ import polydex.keys.Gesture;
 import polydex.keys.Held;
 import polydex.keys.Key;
 import polydex.keys.KeyRef;
+import polydex.keys.Modifier;
 import polydex.keys.Modifiers;
 import polydex.keys.Physical;
 import polydex.keys.Step;
 
 /** What each key of a board does while something is held. */
 public final class KeyUses {
+  private static final List<Modifier> HANDS_HOLD =
+      List.of(Modifier.CTRL, Modifier.META, Modifier.ALT, Modifier.ALTGR, Modifier.SHIFT);
+
   private KeyUses() {}
 
   /**
    * Something that a key does.
    *
+   * @param environment the id of the platform or application that does it
    * @param action the id
    * @param where the layer that does it, or the context in which it does; empty for anywhere
    * @param more the whole gesture, where this press only begins it
    */
-  public record Use(ActionId action, String where, Optional<Gesture> more) {
+  public record Use(
+      EnvironmentId environment, ActionId action, String where, Optional<Gesture> more) {
     /** Whether it loses work. */
     public boolean losesWork(Catalog catalog) {
       return catalog.action(action).filter(a -> a.harm() == Action.Harm.LOSES_WORK).isPresent();
@@ -57,7 +63,32 @@ public final class KeyUses {
               a ->
                   all.put(
                       place.key(),
-                      List.of(new Use(a.action(), a.layer().title(), Optional.empty()))));
+                      List.of(
+                          new Use(
+                              a.environment(), a.action(), a.layer().title(), Optional.empty()))));
+    }
+    return all;
+  }
+
+  /**
+   * The same for everything that hands can hold at once, where it does anything: any of Ctrl, Meta,
+   * Alt, AltGr and Shift. O(2^5 · keys · layers).
+   */
+  public static Map<Modifiers, Map<Key, List<Use>>> inSetup(Tracer tracer, Board board) {
+    Map<Modifiers, Map<Key, List<Use>>> all = new HashMap<>();
+    for (Modifiers held : subsets()) {
+      Map<Key, List<Use>> uses = inSetup(tracer, board, Held.of(held));
+      if (!uses.isEmpty()) {
+        all.put(held, uses);
+      }
+    }
+    return all;
+  }
+
+  private static List<Modifiers> subsets() {
+    List<Modifiers> all = new ArrayList<>(List.of(Modifiers.NONE));
+    for (Modifier m : HANDS_HOLD) {
+      all.addAll(all.stream().map(held -> held.and(m)).toList());
     }
     return all;
   }
@@ -88,6 +119,7 @@ public final class KeyUses {
             .computeIfAbsent(first.key(), _ -> new ArrayList<>())
             .add(
                 new Use(
+                    environment,
                     binding.action(),
                     context,
                     presses.size() > 1 ? Optional.of(member) : Optional.empty()));

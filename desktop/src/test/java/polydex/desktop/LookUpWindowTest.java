@@ -11,6 +11,7 @@ import java.util.Map;
 import javafx.application.Platform;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.DataFormat;
 import javafx.stage.Stage;
@@ -115,7 +116,7 @@ class LookUpWindowTest extends InWindow {
   @Test
   void theKeyboardIsWalkedByArrowsAndARealKeyGoesToItself() {
     person.keys("Ctrl+B");
-    person.untilShown("keys do something with nothing held");
+    person.untilShown("All together: ");
     KeyboardView view = (KeyboardView) person.focus();
     person.keys("S");
     person.until("the key S", () -> view.chosen().get().orElseThrow() == Key.KeyS);
@@ -130,14 +131,36 @@ class LookUpWindowTest extends InWindow {
       person.keys("Shift+Tab");
     }
     person.keys("Space");
-    person.untilShown("with Ctrl held");
+    person.untilShown("Save");
     for (int i = 0; i < 5; i++) {
       person.keys("Tab");
     }
     person.keys("S");
     person.untilShown("Save, by Cue editor.");
+    for (Map.Entry<String, String> asked :
+        Map.of(
+                "F3", "% fluent, ",
+                "F4", " actions used.",
+                "F5", "left little ",
+                "F6", " conflicts.")
+            .entrySet()) {
+      person.keys(asked.getKey());
+      person.untilShown(asked.getValue());
+    }
+    // What can be held is a list beside; a row of it holds its modifiers.
+    person.keys("Alt+E");
+    person.keys("Home");
+    person.until("nothing held", () -> !held("Ctrl"));
+    person.keys("C");
+    person.until("Ctrl held", () -> held("Ctrl"));
     person.keys("Esc");
     person.until("words again", () -> person.focusIs(n -> n == person.list("Actions found")));
+  }
+
+  private boolean held(String modifier) {
+    return person.focus().getScene().getRoot().lookupAll(".toggle-button").stream()
+        .anyMatch(
+            n -> n instanceof ToggleButton b && b.isSelected() && modifier.equals(b.getText()));
   }
 
   @Test

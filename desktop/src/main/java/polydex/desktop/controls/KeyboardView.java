@@ -9,10 +9,12 @@ import java.util.Optional;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import polydex.boards.Board;
@@ -33,11 +35,18 @@ public final class KeyboardView extends Region {
    * @param legend what is printed on it
    * @param does what it does; empty where it is free
    * @param style the role of that, a style class; empty for none
+   * @param mark the mark beside its legend, style classes; empty for none
    */
-  public record Cap(String legend, String does, String style) {}
+  public record Cap(String legend, String does, String style, String mark) {
+    /** Without a mark. */
+    public Cap(String legend, String does, String style) {
+      this(legend, does, style, "");
+    }
+  }
 
   /** A rectangle of a key; a key that is none has several, of which the first is its main one. */
-  private record Drawn(KeyPlace place, boolean isMain, VBox node, Label legend, Label does) {}
+  private record Drawn(
+      KeyPlace place, boolean isMain, VBox node, Label legend, Region mark, Label does) {}
 
   private final List<Drawn> keys = new ArrayList<>();
   private final Map<Key, Drawn> byKey = new HashMap<>();
@@ -89,6 +98,9 @@ public final class KeyboardView extends Region {
       Cap cap = caps.getOrDefault(drawn.place().key(), new Cap("", "", ""));
       drawn.legend().setText(drawn.isMain() ? cap.legend() : "");
       drawn.does().setText(drawn.isMain() ? cap.does() : "");
+      drawn.mark().getStyleClass().setAll(cap.mark().split(" "));
+      drawn.mark().setVisible(drawn.isMain() && !cap.mark().isEmpty());
+      drawn.mark().setManaged(drawn.mark().isVisible());
       drawn.node().getStyleClass().setAll("board-key");
       drawn.node().getStyleClass().add(cap.does().isEmpty() ? "board-key-free" : "board-key-taken");
       if (!cap.style().isEmpty()) {
@@ -115,9 +127,14 @@ public final class KeyboardView extends Region {
     for (KeyPlace place : shown.places()) {
       Label legend = Texts.styled("", "board-legend");
       Label does = Texts.styled("", "board-does");
-      VBox node = new VBox(legend, does);
+      // What is too long for one line goes on in the next, as far as the key has room.
+      does.setWrapText(true);
+      Region mark = new Region();
+      HBox top = new HBox(4, legend, mark);
+      top.setAlignment(Pos.CENTER_LEFT);
+      VBox node = new VBox(top, does);
       node.setOnMouseClicked(_ -> choose(place.key()));
-      Drawn drawn = new Drawn(place, !byKey.containsKey(place.key()), node, legend, does);
+      Drawn drawn = new Drawn(place, !byKey.containsKey(place.key()), node, legend, mark, does);
       keys.add(drawn);
       byKey.putIfAbsent(place.key(), drawn);
       getChildren().add(node);
@@ -136,7 +153,7 @@ public final class KeyboardView extends Region {
       // A key too small for two lines keeps its legend; what it does is said below when it is
       // chosen.
       double room = p.height() * scale - GAP;
-      drawn.does().setVisible(room >= drawn.legend().prefHeight(-1) + drawn.does().prefHeight(-1));
+      drawn.does().setVisible(room >= drawn.legend().prefHeight(-1) + drawn.does().minHeight(-1));
       drawn
           .node()
           .resizeRelocate(

@@ -75,6 +75,11 @@ public final class HeldKeys {
     return switched().and(physically);
   }
 
+  /** Sets the switches. */
+  public void hold(Modifiers wanted) {
+    toggles.forEach((modifier, toggle) -> toggle.setSelected(wanted.has(modifier)));
+  }
+
   /** What is held by the switches. */
   public Modifiers switched() {
     Modifiers held = Modifiers.NONE;

@@ -1,19 +1,24 @@
 package polydex.desktop.lookup;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.collections.FXCollections;
 import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import polydex.boards.Board;
 import polydex.boards.KeyLegends;
@@ -22,6 +27,7 @@ import polydex.boards.Presses;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
+import polydex.conflict.Conflict;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.KeyboardView;
 import polydex.desktop.controls.KeyboardView.Cap;
@@ -29,31 +35,71 @@ import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.HeldKeys;
+import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.state.Analysis;
+import polydex.desktop.state.Beside;
+import polydex.effort.StrokeEffort;
 import polydex.keys.Gesture;
 import polydex.keys.Held;
 import polydex.keys.Key;
+import polydex.keys.Modifiers;
 import polydex.keys.Step;
+import polydex.person.KeyStates;
+import polydex.person.KeyStates.KeyState;
+import polydex.person.KeyStates.Known;
+import polydex.person.KeyStates.Share;
+import polydex.person.Knowledge;
+import polydex.recall.DrillItem;
+import polydex.recall.ItemState;
 import polydex.route.KeyUses;
 import polydex.route.KeyUses.Use;
+import polydex.route.Tracer;
 
-/** The keyboard under the fingers: for what is held, what every key does, here or in a keymap. */
+/**
+ * The keyboard under the fingers: for what is held, what every key does, here or in a keymap, and
+ * how the person stands with it; beside it the same for everything else that can be held.
+ */
 final class KeyboardPanel extends VBox {
   private record Scope(String title, Optional<EnvironmentId> environment) {}
 
+  /** What the drawn keys were looked up for. */
+  private record Asked(Analysis analysis, Scope scope, Knowledge knowledge) {}
+
+  /** What was found out: the board, how its keys stand, and how hard they are. */
+  private record Found(Asked asked, Board board, KeyStates states, StrokeEffort effort) {}
+
   private final Desk desk;
-  private final ComboBox<Scope> scope = Lists.choices("What the keyboard shows", Scope::title);
-  private final HeldKeys held = new HeldKeys(this::refresh);
+  private final ComboBox<Scope> scope = Lists.choices("What the keyboard is of", Scope::title);
+  private final ComboBox<KeyAspect> aspect =
+      Lists.choices("What the keyboard shows", KeyAspect::title);
+  private final HeldKeys held = new HeldKeys(this::draw);
   private final KeyboardView view = new KeyboardView();
   private final Label whole = Texts.words("");
   private final HBox caps = new HBox(8);
-  private final Label free = Texts.quiet("");
-  private Map<Key, List<String>> texts = Map.of();
+  private final Label together = Texts.quiet("");
+  private final ListView<Modifiers> layers;
+  private final Beside beside = new Beside("keyboard");
+  private Optional<Found> found = Optional.empty();
+  private boolean drawing;
 
   KeyboardPanel(Desk desk) {
     this.desk = desk;
+    layers =
+        Lists.of(
+            "What can be held",
+            this::row,
+            Modifiers::toString,
+            Texts.quiet("Nothing happens on any key."));
+    layers.getStyleClass().addAll("dense-rows", "board-layers");
+    layers
+        .getSelectionModel()
+        .selectedItemProperty()
+        .addListener((_, _, chosen) -> hold(Optional.ofNullable(chosen)));
+    aspect.setItems(FXCollections.observableArrayList(KeyAspect.values()));
+    aspect.setValue(KeyAspect.DOES);
     scope.valueProperty().addListener((_, _, _) -> refresh());
-    FlowPane top = new FlowPane(10, 6, Texts.part("Keys of"), scope, Texts.part("with"));
+    aspect.valueProperty().addListener((_, _, _) -> draw());
+    FlowPane top = new FlowPane(10, 6, aspect, Texts.part("in"), scope, Texts.part("with"));
     top.getChildren().addAll(held.toggles());
     top.getChildren().add(Texts.part("held"));
     top.setAlignment(Pos.CENTER_LEFT);
@@ -63,12 +109,13 @@ final class KeyboardPanel extends VBox {
     VBox.setVgrow(view, Priority.ALWAYS);
     caps.setAlignment(Pos.CENTER_LEFT);
     caps.setMinHeight(34);
-    HBox below = new HBox(16, caps, whole);
-    below.setAlignment(Pos.CENTER_LEFT);
+    VBox said = new VBox(6, caps, whole, together);
+    HBox.setHgrow(said, Priority.ALWAYS);
+    said.setMinWidth(0);
+    HBox below = new HBox(24, said, layers);
+    below.setMinHeight(Region.USE_PREF_SIZE);
     setSpacing(12);
-    getChildren().addAll(top, view, below, free);
-    free.visibleProperty().bind(desk.narrow().not());
-    free.managedProperty().bind(desk.narrow().not());
+    getChildren().addAll(top, view, below);
     desk.analyst().found().addListener((_, _, _) -> refresh());
     desk.session().workspace().addListener((_, _, _) -> scopes());
     scopes();
@@ -78,6 +125,17 @@ final class KeyboardPanel extends VBox {
   void focusKeys() {
     refresh();
     view.requestFocus();
+  }
+
+  ListView<?> layers() {
+    return layers;
+  }
+
+  /** What can be asked of the keys. */
+  List<KeyCommand> commands() {
+    return Stream.of(KeyAspect.values())
+        .map(a -> KeyCommand.of(a.gesture(), a.title(), () -> aspect.setValue(a)))
+        .toList();
   }
 
   private void scopes() {
@@ -91,58 +149,131 @@ final class KeyboardPanel extends VBox {
     scope.setValue(was != null && all.contains(was) ? was : all.getFirst());
   }
 
+  /** Finds out anew what the keys do, beside the window; not while nobody looks. */
   private void refresh() {
-    Optional<Analysis> found = desk.analyst().found().get();
-    if (found.isEmpty() || scope.getValue() == null) {
+    Optional<Analysis> analysis = desk.analyst().found().get();
+    if (analysis.isEmpty() || scope.getValue() == null || getScene() == null) {
       return;
     }
-    Analysis analysis = found.get();
-    Layout layout = analysis.traces().tracer().layout();
+    Asked now = new Asked(analysis.get(), scope.getValue(), desk.session().knowledge());
+    together.setText("Looking at every key …");
+    Map<DrillItem, ItemState> drills = Map.copyOf(desk.session().progress().states());
+    beside.ask(
+        _ -> look(now, drills),
+        answer -> {
+          found = Optional.of(answer);
+          draw();
+        },
+        why -> {
+          found = Optional.empty();
+          together.setText("What the keys do could not be found out. " + why);
+        });
+  }
+
+  private static Found look(Asked asked, Map<DrillItem, ItemState> drills) {
+    Analysis analysis = asked.analysis();
+    Tracer tracer = analysis.traces().tracer();
     Board board = analysis.workspace().world().boards().get(analysis.traces().setup().board());
-    Catalog catalog = analysis.workspace().catalog();
-    Optional<EnvironmentId> keymap = scope.getValue().environment();
-    Map<Key, List<Use>> does =
+    Optional<EnvironmentId> keymap = asked.scope().environment();
+    Map<Modifiers, Map<Key, List<Use>>> uses =
         keymap
-            .map(e -> KeyUses.inKeymap(catalog, e, layout, held.now()))
-            .orElseGet(
-                () -> KeyUses.inSetup(analysis.traces().tracer(), board, Held.of(held.now())));
-    Map<Key, Cap> shown = new HashMap<>();
-    Map<Key, List<String>> words = new LinkedHashMap<>();
-    int taken = 0;
-    for (Board.KeyPlace place : board.places()) {
-      Key key = place.key();
-      List<Use> list = does.getOrDefault(key, List.of());
-      shown.put(key, cap(key, layout, list, catalog));
-      words.put(
-          key,
-          list.stream().map(u -> whole(u, catalog, keymap.isPresent() ? "in" : "by")).toList());
-      taken += list.isEmpty() ? 0 : 1;
+            .map(e -> KeyUses.inKeymap(analysis.workspace().catalog(), e, tracer.layout()))
+            .orElseGet(() -> KeyUses.inSetup(tracer, board));
+    List<Conflict> conflicts =
+        analysis.conflicts().stream()
+            .filter(c -> c.setup().isPresent())
+            .filter(c -> keymap.isEmpty() || keymap.get().equals(c.loser().environment()))
+            .toList();
+    KeyStates states =
+        KeyStates.of(
+            uses,
+            conflicts,
+            tracer.layout(),
+            new KeyStates.Seen(drills, asked.knowledge().standing()),
+            keymap.isPresent() ? Optional.empty() : Optional.of(analysis.traces().setup().id()));
+    return new Found(asked, board, states, new StrokeEffort(board));
+  }
+
+  private Map<Key, KeyState> held(Found now) {
+    return now.states().layer(held.now());
+  }
+
+  private void draw() {
+    if (found.isEmpty() || drawing) {
+      return;
     }
-    texts = words;
-    free.setText(
-        "%d of %d keys do something with %s. Arrows walk; a letter or sign goes to its key; Shift+Tab goes to what is held."
-            .formatted(
-                taken,
-                board.byKey().size(),
-                held.now().isEmpty() ? "nothing held" : held.now() + " held"));
-    view.show(board, shown);
+    drawing = true;
+    Found now = found.get();
+    Layout layout = now.asked().analysis().traces().tracer().layout();
+    Catalog catalog = now.asked().analysis().workspace().catalog();
+    KeyAspect shown = aspect.getValue();
+    Map<Key, Cap> drawn = new HashMap<>();
+    Map<Key, KeyState> states = held(now);
+    for (Board.KeyPlace place : now.board().places()) {
+      Key key = place.key();
+      drawn.put(
+          key,
+          Optional.ofNullable(states.get(key))
+              .map(s -> shown.cap(key, layout, s, catalog, now.effort()))
+              .orElse(KeyAspect.plain(key, layout)));
+    }
+    view.show(now.board(), drawn);
+    together.setText(shown.whole(now.states(), now.effort()));
+    List<Modifiers> all =
+        now.states().layers().keySet().stream()
+            .sorted(Comparator.comparingInt(Modifiers::count).thenComparing(Modifiers::toString))
+            .toList();
+    Lists.found(layers, all);
+    if (all.contains(held.switched())) {
+      layers.getSelectionModel().select(held.switched());
+    } else {
+      layers.getSelectionModel().clearSelection();
+    }
+    drawing = false;
     showChosen();
   }
 
-  private static String whole(Use use, Catalog catalog, String before) {
-    return catalog.title(use.action())
-        + use.more().map(g -> " (" + g + ")").orElse("")
-        + (use.where().isEmpty() ? "" : ", " + before + " " + use.where());
+  private void hold(Optional<Modifiers> chosen) {
+    if (!drawing) {
+      chosen.ifPresent(held::hold);
+    }
   }
 
-  private static Cap cap(Key key, Layout layout, List<Use> list, Catalog catalog) {
-    String style = list.stream().anyMatch(u -> u.losesWork(catalog)) ? "board-key-loses" : "";
-    String does =
-        list.isEmpty()
-            ? ""
-            : catalog.title(list.getFirst().action())
-                + (list.size() > 1 ? " +" + (list.size() - 1) : "");
-    return new Cap(KeyLegends.of(key, layout), does, style);
+  private void row(HBox box, Modifiers layer) {
+    if (found.isEmpty()) {
+      return;
+    }
+    Share share = found.get().states().share(layer);
+    Label name = Texts.styled(layer.isEmpty() ? "nothing held" : layer.toString(), "number");
+    box.getChildren().add(Lists.column(name, 10));
+    if (aspect.getValue() == KeyAspect.KNOWN) {
+      box.getChildren().add(bar(share));
+    }
+    box.getChildren().add(Lists.growing(Texts.styled(inShort(share), "quiet")));
+  }
+
+  private String inShort(Share share) {
+    return aspect.getValue() == KeyAspect.KNOWN
+        ? "%d of %d fluent".formatted(share.known().getOrDefault(Known.FLUENT, 0), share.actions())
+        : aspect.getValue().said(share);
+  }
+
+  /** Fluent, learning and never used, side by side in their shares. */
+  private static HBox bar(Share share) {
+    HBox bar = new HBox();
+    bar.setAlignment(Pos.CENTER_LEFT);
+    for (Known known : Known.values()) {
+      Region part = new Region();
+      part.getStyleClass().add("share-" + known.name().toLowerCase(Locale.ROOT));
+      part.setStyle(
+          String.format(
+              Locale.ROOT,
+              "-fx-min-width: %1$.2fem; -fx-min-height: 0.6em; -fx-max-height: 0.6em;",
+              8 * share.of(known)));
+      bar.getChildren().add(part);
+    }
+    bar.setStyle("-fx-min-width: 8em; -fx-pref-width: 8em;");
+    return bar;
   }
 
   /**
@@ -166,25 +297,45 @@ final class KeyboardPanel extends VBox {
   }
 
   private void showChosen() {
-    Optional<Key> key = view.chosen().get();
-    Optional<Analysis> found = desk.analyst().found().get();
-    if (key.isEmpty() || found.isEmpty()) {
+    if (view.chosen().get().isEmpty() || found.isEmpty()) {
       return;
     }
-    Layout layout = found.get().traces().tracer().layout();
+    Key key = view.chosen().get().get();
+    Found now = found.get();
+    Layout layout = now.asked().analysis().traces().tracer().layout();
+    Catalog catalog = now.asked().analysis().workspace().catalog();
     caps.getChildren()
         .setAll(
-            key.get().isModifier()
-                ? GestureView.cap(KeyLegends.of(key.get(), layout))
+            key.isModifier()
+                ? GestureView.cap(KeyLegends.of(key, layout))
                 : new GestureView(
-                    Gesture.of(
-                        new Step.Stroke(Held.of(held.now()), Presses.name(key.get(), layout))),
+                    Gesture.of(new Step.Stroke(Held.of(held.now()), Presses.name(key, layout))),
                     Map.of()));
-    List<String> list = texts.getOrDefault(key.get(), List.of());
+    Optional<KeyState> state = Optional.ofNullable(held(now).get(key));
+    String before = now.asked().scope().environment().isPresent() ? "in" : "by";
+    String does =
+        state.map(KeyState::uses).orElse(List.of()).stream()
+            .map(u -> whole(u, catalog, before))
+            .collect(Collectors.joining("; "));
+    String more =
+        state
+            .flatMap(s -> aspect.getValue().more(key, s, catalog, now.effort()))
+            .map(m -> " " + sentence(m))
+            .orElse("");
     whole.setText(
-        list.isEmpty()
-            ? key.get().isModifier() ? "A modifier." : "Free: nothing takes it."
-            : String.join("; ", list) + ".");
+        (does.isEmpty() ? key.isModifier() ? "A modifier." : "Free: nothing takes it." : does + ".")
+            + more);
+  }
+
+  private static String sentence(String words) {
+    String begun = words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
+    return begun.endsWith(".") ? begun : begun + ".";
+  }
+
+  private static String whole(Use use, Catalog catalog, String before) {
+    return catalog.title(use.action())
+        + use.more().map(g -> " (" + g + ")").orElse("")
+        + (use.where().isEmpty() ? "" : ", " + before + " " + use.where());
   }
 
   private void pressed(KeyEvent event) {

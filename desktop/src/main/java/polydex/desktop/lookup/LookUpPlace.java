@@ -122,8 +122,8 @@ public final class LookUpPlace implements Place {
   @Override
   public List<KeyCommand> commands() {
     List<KeyCommand> all = new ArrayList<>();
-    all.add(KeyCommand.of("Ctrl+L", "Press keys to look up", this::listen));
     if (view() == byWords) {
+      all.add(KeyCommand.of("Ctrl+L", "Press keys to look up", this::listen));
       all.add(KeyCommand.of("Ctrl+B", "Keyboard", this::showKeyboard));
       all.add(KeyCommand.of("Ctrl+E", "Compare", this::showComparison));
       all.add(KeyCommand.of("Ctrl+N", "Add a gesture", () -> edit(true)));
@@ -135,9 +135,11 @@ public final class LookUpPlace implements Place {
       all.add(KeyCommand.of("Ctrl+D", "Drill this", this::markOne));
       all.add(KeyCommand.quiet("Ctrl+Shift+D", "Drill all that was found", this::markAll));
     } else {
+      all.add(KeyCommand.quiet("Ctrl+L", "Press keys to look up", this::listen));
       if (view() == keys) {
+        all.addAll(keys.commands());
         all.add(
-            KeyCommand.of(
+            KeyCommand.quiet(
                 "Ctrl+R", "Its route", () -> keys.chosen().ifPresent(desk.keys()::follow)));
       }
       all.add(KeyCommand.of("Esc", "Back to words", this::showWords));
@@ -159,7 +161,7 @@ public final class LookUpPlace implements Place {
         'C',
         compare,
         'E',
-        filter.first());
+        view() == keys ? keys.layers() : filter.first());
   }
 
   @Override
