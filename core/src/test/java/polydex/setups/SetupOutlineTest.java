@@ -195,6 +195,34 @@ class SetupOutlineTest {
     return remap;
   }
 
+  /** Each part of the picture opens the line that is about it, and no two open the same. */
+  @Property(seed = "20310314", tries = 300, edgeCases = EdgeCasesMode.NONE)
+  void everyPartOfThePictureHasItsLine(@ForAll long seed) {
+    RandomSetups.Case c = RandomSetups.make(seed);
+    Workspace w = workspace(c.world(), c.setup());
+    List<OutlineLine<Setup>> lines = SetupOutline.of(w, c.setup());
+    List<SetupPart> parts = SetupPart.of(w, c.setup(), lines);
+    assertThat(parts).extracting(SetupPart::line).doesNotHaveDuplicates();
+    for (SetupPart part : parts) {
+      OutlineLine<Setup> line = lines.get(part.line());
+      assertThat(line.label())
+          .isEqualTo(
+              switch (part.kind()) {
+                case BOARD -> "Board";
+                case MACHINE -> "Machine";
+                case REMAP -> "Remap";
+                case WINDOW, APPLICATION, DESKTOP -> "In focus";
+                case TRANSLATION -> "Translates keys";
+              });
+      assertThat(line.depth())
+          .isEqualTo(part.kind() == SetupPart.Kind.REMAP ? part.depth() + 1 : part.depth());
+    }
+    int remaps = c.setup().machines().stream().mapToInt(m -> m.remaps().size()).sum();
+    assertThat(parts.stream().filter(p -> p.kind() == SetupPart.Kind.REMAP)).hasSize(remaps);
+    assertThat(parts.stream().filter(p -> p.kind() == SetupPart.Kind.MACHINE))
+        .hasSameSizeAs(c.setup().machines());
+  }
+
   /** Both ways round, a comparison says the same with its sides changed. */
   @Property(seed = "20310314", tries = 200, edgeCases = EdgeCasesMode.NONE)
   void comparingIsSymmetric(@ForAll long seed) {

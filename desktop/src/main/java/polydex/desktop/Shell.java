@@ -258,7 +258,7 @@ public final class Shell implements Navigation {
     HBox.setHgrow(setupPath, Priority.ALWAYS);
     find.setPromptText("Find keys and actions");
     find.setAccessibleText("Find keys and actions");
-    find.setPrefColumnCount(20);
+    find.setPrefColumnCount(16);
     find.setMinWidth(150);
     find.textProperty()
         .addListener(

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import javafx.scene.Node;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.stage.Stage;
@@ -18,6 +19,7 @@ import polydex.desktop.state.Stored;
 import polydex.route.Machine;
 import polydex.route.Setup;
 import polydex.route.SetupId;
+import polydex.setups.OutlineLine;
 
 /** Setups made, changed, compared and looked at, by keys alone. */
 @ExtendWith(ApplicationExtension.class)
@@ -126,6 +128,35 @@ class SetupsWindowTest extends InWindow {
   }
 
   @Test
+  void thePictureOfASetupIsWalkedAndOpensItsLines() {
+    setups();
+    person.keys("Down");
+    person.keys("Down");
+    person.keys("F2");
+    person.untilShown("Setup “Laptop: dome timeline, remote”");
+    ListView<OutlineLine<?>> lines = person.list("Parts of the setup");
+    person.keys("Shift+Tab");
+    person.until("the picture", () -> !person.focusIs(lines::equals));
+    person.keys("End");
+    person.until(
+        "what has the focus within",
+        () -> lines.getSelectionModel().getSelectedItem().value().equals("Dome timeline"));
+    person.keys("Left");
+    person.until(
+        "its machine",
+        () -> lines.getSelectionModel().getSelectedItem().value().equals("Dome console"));
+    person.keys("Down");
+    person.until("its lines", () -> person.focusIs(lines::equals));
+    person.keys("Home");
+    Node board = lines.getScene().getRoot().lookup(".picture-board");
+    person.until(
+        "the board marked",
+        () ->
+            board.getPseudoClassStates().stream()
+                .anyMatch(p -> p.getPseudoClassName().equals("chosen")));
+  }
+
+  @Test
   void waysToAnActionAreFoundAndFollowedAndWhatFailsSaysWhy() {
     person.keys("Alt+R");
     person.untilShown("conflicts in this setup");
@@ -178,7 +209,7 @@ class SetupsWindowTest extends InWindow {
   @Test
   void aKeyOfTheDrawnKeyboardIsFollowedThroughTheSetup() {
     person.keys("Ctrl+B");
-    person.untilShown("Arrows walk");
+    person.untilShown("All together: ");
     person.until("the keys", () -> person.focusIs(KeyboardView.class::isInstance));
     person.keys("S");
     person.keys("Ctrl+R");

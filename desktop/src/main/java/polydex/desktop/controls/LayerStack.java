@@ -1,6 +1,8 @@
 package polydex.desktop.controls;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -45,7 +47,7 @@ public final class LayerStack extends VBox {
 
   /** The bands alone. */
   public void show(List<Layer> layers) {
-    getChildren().setAll(layers.stream().map(l -> band(l, List.of(), List.of(), "")).toList());
+    draw(layers.stream().map(l -> new Row(l, List.of(), "band-passes", "", false)).toList());
   }
 
   /**
@@ -83,8 +85,10 @@ public final class LayerStack extends VBox {
     whole = each;
   }
 
+  /** Bands of a machine that stands in a window of another are a band in it. */
   private void draw(List<Row> rows) {
     getChildren().clear();
+    Deque<VBox> inside = new ArrayDeque<>(List.of(this));
     int from = 0;
     while (from < rows.size()) {
       Row first = rows.get(from);
@@ -96,16 +100,32 @@ public final class LayerStack extends VBox {
         to++;
       }
       if (!whole && to - from >= FEWEST_FOLDED) {
-        getChildren().add(folded(rows.subList(from, to)));
+        machine(inside, first).getChildren().add(folded(rows.subList(from, to)));
       } else {
         rows.subList(from, to)
             .forEach(
                 r ->
-                    getChildren()
+                    machine(inside, r)
+                        .getChildren()
                         .add(band(r.layer(), r.caps(), List.of("band", r.state()), r.why())));
       }
       from = to;
     }
+  }
+
+  /** The box of a row's machine, which is opened where it is the first of it. */
+  private static VBox machine(Deque<VBox> inside, Row row) {
+    int depth = row.layer().depth();
+    while (inside.size() > depth + 1) {
+      inside.pop();
+    }
+    while (inside.size() < depth + 1) {
+      VBox box = new VBox(Texts.styled("inside it: " + row.layer().machine(), "machine-title"));
+      box.getStyleClass().add("machine-inside");
+      inside.element().getChildren().add(box);
+      inside.push(box);
+    }
+    return inside.element();
   }
 
   /** Several layers in which nothing happens, as one line. */

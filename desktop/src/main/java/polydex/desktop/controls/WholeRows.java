@@ -1,7 +1,6 @@
 package polydex.desktop.controls;
 
-import java.util.List;
-import javafx.scene.Node;
+import java.util.DoubleSummaryStatistics;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 
@@ -38,16 +37,16 @@ final class WholeRows<T> extends ListView<T> {
     }
   }
 
-  /** The height of the rows in view; 0 where they differ. */
+  /** The height of the rows in view; 0 where they differ by more than a pixel. */
   private double rowHeight() {
-    List<Double> heights =
+    DoubleSummaryStatistics heights =
         lookupAll(".list-cell").stream()
             .filter(n -> n instanceof ListCell<?> c && !c.isEmpty() && c.isVisible())
-            .map(Node::getLayoutBounds)
-            .map(b -> b.getHeight())
+            .mapToDouble(n -> n.getLayoutBounds().getHeight())
             .filter(h -> h > 0)
-            .distinct()
-            .toList();
-    return heights.size() == 1 ? heights.getFirst() : 0;
+            .summaryStatistics();
+    return heights.getCount() > 0 && heights.getMax() - heights.getMin() <= 1
+        ? heights.getMax()
+        : 0;
   }
 }

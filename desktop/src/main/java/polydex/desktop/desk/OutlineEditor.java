@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.IntConsumer;
 import java.util.function.Supplier;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
@@ -54,8 +55,29 @@ public final class OutlineEditor<R> {
     Change.Edit edit(Workspace before, R after, String what);
   }
 
+  /** A picture of it above the lines, in which a part can be chosen as its line can. */
+  public interface Picture<R> {
+    /** What is shown, and can have the focus. */
+    Region node();
+
+    /** Shows it as it is now. */
+    void show(Written<R> written);
+
+    /** A line is chosen, so its part is. */
+    void chosen(int line);
+
+    /**
+     * Who wants to know.
+     *
+     * @param line gets the line of a part that was chosen
+     * @param opened is run when its lines are wanted
+     */
+    void listen(IntConsumer line, Runnable opened);
+  }
+
   private final Desk desk;
   private final Source<R> source;
+  private final Optional<Picture<R>> picture;
   private final Runnable afterwards;
   private final ListView<OutlineLine<R>> list;
   private final Label heading = Texts.heading("");
@@ -69,11 +91,31 @@ public final class OutlineEditor<R> {
    * @param afterwards is run when it was closed
    */
   public OutlineEditor(Desk desk, Source<R> source, String name, String gone, Runnable afterwards) {
+    this(desk, source, name, gone, Optional.empty(), afterwards);
+  }
+
+  /** The same with a picture above. */
+  public OutlineEditor(
+      Desk desk,
+      Source<R> source,
+      String name,
+      String gone,
+      Optional<Picture<R>> picture,
+      Runnable afterwards) {
     this.desk = desk;
+    this.picture = picture;
     this.source = source;
     this.afterwards = afterwards;
     list = Lists.of(name, OutlineEditor::row, l -> l.label() + " " + l.value(), Texts.quiet(gone));
     list.getStyleClass().add("setup-lines");
+    picture.ifPresent(this::follow);
+  }
+
+  private void follow(Picture<R> shown) {
+    shown.listen(this::select, list::requestFocus);
+    list.getSelectionModel()
+        .selectedIndexProperty()
+        .addListener((_, _, at) -> shown.chosen(at.intValue()));
   }
 
   /** Shows it over the place. */
@@ -81,6 +123,7 @@ public final class OutlineEditor<R> {
     fill(0);
     trouble.getStyleClass().add("stops");
     VBox box = OverlayBox.wide(heading, trouble, list);
+    picture.ifPresent(p -> box.getChildren().add(1, p.node()));
     OverlayBox.whenClosed(list, afterwards);
     desk.keys()
         .open(
@@ -104,6 +147,7 @@ public final class OutlineEditor<R> {
     Optional<Written<R>> written = source.written(workspace());
     heading.setText(written.map(Written::heading).orElse(""));
     list.getItems().setAll(written.map(Written::lines).orElse(List.of()));
+    picture.ifPresent(p -> written.ifPresent(p::show));
     long wrong = list.getItems().stream().filter(l -> !l.mistakes().isEmpty()).count();
     trouble.setText(
         wrong == 0 ? "" : wrong == 1 ? "One line has a mistake." : wrong + " lines have mistakes.");

@@ -20,6 +20,7 @@ final class SetupEditor {
             new Source(id),
             "Parts of the setup",
             "This setup is gone. Esc closes.",
+            Optional.of(new SetupPicture(desk)),
             afterwards)
         .open();
   }
