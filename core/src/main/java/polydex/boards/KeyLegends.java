@@ -33,6 +33,8 @@ public final class KeyLegends {
       case Fn -> "Fn";
       case PrintScreen -> "PrtSc";
       case ScrollLock -> "ScrLk";
+      case Delete -> "Del";
+      case Insert -> "Ins";
       case PageUp -> "PgUp";
       case PageDown -> "PgDn";
       case CapsLock -> "Caps";

@@ -58,7 +58,7 @@ final class AllKeys {
    */
   static void open(Navigation keys, List<KeyCommand> here, List<KeyCommand> anywhere) {
     AllKeys opened = new AllKeys(keys, here, anywhere);
-    VBox box = OverlayBox.wide(Texts.heading("All keys"), opened.list, opened.words);
+    VBox box = OverlayBox.steady(Texts.heading("All keys"), opened.list, opened.words);
     keys.open(
         box,
         opened.words,

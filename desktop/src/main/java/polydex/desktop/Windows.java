@@ -6,7 +6,9 @@ import java.util.List;
 import java.util.Optional;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.geometry.Rectangle2D;
 import javafx.scene.Scene;
+import javafx.stage.Screen;
 import javafx.stage.Stage;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -118,7 +120,9 @@ public final class Windows extends Application {
           SHELLS.remove(shell);
           shell.end();
         });
-    Scene scene = shell.scene(WIDTH, HEIGHT);
+    Rectangle2D screen = Screen.getPrimary().getVisualBounds();
+    Scene scene =
+        shell.scene(Math.min(WIDTH, screen.getWidth()), Math.min(HEIGHT, screen.getHeight()));
     boolean another = stage.isShowing();
     stage.setScene(scene);
     stage.setMinWidth(LEAST_WIDTH);

@@ -84,7 +84,8 @@ final class Shots {
                 "TAB",
                 "TAB",
                 "TAB",
-                "S")));
+                "S",
+                "F3")));
     steps.add(
         new Step("compare", List.of("ESCAPE", "CONTROL+E", "TAB", "TAB", "TAB", "DOWN", "DOWN")));
     steps.add(new Step("", List.of("ESCAPE")));

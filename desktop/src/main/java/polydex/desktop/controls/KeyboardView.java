@@ -12,6 +12,7 @@ import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Label;
+import javafx.scene.control.OverrunStyle;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
@@ -27,7 +28,17 @@ import polydex.keys.Key;
  */
 public final class KeyboardView extends Region {
   private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
+  private static final PseudoClass TIGHT = PseudoClass.getPseudoClass("tight");
   private static final double GAP = 2;
+
+  /** Left and right of what stands on a key. */
+  private static final double SIDES = 8;
+
+  /** What a mark takes beside the legend. */
+  private static final double MARK = 13;
+
+  /** The width of a letter of the font of legends, in times its size. */
+  private static final double LETTER = 0.62;
 
   /**
    * What stands on a key.
@@ -126,6 +137,8 @@ public final class KeyboardView extends Region {
     boardHeight = shown.places().stream().mapToDouble(p -> p.y() + p.height()).max().orElse(1);
     for (KeyPlace place : shown.places()) {
       Label legend = Texts.styled("", "board-legend");
+      legend.setTextOverrun(OverrunStyle.CLIP);
+      legend.setMinWidth(0);
       Label does = Texts.styled("", "board-does");
       // What is too long for one line goes on in the next, as far as the key has room.
       does.setWrapText(true);
@@ -141,6 +154,11 @@ public final class KeyboardView extends Region {
     }
   }
 
+  /** The width of a letter of a legend, which all have the same. */
+  private double em() {
+    return keys.getFirst().legend().getFont().getSize() * LETTER;
+  }
+
   private double scale() {
     return Math.min(getWidth() / boardWidth, getHeight() / boardHeight);
   }
@@ -153,6 +171,10 @@ public final class KeyboardView extends Region {
       // A key too small for two lines keeps its legend; what it does is said below when it is
       // chosen.
       double room = p.height() * scale - GAP;
+      double wide = p.width() * scale - GAP - SIDES - (drawn.mark().isManaged() ? MARK : 0);
+      drawn
+          .legend()
+          .pseudoClassStateChanged(TIGHT, drawn.legend().getText().length() * em() > wide);
       drawn.does().setVisible(room >= drawn.legend().prefHeight(-1) + drawn.does().minHeight(-1));
       drawn
           .node()

@@ -79,6 +79,8 @@ public final class NumberedLines {
     String key = String.valueOf(next++);
     Label name = Texts.styled(title, "row-title");
     name.setMinWidth(0);
+    name.setWrapText(true);
+    name.setMinHeight(Region.USE_PREF_SIZE);
     Region room = new Region();
     HBox.setHgrow(room, Priority.ALWAYS);
     more.setMinWidth(Region.USE_PREF_SIZE);

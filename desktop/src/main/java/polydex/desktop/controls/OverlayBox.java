@@ -27,8 +27,19 @@ public final class OverlayBox {
             });
   }
 
-  /** For lines with several columns. */
+  /** For lines with several columns; a list in it is as high as its rows, where there is room. */
   public static VBox wide(Node... content) {
+    VBox box = steady(content);
+    for (Node node : content) {
+      if (node instanceof WholeRows<?> list) {
+        list.fit();
+      }
+    }
+    return box;
+  }
+
+  /** The same for a list that is narrowed by typing: the frame stays as high as it is. */
+  public static VBox steady(Node... content) {
     VBox box = narrow(content);
     box.getStyleClass().add("wide-overlay");
     return box;

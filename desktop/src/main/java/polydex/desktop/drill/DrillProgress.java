@@ -254,8 +254,8 @@ final class DrillProgress extends VBox {
     List<Node> columns = new ArrayList<>();
     boolean narrow = desk.narrow().get();
     columns.add(Lists.column(state, 6));
-    columns.add(Lists.column(action, narrow ? 10 : 16));
-    columns.add(Lists.column(where, narrow ? 9 : 13));
+    columns.add(Lists.growing(action));
+    columns.add(Lists.growing(where));
     columns.add(Lists.rightColumn(next, 6));
     if (!narrow) {
       columns.add(Lists.rightColumn(keeps, 7));

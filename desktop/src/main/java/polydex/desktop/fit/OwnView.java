@@ -77,12 +77,12 @@ final class OwnView extends VBox {
 
   private List<Node> headings() {
     List<Node> all = new ArrayList<>();
-    all.add(Lists.column(Texts.styled("State", "quiet"), isNarrow() ? 8.5 : 9));
+    all.add(Lists.column(Texts.styled("State", "quiet"), isNarrow() ? 8.5 : 8));
     all.add(Lists.growing(Texts.styled("Does", "quiet")));
-    all.add(Lists.column(Texts.styled("Computer", "quiet"), isNarrow() ? 8 : 11));
-    all.add(Lists.column(Texts.styled("Keys", "quiet"), isNarrow() ? 13 : 14));
+    all.add(Lists.column(Texts.styled("Computer", "quiet"), isNarrow() ? 8 : 9));
+    all.add(Lists.column(Texts.styled("Keys", "quiet"), isNarrow() ? 13 : 12.5));
     if (!isNarrow()) {
-      all.add(Lists.column(Texts.styled("Rules", "quiet"), 8));
+      all.add(Lists.column(Texts.styled("Rules", "quiet"), 6.5));
     }
     return all;
   }
@@ -291,14 +291,14 @@ final class OwnView extends VBox {
             "stops");
     box.getChildren()
         .addAll(
-            Lists.column(state, isNarrow() ? 8.5 : 9),
+            Lists.column(state, isNarrow() ? 8.5 : 8),
             Lists.growing(Texts.styled(desk.titles().action(o.action()), "row-title")),
-            Lists.column(Texts.styled(o.computer().title(), "quiet"), isNarrow() ? 8 : 11),
+            Lists.column(Texts.styled(o.computer().title(), "quiet"), isNarrow() ? 8 : 9),
             Lists.column(
                 new GestureView(o.gesture(), desk.titles().words(o.computer().platform())),
-                isNarrow() ? 13 : 14));
+                isNarrow() ? 13 : 12.5));
     if (!isNarrow()) {
-      box.getChildren().add(Lists.column(rules, 8));
+      box.getChildren().add(Lists.column(rules, 6.5));
     }
   }
 }

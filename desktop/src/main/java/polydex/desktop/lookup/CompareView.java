@@ -146,10 +146,10 @@ final class CompareView extends VBox {
     }
     box.getChildren()
         .addAll(
-            Lists.column(Texts.styled(catalog().title(line.action()), "row-title"), 16),
-            Lists.column(mark(line.likeness()), 11),
-            Lists.column(gestures(line.from(), from.getValue()), 15),
-            gestures(line.to(), to.getValue()));
+            Lists.growing(Texts.styled(catalog().title(line.action()), "row-title")),
+            Lists.column(mark(line.likeness()), 10.5),
+            Lists.growing(gestures(line.from(), from.getValue())),
+            Lists.growing(gestures(line.to(), to.getValue())));
   }
 
   static HBox mark(Likeness likeness) {
@@ -165,8 +165,8 @@ final class CompareView extends VBox {
     return box;
   }
 
-  private HBox gestures(List<Gesture> list, Environment environment) {
-    HBox box = new HBox(10);
+  private Region gestures(List<Gesture> list, Environment environment) {
+    VBox box = new VBox(4);
     box.setAlignment(Pos.CENTER_LEFT);
     for (Gesture gesture : list) {
       Node view = new GestureView(gesture, desk.titles().words(environment.id()));

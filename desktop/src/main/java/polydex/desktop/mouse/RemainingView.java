@@ -206,7 +206,7 @@ public final class RemainingView extends VBox {
       columns.add(Lists.rightColumn(so, 3.8));
     }
     columns.add(Lists.column(gap(toDo), room == Room.LEAST ? 7 : 8));
-    columns.add(Lists.column(keys, room == Room.LEAST ? 9 : 11));
+    columns.add(Lists.column(keys, room == Room.LEAST ? 9 : 13.5));
     return columns;
   }
 

@@ -288,7 +288,9 @@ public final class TodayPlace implements Place {
       return box;
     }
     Plot plot = HoursPicture.plot(found.orElseThrow().weeks());
-    plot.setPrefHeight(190);
+    // As high as leaves room for what it says, in a low window too.
+    plot.prefHeightProperty()
+        .bind(scroll.heightProperty().map(h -> Math.clamp(h.doubleValue() - 455, 100.0, 190.0)));
     HoursPicture.headline(found.orElseThrow().weeks())
         .ifPresent(
             h -> {
