@@ -63,6 +63,8 @@ public final class Shell implements Navigation {
   private final KeyCapture capture;
   private final StackPane root = new StackPane();
   private final BorderPane frame = new BorderPane();
+  private static final String MENU = "Menu";
+
   private final HBox setupPath = new HBox();
   private final TextField find = new TextField();
   private final KeyRail rail = new KeyRail();
@@ -211,6 +213,7 @@ public final class Shell implements Navigation {
   private List<KeyCommand> anywhere() {
     List<KeyCommand> commands = new ArrayList<>();
     commands.add(allKeys());
+    commands.add(KeyCommand.quiet("F10", MENU, this::menu));
     commands.add(KeyCommand.of("Ctrl+F", "Find", this::focusFind));
     commands.add(KeyCommand.of("Ctrl+U", "Setups", () -> new SetupsView(desk).open()));
     commands.add(
@@ -219,9 +222,7 @@ public final class Shell implements Navigation {
     commands.add(pause());
     commands.add(KeyCommand.quiet("Ctrl+Z", "Undo", session::undo));
     commands.add(KeyCommand.quiet("Ctrl+Shift+Z", "Redo", session::redo));
-    for (Place place : places) {
-      commands.add(KeyCommand.quiet("Alt+" + place.letter(), place.title(), () -> go(place)));
-    }
+    commands.addAll(toPlaces());
     commands.add(
         KeyCommand.quiet(
             "Ctrl+Shift+S",
@@ -237,6 +238,23 @@ public final class Shell implements Navigation {
     commands.add(KeyCommand.quiet("Ctrl+0", "Normal text", look::normal));
     commands.add(KeyCommand.quiet("Ctrl+Q", "Quit", this::quit));
     return commands;
+  }
+
+  private List<KeyCommand> toPlaces() {
+    return places.stream()
+        .map(p -> KeyCommand.quiet("Alt+" + p.letter(), p.title(), () -> go(p)))
+        .toList();
+  }
+
+  private void menu() {
+    if (!overlays.isOpen()) {
+      List<KeyCommand> anywhere =
+          anywhere().stream()
+              .filter(c -> !c.title().equals(MENU))
+              .filter(c -> places.stream().noneMatch(p -> p.title().equals(c.title())))
+              .toList();
+      MainMenu.open(this, MainMenu.parts(toPlaces(), table.here(), anywhere));
+    }
   }
 
   private KeyCommand allKeys() {

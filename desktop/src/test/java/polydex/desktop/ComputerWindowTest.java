@@ -51,7 +51,7 @@ class ComputerWindowTest extends InWindow {
     Setup current = session.workspace().get().setup().orElseThrow();
     int before = session.workspace().get().setups().size();
     look();
-    person.untilShown("Keys of another desktop, house.sorrel");
+    person.untilShown("Keys of another desktop, Sorrel");
     // While it is looked at, in the demo no other computer is.
     person.keys("F7");
     person.untilShown("In the demo only the made-up computer is looked at.");

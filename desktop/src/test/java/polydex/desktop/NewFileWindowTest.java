@@ -131,7 +131,7 @@ class NewFileWindowTest {
     person.keys("Down");
     person.keys("Down");
     person.keys("Space");
-    person.untilShown("Keys of another desktop, house.sorrel");
+    person.untilShown("Keys of another desktop, Sorrel");
     person.keys("Esc");
     person.keys("4");
     person.untilShown("1 of 15, new");

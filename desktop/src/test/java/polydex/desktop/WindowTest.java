@@ -344,6 +344,31 @@ class WindowTest extends InWindow {
   }
 
   @Test
+  void theMenuHasPlacesAndCommandsEachWithALetterOfItsOwn() {
+    person.keys("F10");
+    person.untilShown("Anywhere");
+    List<String> letters =
+        person.focus().lookupAll(".badge").stream().map(n -> ((Label) n).getText()).toList();
+    assertThat(letters).hasSizeGreaterThan(20).doesNotHaveDuplicates().noneMatch(String::isEmpty);
+    person.keys("F");
+    person.untilShown("Fit: bindings of your own");
+    // Letters are the same wherever one is; arrows go there as well.
+    person.keys("F10");
+    person.untilShown("Anywhere");
+    person.keys("Right");
+    person.keys("End");
+    person.keys("Right");
+    person.keys("Home");
+    person.keys("Enter");
+    person.untilShown("All keys");
+    person.keys("Esc");
+    person.keys("F10");
+    person.untilShown("Anywhere");
+    person.keys("F10");
+    person.untilGone("Anywhere");
+  }
+
+  @Test
   void holdingAltShowsTheLetterOnEveryControl() {
     person.keys("Alt+S");
     person.keys("F4");

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import polydex.computer.Finding;
 import polydex.computer.Finding.Keys;
 import polydex.files.FileProblem;
@@ -206,11 +207,15 @@ final class SettingsSource implements ComputerSource {
         (family, members) -> {
           boolean its = chosen.filter(family::equals).isPresent();
           String title =
-              its ? here.desktop().orElse(SubjectGuess.THIS_DESKTOP) : "Desktop of " + family;
+              its
+                  ? here.desktop().orElse(SubjectGuess.THIS_DESKTOP)
+                  : named(family, families.keySet()) + " desktop";
           found.add(
               new Finding(
                   "settings:" + family,
-                  its ? "Keys of the desktop" : "Keys of another desktop, " + family,
+                  its
+                      ? "Keys of the desktop"
+                      : "Keys of another desktop, " + named(family, families.keySet()),
                   members.size() + " schemas of GSettings, " + family,
                   new Keys(ListSubject.DESKTOP, title, rows(members, title, true), List.of()),
                   its
@@ -220,6 +225,18 @@ final class SettingsSource implements ComputerSource {
         });
     found.sort(Comparator.comparing(f -> !f.suggested()));
     return found;
+  }
+
+  /** The last part of a family's id, as a name; all of it where two end alike. */
+  private static String named(String family, Set<String> families) {
+    String last = last(family);
+    return families.stream().filter(f -> last(f).equalsIgnoreCase(last)).count() > 1
+        ? family
+        : last.substring(0, 1).toUpperCase(Locale.ROOT) + last.substring(1);
+  }
+
+  private static String last(String family) {
+    return family.substring(family.lastIndexOf('.') + 1);
   }
 
   private static boolean isSmall(Bound bound) {

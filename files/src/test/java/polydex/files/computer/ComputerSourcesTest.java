@@ -200,6 +200,8 @@ class ComputerSourcesTest {
             "Volume up: XF86AudioRaiseVolume");
     // Another desktop is installed, and not the one of the session.
     assertThat(heard.by("settings:house.sorrel").suggested()).isFalse();
+    assertThat(heard.by("settings:house.sorrel").title())
+        .isEqualTo("Keys of another desktop, Sorrel");
     // A program whose keys the person changed is one that they use.
     Finding script = heard.by("settings:house.script.keys");
     assertThat(script.suggested()).isTrue();
