@@ -28,6 +28,8 @@ public final class SmallWords {
   /** Those that no title needs; "in", "to" and "on" often tell two titles apart. */
   private static final Set<String> ARTICLES = Set.of(words("articles"));
 
+  private static final Set<String> NOT_ON_KEYS = Set.of(words("captions"));
+
   private static Map<String, String> certain() {
     Map<String, String> all = new HashMap<>();
     for (String group : SHIPPED.getString("certain").split(";")) {
@@ -60,6 +62,7 @@ public final class SmallWords {
     String without =
         Stream.of(title.split(" "))
             .filter(w -> !ARTICLES.contains(w.toLowerCase(Locale.ROOT)))
+            .filter(w -> !NOT_ON_KEYS.contains(w.toLowerCase(Locale.ROOT)))
             .collect(Collectors.joining(" "));
     return without.isEmpty() ? title : without;
   }

@@ -7,7 +7,15 @@ public final class SpokenTime {
   private static final int MINUTES_AN_HOUR = 60;
   private static final int WITH_TENTHS_BELOW = 10;
 
+  private static final String HARDLY_ANY = "under 1 min";
+
   private SpokenTime() {}
+
+  /** The same in so few letters that it stands in a column of numbers. */
+  public static String inColumn(double hours) {
+    String said = hours(hours);
+    return said.equals(HARDLY_ANY) ? "< 1 min" : said;
+  }
 
   /**
    * Some hours, in words that never round up to a whole of the next unit.
@@ -17,7 +25,7 @@ public final class SpokenTime {
   public static String hours(double hours) {
     double minutes = hours * MINUTES_AN_HOUR;
     if (minutes > 0 && minutes < 0.5) {
-      return "under 1 min";
+      return HARDLY_ANY;
     }
     if (Math.round(minutes) < MINUTES_AN_HOUR) {
       return "%d min".formatted(Math.round(minutes));

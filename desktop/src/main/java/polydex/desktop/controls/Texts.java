@@ -32,6 +32,15 @@ public final class Texts {
     return label;
   }
 
+  /** A title in a row, in up to two lines: two of them may differ only at their ends. */
+  public static Label title(String text) {
+    Label label = styled(text, "row-title");
+    label.getStyleClass().add("two-lines");
+    label.setWrapText(true);
+    label.setMinWidth(0);
+    return label;
+  }
+
   /** A label of a style. */
   public static Label styled(String text, String style) {
     Label label = new Label(text);

@@ -60,7 +60,7 @@ final class WholeRows<T> extends ListView<T> {
   private double whole(double height) {
     double around = snappedTopInset() + snappedBottomInset();
     double room = height - around;
-    if (row <= 0 || room < 2 * row || getItems().size() * row <= room) {
+    if (row <= 0 || room < FEWEST * row || getItems().size() * row <= room) {
       return height;
     }
     return Math.floor(room / row + 0.001) * row + around;

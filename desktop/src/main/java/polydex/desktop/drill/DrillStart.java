@@ -231,16 +231,11 @@ final class DrillStart extends VBox {
   private void row(HBox box, Proposal p) {
     HBox caps = new HBox(new GestureView(p.gesture(), desk.titles().words(p.item().environment())));
     caps.getStyleClass().add(desk.titles().caps(p.item().environment()));
-    Label why = Texts.styled(String.join(" ", p.reasons()), "quiet");
+    Label why =
+        Texts.quiet(
+            desk.titles().place(p.item().environment()) + ". " + String.join(" ", p.reasons()));
     why.getStyleClass().add("small");
-    VBox words =
-        new VBox(
-            2,
-            new HBox(
-                8,
-                Texts.styled(desk.titles().action(p.item().action()), "row-title"),
-                Texts.styled(desk.titles().place(p.item().environment()), "quiet")),
-            why);
+    VBox words = new VBox(2, Texts.title(desk.titles().action(p.item().action())), why);
     HBox.setHgrow(words, Priority.ALWAYS);
     words.setMinWidth(0);
     box.getChildren()

@@ -245,9 +245,10 @@ final class KeyboardPanel extends VBox {
     }
     Share share = found.get().states().share(layer);
     Label name = Texts.styled(layer.isEmpty() ? "nothing held" : layer.toString(), "number");
-    box.getChildren().add(Lists.column(name, 10));
+    boolean narrow = desk.narrow().get();
+    box.getChildren().add(Lists.column(name, narrow ? 8.5 : 10));
     if (aspect.getValue() == KeyAspect.KNOWN) {
-      box.getChildren().add(bar(share));
+      box.getChildren().add(bar(share, narrow ? 4 : 8));
     }
     box.getChildren().add(Lists.growing(Texts.styled(inShort(share), "quiet")));
   }
@@ -259,7 +260,7 @@ final class KeyboardPanel extends VBox {
   }
 
   /** Fluent, learning and never used, side by side in their shares. */
-  private static HBox bar(Share share) {
+  private static HBox bar(Share share, int ems) {
     HBox bar = new HBox();
     bar.setAlignment(Pos.CENTER_LEFT);
     for (Known known : Known.values()) {
@@ -269,10 +270,10 @@ final class KeyboardPanel extends VBox {
           String.format(
               Locale.ROOT,
               "-fx-min-width: %1$.2fem; -fx-min-height: 0.6em; -fx-max-height: 0.6em;",
-              8 * share.of(known)));
+              ems * share.of(known)));
       bar.getChildren().add(part);
     }
-    bar.setStyle("-fx-min-width: 8em; -fx-pref-width: 8em;");
+    bar.setStyle("-fx-min-width: %1$dem; -fx-pref-width: %1$dem;".formatted(ems));
     return bar;
   }
 

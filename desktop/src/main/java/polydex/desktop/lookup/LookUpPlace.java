@@ -42,6 +42,9 @@ import polydex.workspace.Workspace;
 public final class LookUpPlace implements Place {
   private static final int MOST_SHOWN = 500;
 
+  /** Up to so many letters a title leaves room for its group in its row. */
+  private static final int SHORT = 30;
+
   /** An action that was found, with the gesture that was looked for, where one was. */
   private record Found(Action action, Optional<Hit> hit) {}
 
@@ -325,14 +328,18 @@ public final class LookUpPlace implements Place {
   }
 
   private void row(HBox box, Found line) {
-    box.getChildren().addAll(Texts.styled(line.action().title(), "row-title"), spacer());
+    Label title = Texts.title(line.action().title());
+    HBox.setHgrow(title, Priority.ALWAYS);
+    title.setMaxWidth(Double.MAX_VALUE);
+    box.getChildren().add(title);
     if (line.hit().isPresent()) {
       Hit hit = line.hit().get();
       box.getChildren()
           .add(new GestureView(hit.gesture(), desk.titles().words(hit.owner().environment())));
-    } else {
+    } else if (line.action().title().length() <= SHORT) {
       Label group = Texts.styled(line.action().group(), "quiet");
       group.getStyleClass().add("group-note");
+      group.setMinWidth(Region.USE_PREF_SIZE);
       box.getChildren().add(group);
     }
   }

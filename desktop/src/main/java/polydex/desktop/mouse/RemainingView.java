@@ -201,7 +201,7 @@ public final class RemainingView extends VBox {
       columns.add(Lists.column(state, 6.5));
     }
     columns.add(Lists.rightColumn(day, 3.5));
-    columns.add(Lists.rightColumn(year, 4.2));
+    columns.add(Lists.rightColumn(year, 4.8));
     if (room != Room.LEAST) {
       columns.add(Lists.rightColumn(so, 3.8));
     }
@@ -227,7 +227,7 @@ public final class RemainingView extends VBox {
                 Texts.styled(where(row), "quiet"),
                 Marks.state(row.state()),
                 Texts.styled(String.format(Locale.ROOT, "%.1f", row.usesADay()), "number"),
-                Texts.styled(SpokenTime.hours(row.hoursAYear()), "number"),
+                Texts.styled(SpokenTime.inColumn(row.hoursAYear()), "number"),
                 Texts.styled(Spoken.percent(line.share()), "number"),
                 Marks.kind(row.kind()),
                 byKeys(row)));
@@ -248,8 +248,10 @@ public final class RemainingView extends VBox {
               HBox wished =
                   new HBox(
                       6,
-                      Texts.styled("wished", "quiet"),
                       new GestureView(w.gesture(), desk.titles().words(row.place().environment())));
+              if (!desk.narrow().get()) {
+                wished.getChildren().addFirst(Texts.styled("wished", "quiet"));
+              }
               wished.setAlignment(Pos.CENTER_LEFT);
               return wished;
             })

@@ -73,6 +73,6 @@ public final class SavedView {
                     r.pointerSeconds(),
                     r.keysSeconds().orElse(0.0)),
                 7),
-            Lists.number(SpokenTime.hours(line.hours()), 5));
+            Lists.number(SpokenTime.inColumn(line.hours()), 5));
   }
 }

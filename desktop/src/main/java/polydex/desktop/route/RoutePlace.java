@@ -66,6 +66,7 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
     typed.setAccessibleText("Gesture to follow");
     typed.getStyleClass().add("gesture-field");
     typed.setPrefColumnCount(22);
+    typed.setStyle("-fx-min-width: 9em;");
     typed.setOnAction(_ -> followTyped());
     press.setOnAction(_ -> capture());
     outcome.getStyleClass().add("part");
