@@ -8,8 +8,13 @@ import java.util.Optional;
  *
  * @param how it was found out
  * @param place the action and where; none for typing and for what is no action
+ * @param inVain the action further in whose gesture it was as well, and which did not happen
  */
-public record Recognised(How how, Optional<Place> place) {
+public record Recognised(How how, Optional<Place> place, Optional<Place> inVain) {
+  /** Nothing was kept from happening. */
+  public Recognised(How how, Optional<Place> place) {
+    this(how, place, Optional.empty());
+  }
 
   /** How something was recognised. */
   public enum How {

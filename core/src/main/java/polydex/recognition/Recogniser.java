@@ -7,7 +7,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
+import polydex.boards.Layout;
+import polydex.boards.Presses;
 import polydex.catalog.ActionId;
+import polydex.catalog.Binding;
 import polydex.catalog.Context;
 import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
@@ -18,6 +22,7 @@ import polydex.keys.Key;
 import polydex.keys.KeyRef;
 import polydex.keys.Modifier;
 import polydex.keys.Modifiers;
+import polydex.keys.Physical;
 import polydex.keys.Step;
 import polydex.log.Deed;
 import polydex.log.Interpreter;
@@ -79,16 +84,44 @@ public final class Recogniser implements Interpreter {
       return new Recognised(How.TYPING, Optional.empty());
     }
     if (!deed.device().isPointer()) {
-      return acted(deed, where)
-          .map(a -> at(How.TRACED, where, a))
-          .orElseGet(() -> new Recognised(How.TYPING, Optional.empty()));
+      return traced(deed, where).orElseGet(() -> pressed(deed, where));
     }
     if (deed.target().isEmpty() && deed.path().isEmpty()) {
-      return acted(deed, where)
-          .map(a -> at(How.TRACED, where, a))
-          .orElseGet(() -> new Recognised(How.UNKNOWN, Optional.empty()));
+      return traced(deed, where).orElseGet(() -> new Recognised(How.UNKNOWN, Optional.empty()));
     }
     return pointed(deed, where);
+  }
+
+  /** Keys that nobody is known to take: typing, but for commands of a program that nobody knows. */
+  private static Recognised pressed(Deed deed, Where where) {
+    if (where.stranger().isEmpty() || !isCommand(Gesture.parse(deed.input()))) {
+      return new Recognised(How.TYPING, Optional.empty());
+    }
+    return new Recognised(How.UNKNOWN, Optional.of(unnamed(where, deed.input())));
+  }
+
+  private static boolean isCommand(Gesture gesture) {
+    return gesture.steps().stream()
+        .anyMatch(
+            s ->
+                s instanceof Step.Stroke(Held held, KeyRef key)
+                    && (held.modifiers().has(Modifier.CTRL)
+                        || held.modifiers().has(Modifier.META)
+                        || held.modifiers().has(Modifier.ALT)
+                        || (key instanceof KeyRef.Placed(Key k) && k.name().matches("F\\d+"))));
+  }
+
+  private static Place unnamed(Where where, String name) {
+    EnvironmentId environment =
+        where.application().equals(EnvironmentId.NONE)
+            ? where.setup().map(s -> s.innermost().platform()).orElse(EnvironmentId.NONE)
+            : where.application();
+    return new Place(where.setupId(), environment, new Place.Unnamed(name));
+  }
+
+  /** What nobody knows of where a deed was done: its machine, or its application. */
+  public Optional<Whereabouts.Stranger> stranger(Deed deed) {
+    return whereabouts.of(deed).stranger();
   }
 
   private Recognised pointed(Deed deed, Where where) {
@@ -112,17 +145,8 @@ public final class Recogniser implements Interpreter {
           .map(a -> at(How.LEARNT, where, a))
           .orElseGet(() -> new Recognised(How.NO_ACTION, Optional.empty()));
     }
-    return acted(deed, where)
-        .map(a -> at(How.TRACED, where, a))
-        .orElseGet(
-            () ->
-                new Recognised(
-                    How.UNKNOWN,
-                    Optional.of(
-                        new Place(
-                            where.setupId(),
-                            where.application(),
-                            new Place.Unnamed(name.joined())))));
+    return traced(deed, where)
+        .orElseGet(() -> new Recognised(How.UNKNOWN, Optional.of(unnamed(where, name.joined()))));
   }
 
   /** What a person is asked to explain for a deed that no keymap knows. */
@@ -174,15 +198,57 @@ public final class Recogniser implements Interpreter {
     return new Recognised(how, Optional.of(Place.of(where.setupId(), environment, action)));
   }
 
-  private Optional<ActionId> acted(Deed deed, Where where) {
+  /**
+   * What a gesture came to there: it counts where it went, whatever had the focus. Where an outer
+   * layer took what a keymap further in has as well, that was pressed in vain.
+   */
+  private Optional<Recognised> traced(Deed deed, Where where) {
     if (deed.input().isEmpty()) {
       return Optional.empty();
     }
-    return acted(Gesture.parse(deed.input()), where);
+    Gesture gesture = Gesture.parse(deed.input());
+    return acted(gesture, where)
+        .map(
+            a ->
+                new Recognised(
+                    How.TRACED,
+                    Optional.of(Place.of(where.setupId(), a.environment(), a.action())),
+                    where.setup().flatMap(s -> inVain(gesture, s, a))));
+  }
+
+  /** The innermost binding of the same presses that a taker further out keeps from being asked. */
+  private Optional<Place> inVain(Gesture gesture, Setup setup, Trace.Acted taken) {
+    Layout fingers = tracer(setup).layout();
+    Optional<List<Physical>> presses = Presses.physical(gesture, fingers);
+    if (presses.isEmpty()) {
+      return Optional.empty();
+    }
+    List<Machine> machines = setup.machines();
+    for (int depth = machines.size() - 1; depth >= taken.layer().depth(); depth--) {
+      Machine machine = machines.get(depth);
+      boolean here = depth == taken.layer().depth();
+      Optional<EnvironmentId> application = machine.application();
+      if (here && taken.environment().equals(application.orElse(EnvironmentId.NONE))) {
+        return Optional.empty();
+      }
+      List<EnvironmentId> inner =
+          here
+              ? application.stream().toList()
+              : Stream.concat(application.stream(), Stream.of(machine.platform())).toList();
+      for (EnvironmentId e : inner) {
+        for (Binding b : world.catalog().bindings(e)) {
+          if (b.gesture().expand().stream()
+              .anyMatch(g -> Presses.physical(g, fingers).equals(presses))) {
+            return Optional.of(Place.of(setup.id(), e, b.action()));
+          }
+        }
+      }
+    }
+    return Optional.empty();
   }
 
   /** The first action that a gesture causes there, in one of the contexts that there are. */
-  private Optional<ActionId> acted(Gesture gesture, Where where) {
+  private Optional<Trace.Acted> acted(Gesture gesture, Where where) {
     if (where.setup().isEmpty()) {
       return Optional.empty();
     }
@@ -190,7 +256,7 @@ public final class Recogniser implements Interpreter {
     for (List<String> contexts : contexts(setup)) {
       for (Trace.Outcome outcome : tracer(setup, contexts).results(gesture)) {
         if (outcome instanceof Trace.Acted a) {
-          return Optional.of(a.action());
+          return Optional.of(a);
         }
       }
     }

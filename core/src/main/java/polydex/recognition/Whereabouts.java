@@ -20,26 +20,42 @@ import polydex.route.SetupId;
 import polydex.route.World;
 
 /**
- * Finds the setup that was in use from the names that a log gives machines and applications: one of
- * that name, or else one whose innermost machine or platform has it; of several the one whose
- * focused application is meant, and otherwise one whose platform has that application, which then
- * has the focus. O(setups) for each new pair of names.
+ * Finds the setup that was in use from the names that a log gives machines and applications. A
+ * machine is meant by the name of a setup, by its own or by its platform's; an application by the
+ * machine of that name, or one inside it, that runs it, which then has the focus. An application
+ * that no such machine runs is a stranger there, whoever else has one of that name, and so is a
+ * machine that no setup has. An empty application is the desktop itself. Of several setups the one
+ * in which it has the focus already counts, and of those the first. O(setups · machines) for each
+ * new pair of names.
  */
 public final class Whereabouts {
-  private record Names(String machine, String application) {}
+  private record Names(String machine, String application, boolean noted) {}
+
+  /**
+   * A name that no setup or keymap knows.
+   *
+   * @param isMachine whether the machine is unknown, rather than the application on it
+   * @param name as the log has it
+   */
+  public record Stranger(boolean isMachine, String name) {}
 
   /**
    * Where something was done.
    *
-   * @param setup with the application in focus; none where no setup fits
-   * @param application the id of it, the log's name where no keymap has it, empty for the desktop
+   * @param setup with what had the focus; none where no setup fits
+   * @param application the id of it, the log's name where it is a stranger, empty for the desktop
+   * @param stranger what nobody knows of it
    */
-  public record Where(Optional<Setup> setup, EnvironmentId application) {
+  public record Where(
+      Optional<Setup> setup, EnvironmentId application, Optional<Stranger> stranger) {
     /** The id of the setup, or nothing. */
     SetupId setupId() {
       return setup.map(Setup::id).orElse(SetupId.NONE);
     }
   }
+
+  /** A place that names may mean, and how well they do. */
+  private record Candidate(Where where, int fit) {}
 
   private final World world;
   private final List<Setup> setups;
@@ -55,76 +71,137 @@ public final class Whereabouts {
     this.setups = setups.stream().filter(s -> world.problem(s).isEmpty()).toList();
   }
 
-  /** Where a deed was done. */
+  /** Where a deed was done. What a person noted was done in the setup that it names. */
   public Where of(Deed deed) {
-    return known.computeIfAbsent(new Names(deed.machine(), deed.application()), this::find);
+    return known.computeIfAbsent(
+        new Names(deed.machine(), deed.application(), deed.isNoted()), this::find);
   }
 
   private Where find(Names names) {
-    Setup best = null;
-    int most = 0;
+    if (names.noted()) {
+      return noted(names);
+    }
+    Candidate best = null;
     for (Setup setup : setups) {
-      int machine = likeness(setup, names.machine());
-      int fit = machine == 0 ? 0 : 10 * machine + likenessOfFocus(setup, names.application());
-      if (fit > most) {
-        best = setup;
-        most = fit;
+      for (int depth = 0; depth < setup.machines().size(); depth++) {
+        Optional<Candidate> found = candidate(setup, depth, names);
+        if (found.isPresent() && (best == null || found.get().fit() > best.fit())) {
+          best = found.get();
+        }
       }
     }
-    if (best == null) {
-      return new Where(Optional.empty(), new EnvironmentId(names.application()));
+    if (best != null) {
+      return best.where();
     }
-    Setup found = best;
-    return applications(found, names.application())
+    return new Where(
+        Optional.empty(),
+        new EnvironmentId(names.application()),
+        Optional.of(new Stranger(true, names.machine())));
+  }
+
+  private Where noted(Names names) {
+    return setups.stream()
+        .filter(s -> names.machine().isEmpty() || s.id().value().equals(names.machine()))
         .findFirst()
-        .map(a -> new Where(Optional.of(focusing(found, a)), a.id()))
-        .orElseGet(
-            () ->
+        .map(
+            s ->
                 new Where(
-                    Optional.of(found),
-                    names.application().isEmpty()
-                        ? found.innermost().application().orElse(EnvironmentId.NONE)
-                        : new EnvironmentId(names.application())));
+                    Optional.of(s),
+                    s.innermost().application().orElse(EnvironmentId.NONE),
+                    Optional.empty()))
+        .orElseGet(() -> find(new Names(names.machine(), names.application(), false)));
   }
 
-  private int likeness(Setup setup, String machine) {
-    if (machine.isEmpty()) {
-      return 1;
+  /** What names mean in a setup, if they mean the machine at that depth. */
+  private Optional<Candidate> candidate(Setup setup, int depth, Names names) {
+    int last = setup.machines().size() - 1;
+    boolean whole = names.machine().isEmpty() || isSetup(setup, names.machine());
+    int machine =
+        names.machine().isEmpty()
+            ? 1
+            : whole ? 3 : isMachine(setup.machines().get(depth), names.machine()) ? 2 : 0;
+    // The name of a setup means what stands innermost in it first.
+    if (machine == 0 || (whole && depth < last)) {
+      return Optional.empty();
     }
-    if (isNamed(machine, setup.id().value(), setup.title())) {
-      return 3;
+    int from = whole ? 0 : depth;
+    if (names.application().isEmpty()) {
+      return Optional.of(
+          new Candidate(
+              new Where(
+                  Optional.of(focused(setup, depth, new Machine.Bare())),
+                  EnvironmentId.NONE,
+                  Optional.empty()),
+              1000 + 100 * machine + (depth == last ? 1 : 0)));
     }
-    Machine inner = setup.innermost();
-    return isNamed(machine, inner.title(), inner.platform().value())
-            || world
-                .catalog()
-                .environment(inner.platform())
-                .filter(p -> isNamed(machine, p))
-                .isPresent()
-        ? 2
-        : 0;
+    Optional<Candidate> running = Optional.empty();
+    for (int at = last; at >= from; at--) {
+      boolean nearest = whole ? at == last : at == depth;
+      int runner = at;
+      Optional<Candidate> here =
+          application(setup.machines().get(at), names.application())
+              .map(
+                  app -> {
+                    boolean has = app.id().equals(focus(setup.machines().get(runner)));
+                    return new Candidate(
+                        new Where(
+                            Optional.of(focusing(setup, runner, app)), app.id(), Optional.empty()),
+                        1000
+                            + 100 * machine
+                            + (has ? 30 : 20)
+                            + (nearest ? 2 : 0)
+                            + (runner == last ? 1 : 0));
+                  });
+      if (here.isPresent() && running.filter(r -> r.fit() >= here.get().fit()).isEmpty()) {
+        running = here;
+      }
+    }
+    return running.or(
+        () ->
+            Optional.of(
+                new Candidate(
+                    new Where(
+                        Optional.of(focused(setup, depth, new Machine.Bare())),
+                        new EnvironmentId(names.application()),
+                        Optional.of(new Stranger(false, names.application()))),
+                    100 * machine + (depth == last ? 1 : 0))));
   }
 
-  private int likenessOfFocus(Setup setup, String application) {
-    if (application.isEmpty()) {
-      return 1;
-    }
-    boolean focused =
-        applications(setup, application)
-            .anyMatch(a -> setup.innermost().application().filter(a.id()::equals).isPresent());
-    return focused ? 3 : applications(setup, application).findAny().isPresent() ? 2 : 0;
+  private static boolean isSetup(Setup setup, String name) {
+    return isNamed(name, setup.id().value(), setup.title());
   }
 
-  /** The applications of the innermost platform that have this name. */
-  private Stream<Environment> applications(Setup setup, String name) {
-    Machine inner = setup.innermost();
-    return world.catalog().environments().stream()
-        .filter(e -> e.kind() instanceof Application)
-        .filter(e -> isNamed(name, e))
-        .filter(
-            e ->
-                inner.application().filter(e.id()::equals).isPresent()
-                    || ((Application) e.kind()).platforms().contains(inner.platform()));
+  private boolean isMachine(Machine machine, String name) {
+    return isNamed(name, machine.title(), machine.platform().value())
+        || world
+            .catalog()
+            .environment(machine.platform())
+            .filter(p -> isNamed(name, p))
+            .isPresent();
+  }
+
+  private static EnvironmentId focus(Machine machine) {
+    return machine.application().orElse(EnvironmentId.NONE);
+  }
+
+  /** The application of a name that a machine runs; what has the focus there first. */
+  private Optional<Environment> application(Machine machine, String name) {
+    List<Environment> named =
+        world.catalog().environments().stream()
+            .filter(e -> e.kind() instanceof Application)
+            .filter(e -> isNamed(name, e))
+            .filter(e -> runs(machine, e))
+            .toList();
+    return named.stream()
+        .filter(e -> e.id().equals(focus(machine)))
+        .findFirst()
+        .or(() -> named.stream().findFirst());
+  }
+
+  private static boolean runs(Machine machine, Environment application) {
+    return focus(machine).equals(application.id())
+        || (application.kind() instanceof Application a
+            && a.platforms().contains(machine.platform()));
   }
 
   /** A name of today counts before one of old. */
@@ -142,17 +219,32 @@ public final class Whereabouts {
     return Stream.of(names).anyMatch(name::equalsIgnoreCase);
   }
 
-  /** The setup with an application in focus, as it is when it was just opened. */
-  public static Setup focusing(Setup setup, Environment application) {
-    Machine inner = setup.innermost();
-    if (inner.application().filter(application.id()::equals).isPresent()) {
+  /** The setup with something else in focus on a machine; what was in a window of it is gone. */
+  private static Setup focused(Setup setup, int depth, Machine.Focus focus) {
+    return setup.with(depth, setup.machines().get(depth).with(focus));
+  }
+
+  private static Setup focusing(Setup setup, int depth, Environment application) {
+    Machine machine = setup.machines().get(depth);
+    boolean innermost = depth == setup.machines().size() - 1;
+    if (innermost && focus(machine).equals(application.id())) {
       return setup;
     }
     List<String> contexts = application.contexts().stream().map(Context::id).limit(1).toList();
-    return setup.with(
-        setup.machines().size() - 1,
-        inner.with(
-            new Machine.Running(application.id(), application.version(), Set.of(), contexts)));
+    return focused(
+        setup,
+        depth,
+        new Machine.Running(application.id(), application.version(), Set.of(), contexts));
+  }
+
+  /** The setup with an application in focus, as it is when it was just opened. */
+  public static Setup focusing(Setup setup, Environment application) {
+    for (int depth = setup.machines().size() - 1; depth >= 0; depth--) {
+      if (runs(setup.machines().get(depth), application)) {
+        return focusing(setup, depth, application);
+      }
+    }
+    return focusing(setup, setup.machines().size() - 1, application);
   }
 
   /** The same with the application of a place in focus. */

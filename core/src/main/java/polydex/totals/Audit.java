@@ -22,6 +22,7 @@ import polydex.recognition.Recognised;
 import polydex.recognition.Recognised.How;
 import polydex.recognition.Recogniser;
 import polydex.route.SetupId;
+import polydex.totals.Standing.Strange;
 import polydex.totals.Standing.Unknown;
 
 /**
@@ -36,12 +37,18 @@ public final class Audit {
     final Deed deed;
     final Recognised recognised;
     final @Nullable PlaceTotals totals;
+    final @Nullable PlaceTotals inVain;
     long count;
 
-    Kind(Deed deed, Recognised recognised, @Nullable PlaceTotals totals) {
+    Kind(
+        Deed deed,
+        Recognised recognised,
+        @Nullable PlaceTotals totals,
+        @Nullable PlaceTotals inVain) {
       this.deed = deed;
       this.recognised = recognised;
       this.totals = totals;
+      this.inVain = inVain;
     }
   }
 
@@ -78,6 +85,9 @@ public final class Audit {
     }
     kind.count++;
     today = rhythm.add(event);
+    if (kind.inVain != null) {
+      kind.inVain.addInVain();
+    }
     if (kind.totals != null) {
       recent.add(event.deed(), kind.totals.place());
       boolean learnt = event.deed().device().isPointer() && isLearnt(kind.totals, event.at());
@@ -103,11 +113,11 @@ public final class Audit {
 
   private Kind kind(Deed deed) {
     Recognised recognised = recogniser.of(deed);
-    if (recognised.place().isEmpty()) {
-      return new Kind(deed, recognised, null);
-    }
-    Place place = recognised.place().get();
-    return new Kind(deed, recognised, places.computeIfAbsent(place, PlaceTotals::new));
+    return new Kind(deed, recognised, totals(recognised.place()), totals(recognised.inVain()));
+  }
+
+  private @Nullable PlaceTotals totals(Optional<Place> place) {
+    return place.isEmpty() ? null : places.computeIfAbsent(place.get(), PlaceTotals::new);
   }
 
   /** The ids of the actions done last with a pointer in a setup, each once, the newest first. */
@@ -123,18 +133,22 @@ public final class Audit {
   /** What all of it comes to now; O(actions + days). */
   public Standing standing() {
     Map<How, Long> how = new EnumMap<>(How.class);
-    Map<LearntName, Long> unknown = new HashMap<>();
+    Map<LearntName, Long> counts = new HashMap<>();
+    Map<List<String>, Strange> strangers = new HashMap<>();
     Map<LearntName, Deed> like = new HashMap<>();
     for (Kind k : kinds.values()) {
       how.merge(k.recognised.how(), k.count, Long::sum);
-      if (!k.recognised.isKnown() && k.recognised.place().isPresent()) {
+      boolean unknown = !k.recognised.isKnown();
+      if (unknown && recogniser.stranger(k.deed).isPresent()) {
+        strange(strangers, k);
+      } else if (unknown && k.recognised.place().isPresent()) {
         LearntName name = recogniser.name(k.deed);
-        unknown.merge(name, k.count, Long::sum);
+        counts.merge(name, k.count, Long::sum);
         like.putIfAbsent(name, k.deed);
       }
     }
     List<Unknown> names = new ArrayList<>();
-    unknown.forEach((name, count) -> names.add(new Unknown(name, like.get(name), count)));
+    counts.forEach((name, count) -> names.add(new Unknown(name, like.get(name), count)));
     names.sort(
         Comparator.comparingLong((Unknown u) -> -u.count()).thenComparing(u -> u.name().joined()));
     return new Standing(
@@ -142,6 +156,28 @@ public final class Audit {
         rhythm.days(),
         how,
         names,
+        strangers.values().stream()
+            .sorted(
+                Comparator.comparingLong((Strange s) -> -s.byPointer() - s.byKeys())
+                    .thenComparing(Strange::machine)
+                    .thenComparing(Strange::application))
+            .toList(),
         last());
+  }
+
+  /** A machine that nobody knows is named once, whatever runs on it. */
+  private void strange(Map<List<String>, Strange> strangers, Kind k) {
+    boolean isMachine = recogniser.stranger(k.deed).orElseThrow().isMachine();
+    String application = isMachine ? "" : k.deed.application();
+    boolean pointer = k.deed.device().isPointer();
+    strangers.merge(
+        List.of(k.deed.machine(), application),
+        new Strange(k.deed.machine(), application, pointer ? k.count : 0, pointer ? 0 : k.count),
+        (a, b) ->
+            new Strange(
+                a.machine(),
+                a.application(),
+                a.byPointer() + b.byPointer(),
+                a.byKeys() + b.byKeys()));
   }
 }

@@ -24,6 +24,7 @@ final class PlaceTotals {
   private final int[] slipsByHour = new int[HOURS];
   private final List<LocalDate> returned = new ArrayList<>();
   private int keysInARow;
+  private int inVain;
   private final LatestTimes byPointer = new LatestTimes();
   private final LatestTimes byKeys = new LatestTimes();
   private double pointing;
@@ -74,6 +75,12 @@ final class PlaceTotals {
     habit.add(event.at(), day, isKeys);
   }
 
+  /** Its gesture was pressed, and something further out took it. */
+  void addInVain() {
+    entry = null;
+    inVain++;
+  }
+
   /** The last day is the one that runs. */
   private void count(LocalDate day, int keys, int pointer, int slips) {
     if (days.isEmpty() || !days.getLast().day().equals(day)) {
@@ -97,6 +104,7 @@ final class PlaceTotals {
               List.copyOf(days),
               IntStream.of(Arrays.copyOf(slipsByHour, HOURS)).boxed().toList(),
               List.copyOf(returned),
+              inVain,
               optional(byPointer.median()),
               optional(byKeys.median()),
               pointed < LatestTimes.ENOUGH ? Optional.empty() : Optional.of(pointing / pointed));

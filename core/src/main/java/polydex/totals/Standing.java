@@ -23,7 +23,8 @@ import polydex.totals.Habit.Turn;
  * @param entries what was done where, in no order
  * @param days every working day, the oldest first
  * @param recognised how many events were recognised how
- * @param unknown what nobody knows, the commonest first
+ * @param unknown what nobody knows in programs that are known, the commonest first
+ * @param strangers machines and programs that nobody knows, the commonest first
  * @param last when the last event was; 1970 where there is none
  */
 public record Standing(
@@ -31,13 +32,14 @@ public record Standing(
     List<Day> days,
     Map<How, Long> recognised,
     List<Unknown> unknown,
+    List<Strange> strangers,
     Instant last) {
   /** How many days back "lately" looks. */
   public static final int LATELY_DAYS = 28;
 
   /** Before anything was noted. */
   public static final Standing NOTHING =
-      new Standing(List.of(), List.of(), Map.of(), List.of(), Instant.EPOCH);
+      new Standing(List.of(), List.of(), Map.of(), List.of(), List.of(), Instant.EPOCH);
 
   /**
    * A working day.
@@ -61,6 +63,7 @@ public record Standing(
    * @param days its uses by working days, the oldest first
    * @param slipsByHour uses of the pointer although the gesture was known, by the hour of the day
    * @param returned the days of slips after twenty uses by keys in a row
+   * @param inVain how often its gesture was pressed and something further out took it
    * @param pointerSeconds the measured time with a pointer, where there is one
    * @param keysSeconds the measured time by keys
    * @param pointingSeconds of pointing alone, by Fitts' law from measured distances
@@ -72,6 +75,7 @@ public record Standing(
       List<DayUses> days,
       List<Integer> slipsByHour,
       List<LocalDate> returned,
+      int inVain,
       Optional<Double> pointerSeconds,
       Optional<Double> keysSeconds,
       Optional<Double> pointingSeconds) {
@@ -109,6 +113,21 @@ public record Standing(
     }
   }
 
+  /**
+   * A machine that no setup has, or a program on a known one that no keymap knows.
+   *
+   * @param machine as the log has it
+   * @param application as the log has it; empty for a machine
+   * @param byPointer uses of it that nobody knows
+   * @param byKeys gestures in it that nobody is known to take
+   */
+  public record Strange(String machine, String application, long byPointer, long byKeys) {
+    /** Whether the machine is unknown, and not only the program. */
+    public boolean isMachine() {
+      return application.isEmpty();
+    }
+  }
+
   /** A name that nobody knows, one of its deeds, and how often it occurs. */
   public record Unknown(LearntName name, Deed deed, long count) {}
 
@@ -118,6 +137,7 @@ public record Standing(
     days = List.copyOf(days);
     recognised = Map.copyOf(recognised);
     unknown = List.copyOf(unknown);
+    strangers = List.copyOf(strangers);
   }
 
   /** How many events there are in all. */

@@ -121,11 +121,12 @@ class KeyStatesTest {
                                 LocalDate.of(2031, 3, 13), 0, e.getValue().uses(), 0)),
                         Collections.nCopies(24, 0),
                         List.of(),
+                        0,
                         Optional.empty(),
                         Optional.empty(),
                         Optional.empty()))
             .toList();
-    return new Standing(entries, days, Map.of(), List.of(), BEGUN);
+    return new Standing(entries, days, Map.of(), List.of(), List.of(), BEGUN);
   }
 
   private static Standing.Day day(LocalDate date) {

@@ -188,8 +188,15 @@ class RecogniserTest {
   @Test
   void theSetupIsTheOneWhoseMachineAndApplicationAreMeant() {
     Whereabouts where = new Whereabouts(WORLD, List.of(EDIT, FAR));
-    assertThat(where(where, "", "")).isEqualTo("cues edit");
-    assertThat(where(where, "far", "")).isEqualTo("far stars");
+    assertThat(where(where, "", "")).isEqualTo("cues ");
+    assertThat(where(where, "far", "")).isEqualTo("far ");
+    // What runs in a machine's window is found by the machine that its hands are on.
+    assertThat(where(where, "desk", "stars")).isEqualTo("far stars");
+    assertThat(where(where, "dome", "edit")).isEqualTo("far edit");
+    assertThat(new Whereabouts(WORLD, List.of(EDIT, FAR)).of(seen("dome", "edit")).stranger())
+        .contains(new Whereabouts.Stranger(false, "edit"));
+    assertThat(new Whereabouts(WORLD, List.of(EDIT, FAR)).of(seen("elsewhere", "edit")).stranger())
+        .contains(new Whereabouts.Stranger(true, "elsewhere"));
     assertThat(where(where, "dome", "stars")).isEqualTo("far stars");
     assertThat(where(where, "", "stars")).isEqualTo("far stars");
     // An application of the platform that has no setup of its own gets the focus.
@@ -205,6 +212,66 @@ class RecogniserTest {
                 How.NOTED,
                 Optional.of(Place.read(new SetupId("far"), new EnvironmentId("stars"), "freeze"))));
     assertThat(again.how()).isEqualTo(How.TRACED);
+  }
+
+  private static Deed seen(String machine, String application) {
+    return Deed.seen(machine, application, Device.MOUSE, "Click", "Save", List.of("File"));
+  }
+
+  /** A program that nobody knows has no ways and no keys but those of what is around it. */
+  @Test
+  void aStrangerIsItsOwnPlace() {
+    Recognised save = of("Desk", "Paint box", Device.MOUSE, "Click", "File", "Save");
+    assertThat(save.how()).isEqualTo(How.UNKNOWN);
+    assertThat(save.place())
+        .contains(Place.read(new SetupId("cues"), new EnvironmentId("Paint box"), "?file > save"));
+    assertThat(of("Desk", "Paint box", Device.MOUSE, "Click", "Corner", "Lock").place())
+        .contains(Place.read(new SetupId("cues"), new EnvironmentId("desk"), "lock"));
+    assertThat(of("Desk", "Paint box", Device.KEYBOARD, "Ctrl+S", "", "").place())
+        .contains(Place.read(new SetupId("cues"), new EnvironmentId("Paint box"), "?Ctrl+S"));
+    assertThat(of("Desk", "Paint box", Device.KEYBOARD, "Ctrl+L", "", "").place())
+        .contains(Place.read(new SetupId("cues"), new EnvironmentId("desk"), "lock"));
+    assertThat(of("Desk", "Paint box", Device.KEYBOARD, "Home", "", "").how())
+        .isEqualTo(How.TYPING);
+    // The desktop itself has what the focused application has not.
+    assertThat(of("Desk", "", Device.MOUSE, "Click", "File", "Save").place())
+        .contains(Place.read(new SetupId("cues"), new EnvironmentId("desk"), "?file > save"));
+  }
+
+  /** Keys count where they went; what they would have done further in was pressed in vain. */
+  @Test
+  void keysThatAnOuterLayerTakesArePressedInVain() {
+    World world =
+        new Worlds()
+            .platform("desk", Worlds.plain(), "Meta+Q = away", "Ctrl+L = lock")
+            .platform("dome", Worlds.plain(), "Meta+Q = away")
+            .app("remote")
+            .app("stars", "Ctrl+L = label", "Ctrl+F = freeze")
+            .build();
+    Setup far =
+        new Setup(
+            new SetupId("far"),
+            "Far",
+            "full",
+            Worlds.machine(
+                "desk",
+                Worlds.session(
+                    "remote", Machine.Capture.NEVER, Worlds.machine("dome", Worlds.in("stars")))));
+    Recogniser recogniser = new Recogniser(world, List.of(far), Map.of());
+    assertThat(pressed(recogniser, "Meta+Q")).isEqualTo("desk away, in vain dome away");
+    assertThat(pressed(recogniser, "Ctrl+L")).isEqualTo("desk lock, in vain stars label");
+    assertThat(pressed(recogniser, "Ctrl+F")).isEqualTo("stars freeze");
+  }
+
+  private static String pressed(Recogniser recogniser, String keys) {
+    Recognised found =
+        recogniser.of(Deed.seen("far", "stars", Device.KEYBOARD, keys, "", List.of()));
+    return said(found.place().orElseThrow())
+        + found.inVain().map(p -> ", in vain " + said(p)).orElse("");
+  }
+
+  private static String said(Place place) {
+    return place.environment().value() + " " + place.doing().written();
   }
 
   private static String where(Whereabouts where, String machine, String application) {
