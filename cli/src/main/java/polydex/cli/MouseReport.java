@@ -19,7 +19,9 @@ import polydex.files.json.ModelJson;
 import polydex.mouse.DrillEffect;
 import polydex.mouse.Remaining;
 import polydex.mouse.Saved;
+import polydex.mouse.SetupsForLog;
 import polydex.mouse.Slips;
+import polydex.mouse.WeeklyReview;
 import polydex.mouse.Weeks;
 import polydex.person.Findings;
 import polydex.person.Knowledge;
@@ -56,7 +58,7 @@ final class MouseReport implements Callable<Integer> {
       int pointer,
       Optional<Double> coverage,
       Optional<Double> coverageByTime,
-      int open,
+      Optional<Double> open,
       double hoursAYear,
       int slips,
       int trips,
@@ -67,6 +69,12 @@ final class MouseReport implements Callable<Integer> {
   record Environment(String id, List<Week> weeks) {}
 
   record Name(String in, String name, long uses) {}
+
+  /**
+   * @param unknown machine or application
+   */
+  record Stranger(
+      String machine, String application, String unknown, long byPointer, long byKeys) {}
 
   record SavedSoFar(int usesByKeys, double hours, double drillHours) {
     static SavedSoFar of(Saved s) {
@@ -89,7 +97,9 @@ final class MouseReport implements Callable<Integer> {
       Optional<DrillEffect.Change> drillEffect,
       int drilledActions,
       SavedSoFar saved,
-      List<Name> unknown) {}
+      List<Name> unknown,
+      List<Stranger> strangers,
+      List<String> setupsNeeded) {}
 
   @Override
   public Integer call() throws Exception {
@@ -160,6 +170,19 @@ final class MouseReport implements Callable<Integer> {
         SavedSoFar.of(found.saved()),
         standing.unknown().stream()
             .map(u -> new Name(u.name().environment().value(), u.name().joined(), u.count()))
+            .toList(),
+        standing.strangers().stream()
+            .map(
+                s ->
+                    new Stranger(
+                        s.machine(),
+                        s.application(),
+                        s.isMachine() ? "machine" : "application",
+                        s.byPointer(),
+                        s.byKeys()))
+            .toList(),
+        SetupsForLog.of(known.workspace(), standing.strangers()).stream()
+            .map(Setup::title)
             .toList());
   }
 
@@ -183,7 +206,7 @@ final class MouseReport implements Callable<Integer> {
                     w.pointer(),
                     w.coverage().map(MouseCommand::rounded),
                     w.coverageByTime().map(MouseCommand::rounded),
-                    w.open(),
+                    w.open().map(MouseCommand::rounded),
                     MouseCommand.rounded(w.hoursAYear()),
                     w.slips(),
                     w.trips(),
@@ -205,14 +228,16 @@ final class MouseReport implements Callable<Integer> {
     for (Week w : report.weeks()) {
       out.printf(
           Locale.ROOT,
-          "%s  %6.0f %%  %5.0f %%  %5d  %9.1f  %6d  %14.1f%s%n",
+          "%s  %8s  %7s  %5s  %9.1f  %6d  %14s%s%n",
           w.monday(),
-          100 * w.coverage().orElse(0.0),
-          100 * w.coverageByTime().orElse(0.0),
-          w.open(),
+          w.coverage().map(MouseReport::percent).orElse("-"),
+          w.coverageByTime().map(MouseReport::percent).orElse("-"),
+          w.open().map(n -> String.format(Locale.ROOT, "%.1f", n)).orElse("-"),
           w.hoursAYear(),
           w.slips(),
-          w.activeHours() == 0 ? 0 : w.trips() / w.activeHours(),
+          w.activeHours() < WeeklyReview.LEAST_HOURS
+              ? "-"
+              : String.format(Locale.ROOT, "%.1f", w.trips() / w.activeHours()),
           w.relapsed().isEmpty()
               ? ""
               : "   came back: "
@@ -239,6 +264,26 @@ final class MouseReport implements Callable<Integer> {
         report.saved().hours(),
         report.saved().usesByKeys(),
         report.saved().drillHours());
+    for (Stranger s : report.strangers()) {
+      out.printf(
+          Locale.ROOT,
+          s.unknown().equals("machine")
+              ? "No setup has the machine “%1$s”: %3$,d clicks and %4$,d gestures of “%2$s” there.%n"
+              : "No keymap knows “%2$s” on “%1$s”: %3$,d clicks, %4$,d gestures.%n",
+          s.machine(),
+          s.application(),
+          s.byPointer(),
+          s.byKeys());
+    }
+    if (!report.setupsNeeded().isEmpty()) {
+      out.printf(
+          "Setups that would help: %s. In the window, F4 in Mouse makes them.%n",
+          String.join(", ", report.setupsNeeded()));
+    }
+  }
+
+  private static String percent(double share) {
+    return String.format(Locale.ROOT, "%.0f %%", 100 * share);
   }
 
   private static void print(PrintWriter out, String what, String unit, Trend t) {

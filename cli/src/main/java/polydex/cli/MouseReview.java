@@ -111,11 +111,16 @@ final class MouseReview implements Callable<Integer> {
         r.now().pointer(),
         100 * r.now().coverage().orElse(0.0),
         100 * r.before().coverage().orElse(0.0));
-    out.printf(
-        Locale.ROOT,
-        "The hand went to the mouse %.0f times an hour, after %.0f.%n",
-        r.now().tripsAnHour().orElse(0.0),
-        r.before().tripsAnHour().orElse(0.0));
+    if (r.now().tripsAnHour().isPresent()) {
+      out.printf(
+          Locale.ROOT,
+          "The hand went to the mouse %.0f times an hour%s.%n",
+          r.now().tripsAnHour().get(),
+          r.before()
+              .tripsAnHour()
+              .map(n -> String.format(Locale.ROOT, ", after %.0f", n))
+              .orElse(""));
+    }
     out.println("Replaced: " + titles(workspace, r.replaced()));
     out.println("Came back: " + titles(workspace, r.cameBack()));
     out.println("Slipped after twenty times by keys: " + titles(workspace, r.slipped()));

@@ -42,6 +42,11 @@ public record TheilSen(double slope, double low, double high) {
     return low <= 0 && high >= 0;
   }
 
+  /** The same with an interval that reaches at least so far to either side of the slope. */
+  public TheilSen widenedTo(double reach) {
+    return new TheilSen(slope, Math.min(low, slope - reach), Math.max(high, slope + reach));
+  }
+
   /** The slopes of all pairs whose x differ. */
   public static double[] slopes(double[] x, double[] y) {
     double[] slopes = new double[x.length * (x.length - 1) / 2];

@@ -132,6 +132,7 @@ public final class LogIntake {
           "Distance, width and duration are numbers from 0 on, a duration in seconds up to 3600.");
     }
     order(at);
+    times.accepted(at);
     if (names.spelled().isPresent()) {
       Spelled s = names.spelled().get();
       if (!spelling.mayKeep(s.gesture(), s.keys(), s.bound(), at)) {

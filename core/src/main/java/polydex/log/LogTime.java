@@ -107,8 +107,12 @@ final class LogTime {
     return taken(earlier.isBefore(last) ? time.toInstant(offsets.getLast()) : earlier);
   }
 
-  private Read taken(Instant at) {
-    last = at;
+  private static Read taken(Instant at) {
     return Read.of(at);
+  }
+
+  /** The line of a time was taken; one that is refused moves no clock. */
+  void accepted(Instant at) {
+    last = at;
   }
 }

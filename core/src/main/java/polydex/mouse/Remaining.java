@@ -8,18 +8,23 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 import polydex.catalog.ActionId;
+import polydex.catalog.Binding;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.OwnBindingRules;
 import polydex.catalog.Environment.OwnTarget;
 import polydex.catalog.Environment.PointerRoute;
 import polydex.catalog.EnvironmentId;
+import polydex.catalog.Version;
 import polydex.effort.KeystrokeLevel;
 import polydex.effort.YearlyCost;
 import polydex.keys.Gesture;
 import polydex.recognition.Place;
 import polydex.recognition.Whereabouts;
+import polydex.route.Layer;
 import polydex.route.Machine;
 import polydex.route.Reach;
 import polydex.route.Setup;
@@ -60,6 +65,18 @@ public final class Remaining {
     UNKNOWN
   }
 
+  /** What keeps a gesture that a keymap has from doing its action. */
+  public enum Hindrance {
+    /** Another layer, or what the keys come to. */
+    CONFLICT,
+    /** The person has switched the binding off. */
+    SWITCHED_OFF,
+    /** An option stands as the binding does not want it. */
+    OPTION,
+    /** The version that runs does not have it. */
+    VERSION
+  }
+
   /**
    * An action that is or was done with the pointer.
    *
@@ -75,6 +92,8 @@ public final class Remaining {
    *     nothing is saved
    * @param gesture what would do it, or should
    * @param environment the id of the platform or application whose gesture that is
+   * @param hindrance what keeps a gesture of it from doing it, where one is kept
+   * @param inVain how often its gesture was pressed and something further out took it
    * @param walk the way through menus or by Tab, for one that has no better
    * @param kept why it stays with the pointer, where the person wants it so
    */
@@ -91,6 +110,8 @@ public final class Remaining {
       Optional<Double> paybackDays,
       Optional<Gesture> gesture,
       Optional<EnvironmentId> environment,
+      Optional<Hindrance> hindrance,
+      int inVain,
       Optional<Walk> walk,
       Optional<String> kept) {
 
@@ -105,13 +126,28 @@ public final class Remaining {
       Kind kind,
       Optional<Gesture> gesture,
       Optional<EnvironmentId> environment,
+      Optional<Hindrance> hindrance,
       Optional<Walk> walk) {
-    static Instead by(Kind kind, Gesture gesture, EnvironmentId environment) {
-      return new Instead(kind, Optional.of(gesture), Optional.of(environment), Optional.empty());
+    static Instead learn(Gesture gesture, EnvironmentId environment) {
+      return new Instead(
+          Kind.LEARN,
+          Optional.of(gesture),
+          Optional.of(environment),
+          Optional.empty(),
+          Optional.empty());
+    }
+
+    static Instead stopped(Gesture gesture, EnvironmentId environment, Hindrance by) {
+      return new Instead(
+          Kind.FREE_THE_WAY,
+          Optional.of(gesture),
+          Optional.of(environment),
+          Optional.of(by),
+          Optional.empty());
     }
 
     static Instead none(Kind kind, Optional<Walk> walk) {
-      return new Instead(kind, Optional.empty(), Optional.empty(), walk);
+      return new Instead(kind, Optional.empty(), Optional.empty(), Optional.empty(), walk);
     }
   }
 
@@ -203,13 +239,18 @@ public final class Remaining {
       Optional<Reach.Way> way =
           reach.of(action).stream().filter(w -> !w.gesture().usesPointer()).findFirst();
       if (way.isPresent()) {
-        return Instead.by(Kind.LEARN, way.get().gesture(), way.get().binding().environment());
+        return Instead.learn(way.get().gesture(), way.get().binding().environment());
       }
       List<TracedBinding> bindings = reach.bindings(action);
       Optional<TracedBinding> stopped =
           bindings.stream().filter(t -> !t.gesture().usesPointer()).findFirst();
       if (stopped.isPresent()) {
-        return Instead.by(Kind.FREE_THE_WAY, stopped.get().gesture(), stopped.get().environment());
+        return Instead.stopped(
+            stopped.get().gesture(), stopped.get().environment(), Hindrance.CONFLICT);
+      }
+      Optional<Instead> missing = missing(action);
+      if (missing.filter(m -> m.hindrance().get() != Hindrance.VERSION).isPresent()) {
+        return missing.get();
       }
       Optional<Walk> walk =
           environments.stream().flatMap(e -> Walk.to(action, e).stream()).findFirst();
@@ -219,8 +260,55 @@ public final class Remaining {
       if (walk.isPresent()) {
         return Instead.none(Kind.WALK, walk);
       }
+      if (missing.isPresent()) {
+        return missing.get();
+      }
       boolean known = operators.containsKey(action) || !bindings.isEmpty() || isPointedAt(action);
       return Instead.none(known ? Kind.POINTER_BY_NATURE : Kind.UNKNOWN, Optional.empty());
+    }
+
+    /** A binding by keys that is not there as the setup stands; what is easiest mended first. */
+    private Optional<Instead> missing(ActionId action) {
+      return setup.machines().reversed().stream()
+          .flatMap(
+              m ->
+                  Stream.concat(
+                      m.application().stream()
+                          .flatMap(a -> missing(action, m, Layer.Kind.APPLICATION, a)),
+                      missing(action, m, Layer.Kind.DESKTOP, m.platform())))
+          .min(Comparator.comparing(i -> i.hindrance().orElseThrow()));
+    }
+
+    private Stream<Instead> missing(
+        ActionId action, Machine machine, Layer.Kind kind, EnvironmentId environment) {
+      return world.catalog().bindings(environment, action).stream()
+          .filter(b -> !b.gesture().usesPointer() && !machine.isOn(kind, b))
+          .map(
+              b ->
+                  Instead.stopped(
+                      b.gesture().expand().getFirst(), environment, missing(machine, kind, b)));
+    }
+
+    private static Hindrance missing(Machine machine, Layer.Kind kind, Binding binding) {
+      if (machine.exists(kind, binding)) {
+        return Hindrance.SWITCHED_OFF;
+      }
+      return binding.when().option().isPresent() && withOptions(machine, kind, binding)
+          ? Hindrance.OPTION
+          : Hindrance.VERSION;
+    }
+
+    /** Whether it would exist if the option that it wants were on. */
+    private static boolean withOptions(Machine machine, Layer.Kind kind, Binding binding) {
+      Version version =
+          kind == Layer.Kind.DESKTOP
+              ? machine.version()
+              : switch (machine.focus()) {
+                case Machine.Running r -> r.version();
+                case Machine.SessionWindow s -> s.version();
+                case Machine.Bare _ -> machine.version();
+              };
+      return binding.when().holds(version, Set.of(binding.when().option().orElseThrow()));
     }
 
     private boolean isPointedAt(ActionId action) {
@@ -274,6 +362,8 @@ public final class Remaining {
           toLearn ? Optional.of(learningSeconds / (saved * usesADay)) : Optional.empty(),
           instead.gesture(),
           instead.environment(),
+          instead.hindrance(),
+          entry.inVain(),
           instead.walk(),
           Optional.ofNullable(kept.get(place)));
     }

@@ -35,6 +35,9 @@ public record WeeklyReview(
     List<Place> slipped,
     List<RemainingRow> dearest,
     List<RemainingRow> proposals) {
+  /** A rate an hour is said from so many hours of sessions on. */
+  public static final double LEAST_HOURS = 0.5;
+
   /** How many of the dearest are shown. */
   public static final int DEAREST = 5;
 
@@ -45,7 +48,8 @@ public record WeeklyReview(
    * What seven days came to.
    *
    * @param coverage the share of uses by keys of what is not kept, 0 to 1; none without uses
-   * @param tripsAnHour trips of the hand in an hour of sessions; none without sessions
+   * @param tripsAnHour trips of the hand in an hour of sessions; none in less than {@link
+   *     #LEAST_HOURS} of them
    */
   public record Totals(
       int workingDays,
@@ -135,6 +139,6 @@ public record WeeklyReview(
         pointer,
         keys + pointer == 0 ? Optional.empty() : Optional.of(keys / (double) (keys + pointer)),
         trips,
-        hours == 0 ? Optional.empty() : Optional.of(trips / hours));
+        hours < LEAST_HOURS ? Optional.empty() : Optional.of(trips / hours));
   }
 }

@@ -6,11 +6,13 @@ import java.time.temporal.ChronoUnit;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
-import java.util.function.ToDoubleFunction;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import polydex.effort.KeystrokeLevel;
 import polydex.effort.TheilSen;
 import polydex.effort.YearlyCost;
@@ -22,10 +24,17 @@ import polydex.totals.Standing;
  * The log by weeks, and how it goes on. O(entries · weeks + their days).
  *
  * @param weeks the oldest first, from Monday on, none left out
+ * @param exposure in how many uses of each week open actions are counted, so that weeks in which
+ *     more or less was done can be compared
+ * @param falseAlarms how often open actions would be said to rise or fall of somebody who goes on
+ *     as the person did on average, 0 to 1
  */
-public record Weeks(List<Week> weeks) {
+public record Weeks(List<Week> weeks, int exposure, double falseAlarms) {
   /** How many weeks a trend looks at. */
   public static final int TREND = 6;
+
+  private static final int OF_THE_MIDDLE = 4;
+  private static final double NORMAL_95 = 1.96;
 
   /**
    * A week.
@@ -36,9 +45,12 @@ public record Weeks(List<Week> weeks) {
    * @param pointer the same by pointer
    * @param coverage the share of uses by keys, 0 to 1; none where there were no uses
    * @param coverageByTime the same, each use weighted by what it takes with the pointer
-   * @param open how many actions were done with the pointer in the four weeks up to its end, were
-   *     not replaced by then, and are not kept
+   * @param open how many different actions that are not kept are done with the pointer in {@link
+   *     #exposure} uses of this week, as {@link Rarefaction} expects it; none where there were
+   *     fewer
+   * @param openNoise the standard deviation of that by chance
    * @param hoursAYear what the pointer cost in this week, reckoned up to a year
+   * @param hoursNoise the standard deviation of that by chance, uses being independent
    * @param slips uses of the pointer although the gesture was known
    * @param trips of the hand
    * @param activeHours in sessions
@@ -52,8 +64,10 @@ public record Weeks(List<Week> weeks) {
       int pointer,
       Optional<Double> coverage,
       Optional<Double> coverageByTime,
-      int open,
+      Optional<Double> open,
+      double openNoise,
       double hoursAYear,
+      double hoursNoise,
       int slips,
       int trips,
       double activeHours,
@@ -77,7 +91,7 @@ public record Weeks(List<Week> weeks) {
       Predicate<Place> which,
       LocalDate today) {
     if (standing.days().isEmpty()) {
-      return new Weeks(List.of());
+      return new Weeks(List.of(), 0, 0);
     }
     LocalDate first = monday(standing.days().getFirst().date());
     int count = 1 + (int) Math.max(0, ChronoUnit.WEEKS.between(first, monday(today)));
@@ -96,11 +110,53 @@ public record Weeks(List<Week> weeks) {
         add(sums, first, entry, row);
       }
     }
+    int exposure = exposure(Stream.of(sums).mapToInt(s -> s.keys + s.pointer).toArray());
     List<Week> weeks = new ArrayList<>();
     for (Sum sum : sums) {
-      weeks.add(sum.week());
+      weeks.add(sum.week(exposure));
     }
-    return new Weeks(weeks);
+    return new Weeks(weeks, exposure, falseAlarms(sums, first));
+  }
+
+  /**
+   * The uses of the week with the fewest, of those that can be compared: what has less than a
+   * quarter of the uses of the middle week says nothing.
+   *
+   * @param uses of each week
+   */
+  static int exposure(int[] uses) {
+    int[] worked = IntStream.of(uses).filter(n -> n > 0).sorted().toArray();
+    if (worked.length == 0) {
+      return 0;
+    }
+    int least = Math.max(1, worked[worked.length / 2] / OF_THE_MIDDLE);
+    return IntStream.of(worked).filter(n -> n >= least).findFirst().orElse(0);
+  }
+
+  /** Of the last weeks, with what was done in them on average on a working day. */
+  private static double falseAlarms(Sum[] sums, LocalDate first) {
+    List<Sum> worked = Stream.of(sums).filter(s -> s.workingDays > 0).toList();
+    List<Sum> last = worked.subList(Math.max(0, worked.size() - TREND), worked.size());
+    int days = last.stream().mapToInt(s -> s.workingDays).sum();
+    if (last.size() < 2 || days == 0) {
+      return 0;
+    }
+    Map<Place, int[]> counts = new LinkedHashMap<>();
+    for (Sum sum : last) {
+      sum.byPlace.forEach(
+          (place, uses) ->
+              counts.merge(place, uses.clone(), (a, b) -> new int[] {a[0] + b[0], a[1] + b[1]}));
+    }
+    return ConstantBehaviour.falseAlarms(
+        last.stream()
+            .map(
+                s ->
+                    new ConstantBehaviour.Span(
+                        ChronoUnit.WEEKS.between(first, s.monday), s.workingDays))
+            .toList(),
+        counts.values().stream()
+            .map(n -> new ConstantBehaviour.Rate(n[0] / (double) days, n[1] / (double) days))
+            .toList());
   }
 
   /** The Monday of the week of a day. */
@@ -128,6 +184,8 @@ public record Weeks(List<Week> weeks) {
                 s.keysTime += weight * day.keys();
                 s.pointerTime += weight * day.pointer();
                 s.lost += saved * day.pointer();
+                s.lostSquared += saved * saved * day.pointer();
+                s.count(entry.place(), day);
                 s.slips += day.slips();
               });
     }
@@ -135,19 +193,6 @@ public record Weeks(List<Week> weeks) {
       at(sums, first, turn.day())
           .ifPresent(s -> (turn.replaced() ? s.replaced : s.relapsed).add(entry.place()));
     }
-    for (Sum sum : sums) {
-      sum.open += isOpen(entry, sum.monday.plusWeeks(1)) ? 1 : 0;
-    }
-  }
-
-  private static boolean isOpen(Standing.Entry entry, LocalDate end) {
-    boolean replaced = false;
-    for (Habit.Turn turn : entry.turns()) {
-      if (turn.day().isBefore(end)) {
-        replaced = turn.replaced();
-      }
-    }
-    return !replaced && entry.during(Standing.latelyUpTo(end.minusDays(1))).pointer() > 0;
   }
 
   /** A week while it is added up. */
@@ -159,7 +204,8 @@ public record Weeks(List<Week> weeks) {
     double keysTime;
     double pointerTime;
     double lost;
-    int open;
+    double lostSquared;
+    final Map<Place, int[]> byPlace = new LinkedHashMap<>();
     int slips;
     int trips;
     double activeHours;
@@ -176,7 +222,20 @@ public record Weeks(List<Week> weeks) {
       activeHours += day.active().toMillis() / 3_600_000.0;
     }
 
-    Week week() {
+    /** Uses by keys and with the pointer. */
+    void count(Place place, Standing.DayUses day) {
+      int[] uses = byPlace.computeIfAbsent(place, _ -> new int[2]);
+      uses[0] += day.keys();
+      uses[1] += day.pointer();
+    }
+
+    Week week(int exposure) {
+      int all = keys + pointer;
+      boolean counts = exposure > 0 && all >= exposure;
+      Rarefaction open =
+          counts
+              ? Rarefaction.of(byPlace.values().stream().map(n -> n[1]).toList(), all, exposure)
+              : new Rarefaction(0, 0);
       return new Week(
           monday,
           workingDays,
@@ -184,8 +243,10 @@ public record Weeks(List<Week> weeks) {
           pointer,
           share(keys, pointer),
           share(keysTime, pointerTime),
-          open,
+          counts ? Optional.of(open.expected()) : Optional.empty(),
+          open.deviation(),
           workingDays == 0 ? 0 : YearlyCost.hours(1.0 / workingDays, lost),
+          workingDays == 0 ? 0 : YearlyCost.hours(1.0 / workingDays, Math.sqrt(lostSquared)),
           slips,
           trips,
           activeHours,
@@ -198,24 +259,64 @@ public record Weeks(List<Week> weeks) {
     }
   }
 
-  /** How many actions more or fewer are open each week; none for fewer than two weeks of work. */
+  /**
+   * How many actions more or fewer are open each week; none for fewer than two weeks of work, or
+   * where chance alone would show a trend too often.
+   */
   public Optional<TheilSen> openTrend() {
-    return trend(Week::open);
+    return falseAlarms > ConstantBehaviour.ACCEPTED
+        ? Optional.empty()
+        : trend(
+            lastWorked().stream()
+                .filter(w -> w.open().isPresent())
+                .map(w -> new Point(at(w), w.open().get(), w.openNoise()))
+                .toList());
   }
 
   /** How many hours a year more or less are lost each week. */
   public Optional<TheilSen> hoursTrend() {
-    return trend(Week::hoursAYear);
+    return trend(
+        lastWorked().stream().map(w -> new Point(at(w), w.hoursAYear(), w.hoursNoise())).toList());
   }
 
-  private Optional<TheilSen> trend(ToDoubleFunction<Week> what) {
+  private List<Week> lastWorked() {
     List<Week> worked = weeks.stream().filter(w -> w.workingDays() > 0).toList();
-    List<Week> last = worked.subList(Math.max(0, worked.size() - TREND), worked.size());
+    return worked.subList(Math.max(0, worked.size() - TREND), worked.size());
+  }
+
+  private double at(Week week) {
+    return ChronoUnit.WEEKS.between(weeks.getFirst().monday(), week.monday());
+  }
+
+  /**
+   * A week of a trend.
+   *
+   * @param noise the standard deviation of its value by chance
+   */
+  record Point(double at, double value, double noise) {}
+
+  /**
+   * The trend, with an interval that is never narrower than chance alone makes it: a few points
+   * that happen to lie on a line would else have one of no width.
+   */
+  static Optional<TheilSen> trend(List<Point> points) {
     return TheilSen.of(
-        last.stream()
-            .mapToDouble(w -> ChronoUnit.WEEKS.between(last.getFirst().monday(), w.monday()))
-            .toArray(),
-        last.stream().mapToDouble(what).toArray());
+            points.stream().mapToDouble(Point::at).toArray(),
+            points.stream().mapToDouble(Point::value).toArray())
+        .map(t -> t.widenedTo(NORMAL_95 * slopeNoise(points)));
+  }
+
+  /** The standard deviation of a slope by least squares through points that scatter so. */
+  private static double slopeNoise(List<Point> points) {
+    double middle = points.stream().mapToDouble(Point::at).average().orElse(0);
+    double spread = 0;
+    double noise = 0;
+    for (Point p : points) {
+      double away = (p.at() - middle) * (p.at() - middle);
+      spread += away;
+      noise += away * p.noise() * p.noise();
+    }
+    return spread == 0 ? 0 : Math.sqrt(noise) / spread;
   }
 
   /**
@@ -228,7 +329,7 @@ public record Weeks(List<Week> weeks) {
         .map(t -> new double[] {-lastOpen() / t.low(), -lastOpen() / t.high()});
   }
 
-  private int lastOpen() {
-    return weeks.getLast().open();
+  private double lastOpen() {
+    return lastWorked().reversed().stream().flatMap(w -> w.open().stream()).findFirst().orElse(0.0);
   }
 }

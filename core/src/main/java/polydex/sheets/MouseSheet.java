@@ -61,7 +61,7 @@ final class MouseSheet {
   private static String title(Kind kind) {
     return switch (kind) {
       case LEARN -> "Learn: a gesture does it";
-      case FREE_THE_WAY -> "Free the way: a conflict stops its gesture";
+      case FREE_THE_WAY -> "Free the way: something stops its gesture";
       case BIND -> "Bind: it can be given a gesture";
       case WALK -> "Walk: by menus, arrows or Tab";
       case POINTER_BY_NATURE -> "About a place on the screen";

@@ -168,15 +168,22 @@ public final class Audit {
   /** A machine that nobody knows is named once, whatever runs on it. */
   private void strange(Map<List<String>, Strange> strangers, Kind k) {
     boolean isMachine = recogniser.stranger(k.deed).orElseThrow().isMachine();
-    String application = isMachine ? "" : k.deed.application();
     boolean pointer = k.deed.device().isPointer();
+    Strange now =
+        new Strange(
+            k.deed.machine(),
+            k.deed.application(),
+            isMachine,
+            pointer ? k.count : 0,
+            pointer ? 0 : k.count);
     strangers.merge(
-        List.of(k.deed.machine(), application),
-        new Strange(k.deed.machine(), application, pointer ? k.count : 0, pointer ? 0 : k.count),
+        List.of(now.machine(), now.application()),
+        now,
         (a, b) ->
             new Strange(
                 a.machine(),
                 a.application(),
+                a.isMachine(),
                 a.byPointer() + b.byPointer(),
                 a.byKeys() + b.byKeys()));
   }

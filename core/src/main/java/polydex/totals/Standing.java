@@ -117,16 +117,13 @@ public record Standing(
    * A machine that no setup has, or a program on a known one that no keymap knows.
    *
    * @param machine as the log has it
-   * @param application as the log has it; empty for a machine
+   * @param application as the log has it; may be empty
+   * @param isMachine whether the machine is unknown, and not only the program
    * @param byPointer uses of it that nobody knows
    * @param byKeys gestures in it that nobody is known to take
    */
-  public record Strange(String machine, String application, long byPointer, long byKeys) {
-    /** Whether the machine is unknown, and not only the program. */
-    public boolean isMachine() {
-      return application.isEmpty();
-    }
-  }
+  public record Strange(
+      String machine, String application, boolean isMachine, long byPointer, long byKeys) {}
 
   /** A name that nobody knows, one of its deeds, and how often it occurs. */
   public record Unknown(LearntName name, Deed deed, long count) {}

@@ -32,6 +32,8 @@ import polydex.log.Deed;
 import polydex.log.LogEvent;
 import polydex.mouse.Remaining.Kind;
 import polydex.recognition.Recogniser;
+import polydex.route.Layer;
+import polydex.route.Machine;
 import polydex.route.RandomSetups;
 import polydex.route.SetupId;
 import polydex.route.SetupTraces;
@@ -173,9 +175,17 @@ class RemainingTest {
       boolean known = all.stream().anyMatch(t -> t.binding().action().equals(action(row)));
       if (hasOne) {
         assertThat(row.kind()).isIn(Kind.LEARN, Kind.FREE_THE_WAY);
+      } else if (isSwitchedOff(c, action(row))) {
+        assertThat(row.kind()).isEqualTo(Kind.FREE_THE_WAY);
+        assertThat(row.hindrance()).get().isNotEqualTo(Remaining.Hindrance.VERSION);
+      } else if (row.hindrance().filter(h -> h == Remaining.Hindrance.OPTION).isPresent()) {
+        assertThat(isMissing(c, action(row))).isTrue();
       } else if (inMenus) {
         assertThat(row.kind()).isEqualTo(Kind.WALK);
         assertThat(row.walk()).isPresent();
+      } else if (isMissing(c, action(row))) {
+        assertThat(row.kind()).isEqualTo(Kind.FREE_THE_WAY);
+        assertThat(row.hindrance()).contains(Remaining.Hindrance.VERSION);
       } else {
         assertThat(row.kind()).isEqualTo(known ? Kind.POINTER_BY_NATURE : Kind.UNKNOWN);
       }
@@ -200,6 +210,32 @@ class RemainingTest {
       assertThat(bound.get(action(row)))
           .isEqualTo(row.kind() == Kind.WALK ? Kind.BIND : row.kind());
     }
+  }
+
+  /** Whether a keymap of the setup has a binding by keys of it that is not there now. */
+  private static boolean isMissing(RandomSetups.Case c, ActionId action) {
+    return c.setup().machines().stream()
+        .anyMatch(
+            m ->
+                isOff(c, m, Layer.Kind.DESKTOP, m.platform(), action)
+                    || m.application()
+                        .filter(a -> isOff(c, m, Layer.Kind.APPLICATION, a, action))
+                        .isPresent());
+  }
+
+  private static boolean isOff(
+      RandomSetups.Case c, Machine machine, Layer.Kind kind, EnvironmentId of, ActionId action) {
+    return c.world().catalog().bindings(of, action).stream()
+        .anyMatch(b -> !b.gesture().usesPointer() && !machine.isOn(kind, b));
+  }
+
+  private static boolean isSwitchedOff(RandomSetups.Case c, ActionId action) {
+    return c.setup().machines().stream()
+        .anyMatch(
+            m ->
+                c.world().catalog().bindings(m.platform(), action).stream()
+                    .filter(b -> m.exists(Layer.Kind.DESKTOP, b) && !b.gesture().usesPointer())
+                    .anyMatch(b -> m.switchedOff().contains(b.id())));
   }
 
   private static Remaining remaining(World world) {

@@ -32,15 +32,17 @@ class WeekBandTest {
               0,
               Optional.empty(),
               Optional.empty(),
+              Optional.empty(),
               0,
               Math.max(0, hours[i]),
+              0,
               0,
               0,
               0,
               List.of(),
               List.of()));
     }
-    return new Weeks(all);
+    return new Weeks(all, 0, 0);
   }
 
   private static double median(List<Double> values) {

@@ -119,6 +119,30 @@ class AuditTest {
     return days;
   }
 
+  /** What the last event of a session took: as long as its gaps, or those of all before. */
+  private static long tail(List<LogEvent> log, int last) {
+    long all = 0;
+    long between = 0;
+    int gaps = 0;
+    for (int i = 1; i <= last; i++) {
+      long gap = Duration.between(log.get(i - 1).at(), log.get(i).at()).toMillis();
+      if (gap > Duration.ofMinutes(15).toMillis()) {
+        between = 0;
+        gaps = 0;
+      } else {
+        between += gap;
+        gaps++;
+        all += gap;
+      }
+    }
+    long within = 0;
+    for (int i = 1; i <= last; i++) {
+      long gap = Duration.between(log.get(i - 1).at(), log.get(i).at()).toMillis();
+      within += gap > Duration.ofMinutes(15).toMillis() ? 0 : 1;
+    }
+    return gaps > 0 ? between / gaps : within > 0 ? all / within : 10_000;
+  }
+
   @Property(tries = 150)
   void daysSessionsAndTripsAreWhatOneCountsByHand(@ForAll long seed) {
     List<LogEvent> log = log(new Random(seed));
@@ -142,6 +166,11 @@ class AuditTest {
         boolean begins = gap > Duration.ofMinutes(15).toMillis();
         sessions += begins ? 1 : 0;
         active += begins ? 0 : gap;
+        boolean ends =
+            i == log.size() - 1
+                || Duration.between(log.get(i).at(), log.get(i + 1).at()).toMillis()
+                    > Duration.ofMinutes(15).toMillis();
+        active += ends ? tail(log, i) : 0;
         trips += isTrip(log, i) ? 1 : 0;
       }
       assertThat(day)
@@ -346,6 +375,8 @@ class AuditTest {
         Optional.empty(),
         Optional.empty(),
         Optional.empty(),
+        Optional.empty(),
+        0,
         Optional.empty(),
         Optional.empty());
   }

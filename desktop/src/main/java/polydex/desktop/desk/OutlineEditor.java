@@ -160,7 +160,8 @@ public final class OutlineEditor<R> {
     int at = Math.clamp(index, 0, Math.max(0, list.getItems().size() - 1));
     list.getSelectionModel().clearAndSelect(at);
     list.getFocusModel().focus(at);
-    list.scrollTo(Math.max(0, at - 6));
+    // What is added to the chosen line stands below it, and is to be seen.
+    list.scrollTo(Math.max(0, at - 3));
   }
 
   private Optional<OutlineLine<R>> selected() {

@@ -1,5 +1,6 @@
 package polydex.desktop.mouse;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -20,6 +21,7 @@ import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
 import polydex.log.Deed;
 import polydex.recognition.LearntName;
+import polydex.totals.Standing.Strange;
 import polydex.totals.Standing.Unknown;
 
 /** The names in the log that no keymap knows: each is explained once, many at a time. */
@@ -57,16 +59,20 @@ public final class NamesView {
                     + " to come."),
             list,
             summary);
-    desk.keys()
-        .open(
-            box,
-            list,
+    List<Strange> strangers = desk.session().standing().strangers();
+    if (!strangers.isEmpty()) {
+      box.getChildren().add(Texts.words(Strangers.said(strangers)));
+    }
+    List<KeyCommand> keys =
+        new ArrayList<>(
             List.of(
                 KeyCommand.of("Space", "It is the likeliest", this::takeLikely),
                 KeyCommand.of("F2", "It is another action", this::chooseAction),
                 KeyCommand.of(
                     "F4", "It is no action", () -> decide(new Decision(Optional.empty()))),
                 KeyCommand.of("Enter", "Take what is decided", this::take)));
+    Strangers.setups(desk, strangers).ifPresent(make -> keys.addFirst(make));
+    desk.keys().open(box, list, keys);
     List<Unknown> unknown = desk.session().standing().unknown();
     desk.index()
         .made()

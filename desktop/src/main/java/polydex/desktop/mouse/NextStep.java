@@ -4,6 +4,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import polydex.desktop.desk.Desk;
+import polydex.mouse.Remaining.Hindrance;
 import polydex.mouse.Remaining.Kind;
 import polydex.mouse.Remaining.RemainingRow;
 import polydex.recall.DrillItem;
@@ -28,12 +29,28 @@ public final class NextStep {
                                   : String.format(
                                       Locale.ROOT, ", which pays back in %.0f working days", d))
                       .orElse(""));
-      case FREE_THE_WAY -> "A conflict stops its gesture; Enter shows where.";
+      case FREE_THE_WAY -> stopped(row);
       case BIND -> "It can be given a gesture; Enter wishes for one that is free.";
       case WALK -> row.walk().map(Spoken::walk).orElse("") + " Enter shows it key by key.";
       case POINTER_BY_NATURE -> "It is about a place on the screen; Enter keeps it, with a reason.";
       case UNKNOWN -> "No keymap of this setup knows it; Enter explains it.";
     };
+  }
+
+  private static String stopped(RemainingRow row) {
+    String vain =
+        row.inVain() == 0
+            ? ""
+            : row.inVain() == 1
+                ? " Its keys were pressed once and went elsewhere."
+                : " Its keys were pressed %,d times and went elsewhere.".formatted(row.inVain());
+    return switch (row.hindrance().orElse(Hindrance.CONFLICT)) {
+          case CONFLICT -> "A conflict stops its gesture; Enter shows where.";
+          case SWITCHED_OFF -> "Its gesture is switched off; in Look up, F8 switches it on again.";
+          case OPTION -> "Its gesture needs an option that is off; the setup says which.";
+          case VERSION -> "The version that runs here does not have its gesture yet, or no longer.";
+        }
+        + vain;
   }
 
   /** The same in few words. */

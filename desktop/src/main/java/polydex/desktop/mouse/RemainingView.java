@@ -134,8 +134,12 @@ public final class RemainingView extends VBox {
     recognised =
         found.standing().events() == 0
             ? ""
-            : "%s of what was logged was recognised."
-                .formatted(Spoken.percent(found.standing().recognisedShare()));
+            : "%s of what was logged was recognised.%s"
+                .formatted(
+                    Spoken.percent(found.standing().recognisedShare()),
+                    found.standing().strangers().stream().anyMatch(s -> s.isMachine())
+                        ? " Setups are missing for it: F4."
+                        : "");
     show();
   }
 

@@ -22,7 +22,9 @@ import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
 import polydex.mouse.Slips;
+import polydex.mouse.WeeklyReview;
 import polydex.mouse.Weeks;
+import polydex.mouse.Weeks.Week;
 import polydex.person.Findings;
 import polydex.totals.Standing;
 
@@ -197,8 +199,8 @@ public final class WeeksView extends VBox {
 
   private static List<Plot> others(Weeks weeks, Slips made) {
     Plot open =
-        HoursPicture.chart(weeks, "Open actions")
-            .line("", "plot-own", HoursPicture.points(weeks, w -> Optional.of((double) w.open())));
+        HoursPicture.chart(weeks, "Open actions in %,d uses".formatted(weeks.exposure()))
+            .line("", "plot-own", HoursPicture.points(weeks, Week::open));
     relapses(weeks, open);
     return List.of(
         HoursPicture.chart(weeks, "By keys, % of uses and of time")
@@ -217,7 +219,7 @@ public final class WeeksView extends VBox {
                 HoursPicture.points(
                     weeks,
                     w ->
-                        w.activeHours() == 0
+                        w.activeHours() < WeeklyReview.LEAST_HOURS
                             ? Optional.empty()
                             : Optional.of(w.trips() / w.activeHours()))),
         HoursPicture.chart(weeks, "Slips a week")

@@ -358,11 +358,12 @@ public final class TodayPlace implements Place {
   }
 
   private void more(NumberedLines page, Findings found) {
-    if (!found.standing().unknown().isEmpty()) {
+    int names = found.standing().unknown().size() + found.standing().strangers().size();
+    if (names > 0) {
       page.add(
           KeyCommand.of(
               "F4",
-              "Explain %d names".formatted(found.standing().unknown().size()),
+              names == 1 ? "Explain 1 name" : "Explain %d names".formatted(names),
               () -> new NamesView(desk).open()));
     }
   }

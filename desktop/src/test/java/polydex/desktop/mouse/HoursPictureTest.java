@@ -25,15 +25,17 @@ class HoursPictureTest {
               0,
               Optional.empty(),
               Optional.empty(),
+              Optional.empty(),
               0,
               hours[i],
+              0,
               0,
               0,
               0,
               List.of(),
               List.of()));
     }
-    return new Weeks(all);
+    return new Weeks(all, 0, 0);
   }
 
   @ParameterizedTest

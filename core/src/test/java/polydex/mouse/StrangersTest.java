@@ -1,0 +1,222 @@
+package polydex.mouse;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.ShrinkingMode;
+import org.junit.jupiter.api.Test;
+import polydex.catalog.ActionId;
+import polydex.catalog.Environment;
+import polydex.catalog.Environment.Application;
+import polydex.catalog.Environment.PointerRoute;
+import polydex.catalog.EnvironmentId;
+import polydex.effort.KeystrokeLevel;
+import polydex.log.Deed;
+import polydex.log.Device;
+import polydex.log.LogEvent;
+import polydex.recognition.Place;
+import polydex.recognition.Recogniser;
+import polydex.route.Setup;
+import polydex.route.SetupId;
+import polydex.route.World;
+import polydex.route.Worlds;
+import polydex.totals.Audit;
+import polydex.totals.Standing;
+import polydex.workspace.Workspace;
+
+/** Programs and machines that nobody knows, and what they must not do to the figures of others. */
+class StrangersTest {
+  private static final LocalDate TODAY = LocalDate.of(2031, 3, 14);
+  private static final World WORLD = world();
+  private static final Setup DESK =
+      new Setup(new SetupId("s"), "Own", "full", Worlds.machine("desk", Worlds.in("edit")));
+  private static final List<String> PROGRAMS = List.of("edit", "reader", "Paint box", "");
+
+  private static World world() {
+    World plain =
+        new Worlds()
+            .platform("desk", Worlds.plain(), "Ctrl+L = lock")
+            .platform("dome", Worlds.plain(), "Ctrl+B = black")
+            .app("edit", "Ctrl+S = save")
+            .app("reader", "Ctrl+S = save", "Ctrl+R = again")
+            .app("stars", "Ctrl+F = freeze")
+            .build();
+    List<Environment> changed = new ArrayList<>();
+    for (String id : List.of("edit", "reader", "stars")) {
+      Environment e = plain.catalog().environment(new EnvironmentId(id)).orElseThrow();
+      changed.add(
+          new Environment(
+              e.id(),
+              e.title(),
+              e.version(),
+              e.contexts(),
+              e.whenBroken(),
+              new Application(
+                  List.of(new EnvironmentId(id.equals("stars") ? "dome" : "desk")), false),
+              List.of(new PointerRoute(new ActionId("save"), List.of("File", "Save"), "")),
+              List.of(),
+              ""));
+    }
+    return new World(
+        plain.catalog().with(List.of(), changed, Map.of()), plain.boards(), plain.layouts());
+  }
+
+  private static List<LogEvent> log(Random random) {
+    List<LogEvent> events = new ArrayList<>();
+    Instant at = Instant.parse("2031-02-03T08:00:00Z");
+    for (int i = 0; i < 400; i++) {
+      at = at.plus(Duration.ofSeconds(1 + random.nextInt(i % 20 == 0 ? 90_000 : 600)));
+      String program = PROGRAMS.get(random.nextInt(PROGRAMS.size()));
+      boolean keys = random.nextBoolean();
+      String input = List.of("Ctrl+S", "Ctrl+R", "Ctrl+L").get(random.nextInt(3));
+      Deed deed =
+          keys
+              ? Deed.seen("desk", program, Device.KEYBOARD, input, "", List.of())
+              : Deed.seen("desk", program, Device.MOUSE, "Click", "Save", List.of("File"));
+      events.add(LogEvent.of(at, deed));
+    }
+    return events;
+  }
+
+  private static Standing standing(List<LogEvent> log) {
+    Audit audit =
+        new Audit(
+            new Recogniser(WORLD, List.of(DESK), Map.of()), ZoneOffset.UTC, _ -> Optional.empty());
+    log.forEach(audit::add);
+    return audit.standing();
+  }
+
+  /** What each place comes to, of those that are asked for: uses by keys and with the pointer. */
+  private static Map<Place, List<Integer>> uses(Standing of, Predicate<Place> which) {
+    Map<Place, List<Integer>> found = new HashMap<>();
+    of.entries().stream()
+        .filter(e -> which.test(e.place()))
+        .forEach(e -> found.put(e.place(), List.of(e.byKeys(), e.byPointer())));
+    return found;
+  }
+
+  private static boolean isOf(Place place, String program) {
+    return place.environment().value().equals(program);
+  }
+
+  @Property(seed = "20310314", tries = 60, shrinking = ShrinkingMode.OFF)
+  void aLogWithoutOneProgramsLinesChangesOnlyThatProgramsFigures(@ForAll long seed) {
+    List<LogEvent> log = log(new Random(seed));
+    for (String program : List.of("edit", "reader", "Paint box")) {
+      List<LogEvent> without =
+          log.stream().filter(e -> !e.deed().application().equals(program)).toList();
+      // The desktop's own keys work over every program, and are the desktop's.
+      Predicate<Place> others = p -> !isOf(p, program) && !isOf(p, "desk");
+      assertThat(uses(standing(without), others)).isEqualTo(uses(standing(log), others));
+      assertThat(uses(standing(without), p -> isOf(p, program))).isEmpty();
+      assertThat(uses(standing(log), p -> isOf(p, program))).isNotEmpty();
+    }
+  }
+
+  @Property(seed = "20310314", tries = 60, shrinking = ShrinkingMode.OFF)
+  void renamingAStrangerChangesNothingElse(@ForAll long seed) {
+    List<LogEvent> log = log(new Random(seed));
+    List<LogEvent> renamed =
+        log.stream()
+            .map(
+                e ->
+                    e.deed().application().equals("Paint box")
+                        ? LogEvent.of(e.at(), named(e.deed(), "Colour chest"))
+                        : e)
+            .toList();
+    Predicate<Place> others = p -> !isOf(p, "Paint box") && !isOf(p, "Colour chest");
+    assertThat(uses(standing(renamed), others)).isEqualTo(uses(standing(log), others));
+    assertThat(standing(log).strangers())
+        .singleElement()
+        .satisfies(s -> assertThat(s.application()).isEqualTo("Paint box"));
+    assertThat(standing(renamed).strangers())
+        .singleElement()
+        .satisfies(s -> assertThat(s.application()).isEqualTo("Colour chest"));
+  }
+
+  private static Deed named(Deed deed, String application) {
+    return Deed.seen(
+        deed.machine(), application, deed.device(), deed.input(), deed.target(), deed.path());
+  }
+
+  @Property(seed = "20310314", tries = 60, shrinking = ShrinkingMode.OFF)
+  void shiftingALogByWeeksChangesNothing(@ForAll long seed) {
+    List<LogEvent> log = log(new Random(seed));
+    Function<LocalDate, List<Object>> figures =
+        today -> {
+          long weeks = Duration.between(TODAY.atStartOfDay(), today.atStartOfDay()).toDays() / 7;
+          UnaryOperator<Instant> shift = at -> at.plus(Duration.ofDays(7 * weeks));
+          Standing standing =
+              standing(log.stream().map(e -> LogEvent.of(shift.apply(e.at()), e.deed())).toList());
+          List<Remaining.RemainingRow> rows =
+              new Remaining(WORLD, KeystrokeLevel.USUAL, 12, _ -> false, Map.of())
+                  .of(List.of(DESK), standing, today);
+          Weeks all = Weeks.of(standing, rows, _ -> true, today);
+          return List.of(
+              rows,
+              all.weeks().stream()
+                  .map(w -> List.of(w.keys(), w.pointer(), w.open(), w.hoursAYear(), w.slips()))
+                  .toList(),
+              all.openTrend(),
+              all.hoursTrend());
+        };
+    assertThat(figures.apply(TODAY.plusWeeks(11))).isEqualTo(figures.apply(TODAY));
+  }
+
+  @Test
+  void aLogGetsTheSetupsThatItNeeds() {
+    Workspace workspace =
+        Workspace.of(
+            WORLD.catalog(),
+            List.copyOf(WORLD.boards().values()),
+            List.copyOf(WORLD.layouts().values()),
+            List.of());
+    List<LogEvent> log = new ArrayList<>();
+    Instant at = Instant.parse("2031-03-14T08:00:00Z");
+    for (String[] where :
+        new String[][] {
+          {"Dome", ""}, {"Tower", "reader"}, {"Tower", "edit"}, {"tower", "edit"}, {"Shed", "Spade"}
+        }) {
+      at = at.plusSeconds(60);
+      log.add(
+          LogEvent.of(
+              at, Deed.seen(where[0], where[1], Device.MOUSE, "Click", "Save", List.of("File"))));
+    }
+    Standing before = standing(log, List.of());
+    assertThat(before.recognisedShare()).isZero();
+    assertThat(before.unknown()).as("the machine is the reason, not the names").isEmpty();
+    List<Setup> made = SetupsForLog.of(workspace, before.strangers());
+    assertThat(made)
+        .extracting(s -> s.title() + " " + s.machine().platform() + " " + s.machine().application())
+        .containsExactly("Tower desk Optional[edit]", "Dome dome Optional.empty");
+    Workspace after = SetupsForLog.edit(workspace, before.strangers()).orElseThrow().after();
+    assertThat(after.setup()).isPresent();
+    Standing understood = standing(log, made);
+    assertThat(understood.recognised().values().stream().mapToLong(n -> n).sum()).isEqualTo(5);
+    assertThat(understood.strangers())
+        .extracting(Standing.Strange::machine)
+        .containsExactly("Shed");
+    assertThat(SetupsForLog.edit(after, understood.strangers())).isEmpty();
+  }
+
+  private static Standing standing(List<LogEvent> log, List<Setup> setups) {
+    Audit audit =
+        new Audit(new Recogniser(WORLD, setups, Map.of()), ZoneOffset.UTC, _ -> Optional.empty());
+    log.forEach(audit::add);
+    return audit.standing();
+  }
+}
