@@ -10,6 +10,7 @@ import polydex.recall.DrillItem;
 import polydex.recall.ItemState;
 import polydex.recall.Progress;
 import polydex.totals.Audit;
+import polydex.totals.Standing;
 import polydex.workspace.Workspace;
 
 /** The two logs of a file on their way in: the answers first, then the events. */
@@ -23,7 +24,9 @@ final class Logged {
     this.workspace = workspace;
     this.zone = zone;
     progress = new Progress(zone);
-    audit = Knowledge.audit(workspace, zone, this::since);
+    audit =
+        Knowledge.audit(
+            workspace, zone, item -> Optional.ofNullable(progress.fluentSince().get(item)));
   }
 
   private Optional<Instant> since(DrillItem item) {
@@ -45,12 +48,13 @@ final class Logged {
 
   /** All that is known; what is asked for "lately" counts back from the day of the last event. */
   Knowledge known() {
+    Standing standing = audit.standing();
     return new Knowledge(
         workspace,
-        audit.standing(),
+        standing,
         Knowledge.Practice.of(progress.history()),
         this::since,
         zone,
-        audit.last().atZone(zone).toLocalDate());
+        standing.lastDay(zone));
   }
 }

@@ -12,6 +12,7 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Spec;
 import polydex.files.json.ModelJson;
 import polydex.keys.Gesture;
+import polydex.mouse.DaysOfUse;
 import polydex.mouse.Remaining;
 import polydex.mouse.Walk;
 import polydex.workspace.Workspace;
@@ -40,9 +41,15 @@ final class MouseRemaining implements Callable<Integer> {
       Optional<Double> keysSeconds,
       boolean keysMeasured,
       double hoursAYear,
+      Optional<Double> hoursLow,
+      Optional<Double> hoursHigh,
+      int days,
+      int uses,
       double share,
       Optional<Double> paybackDays,
       Optional<String> gesture,
+      Optional<String> hindrance,
+      int inVain,
       Optional<Integer> walkPresses,
       List<String> walk,
       Optional<String> kept) {}
@@ -83,9 +90,15 @@ final class MouseRemaining implements Callable<Integer> {
         r.keysSeconds().map(MouseCommand::rounded),
         r.keysMeasured(),
         MouseCommand.rounded(r.hoursAYear()),
+        r.rests().range().map(DaysOfUse.Range::low).map(MouseCommand::rounded),
+        r.rests().range().map(DaysOfUse.Range::high).map(MouseCommand::rounded),
+        r.rests().days(),
+        r.rests().uses(),
         MouseCommand.rounded(share),
         r.paybackDays().map(MouseCommand::rounded),
         r.gesture().map(Gesture::toString),
+        r.hindrance().map(MouseCommand::word),
+        r.inVain(),
         r.walk().map(Walk::presses),
         r.walk().map(Walk::path).orElse(List.of()),
         r.kept());

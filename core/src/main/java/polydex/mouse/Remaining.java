@@ -49,6 +49,9 @@ public final class Remaining {
   /** Presses of a binding that is yet to be made: two modifiers and a key. */
   public static final int PRESSES_OF_AN_OWN = 3;
 
+  /** A measured time counts as at most so many times its estimate. */
+  public static final int MOST_TIMES = 10;
+
   /** What can be done about an action. */
   public enum Kind {
     /** A gesture reaches it. */
@@ -87,7 +90,10 @@ public final class Remaining {
    * @param pointerMeasured whether that was measured rather than estimated
    * @param keysSeconds what it takes by keys, or would; none where there is no way
    * @param keysMeasured whether that was measured
+   * @param pointerCut whether a measured time was longer than {@value #MOST_TIMES} times the
+   *     estimate, and counts as that
    * @param hoursAYear what is lost
+   * @param rests on which days and uses that rests
    * @param paybackDays working days until the learning is saved; none where nothing is to learn or
    *     nothing is saved
    * @param gesture what would do it, or should
@@ -106,7 +112,9 @@ public final class Remaining {
       boolean pointerMeasured,
       Optional<Double> keysSeconds,
       boolean keysMeasured,
+      boolean pointerCut,
       double hoursAYear,
+      DaysOfUse rests,
       Optional<Double> paybackDays,
       Optional<Gesture> gesture,
       Optional<EnvironmentId> environment,
@@ -199,7 +207,7 @@ public final class Remaining {
         rows.add(
             ready
                 .computeIfAbsent(focused, OfSetup::new)
-                .row(entry, lately.pointerADay(entry.place())));
+                .row(entry, lately.pointerADay(entry.place()), lately.pointerByDay(entry.place())));
       }
     }
     rows.sort(
@@ -331,21 +339,20 @@ public final class Remaining {
               .isPresent();
     }
 
-    RemainingRow row(Standing.Entry entry, double usesADay) {
+    RemainingRow row(Standing.Entry entry, double usesADay, int[] byDay) {
       Place place = entry.place();
       Instead instead =
           place
               .action()
               .map(this::instead)
               .orElseGet(() -> Instead.none(Kind.UNKNOWN, Optional.empty()));
-      double pointer =
-          entry
-              .pointerSeconds()
-              .orElseGet(
-                  () ->
-                      times.seconds(
-                          place.action().map(operators::get).orElse(KeystrokeLevel.ONE_CLICK),
-                          entry.pointingSeconds().orElse(KeystrokeLevel.POINTING)));
+      double estimate =
+          times.seconds(
+              place.action().map(operators::get).orElse(KeystrokeLevel.ONE_CLICK),
+              entry.pointingSeconds().orElse(KeystrokeLevel.POINTING));
+      // Somebody who left the desk with a menu open did not need an hour for it.
+      boolean cut = entry.pointerSeconds().filter(m -> m > MOST_TIMES * estimate).isPresent();
+      double pointer = cut ? MOST_TIMES * estimate : entry.pointerSeconds().orElse(estimate);
       Optional<Double> keys = entry.keysSeconds().or(() -> estimated(instead));
       double saved = keys.map(k -> Math.max(0, pointer - k)).orElse(0.0);
       boolean toLearn = instead.kind() == Kind.LEARN && saved * usesADay > 0;
@@ -358,7 +365,9 @@ public final class Remaining {
           entry.pointerSeconds().isPresent(),
           keys,
           entry.keysSeconds().isPresent(),
+          cut,
           kept.containsKey(place) ? 0 : YearlyCost.hours(usesADay, saved),
+          DaysOfUse.of(byDay, kept.containsKey(place) ? 0 : saved),
           toLearn ? Optional.of(learningSeconds / (saved * usesADay)) : Optional.empty(),
           instead.gesture(),
           instead.environment(),

@@ -83,10 +83,14 @@ public record Knowledge(
     return new Recogniser(by.world(), by.setups().values(), by.mouse().names());
   }
 
-  /** A log of which nothing was read yet, to be read by what a workspace knows. */
+  /**
+   * A log of which nothing was read yet, to be read by what a workspace knows.
+   *
+   * @param fluentSince when the gesture of an item was learned: from then on the pointer slips
+   */
   public static Audit audit(
-      Workspace by, ZoneId zone, Function<DrillItem, Optional<Instant>> drilledSince) {
-    return new Audit(recogniser(by), zone, since(drilledSince));
+      Workspace by, ZoneId zone, Function<DrillItem, Optional<Instant>> fluentSince) {
+    return new Audit(recogniser(by), zone, since(fluentSince));
   }
 
   private static Function<Place, Optional<Instant>> since(

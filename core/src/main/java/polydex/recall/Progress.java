@@ -1,5 +1,6 @@
 package polydex.recall;
 
+import java.time.Instant;
 import java.time.ZoneId;
 import java.util.Collections;
 import java.util.HashMap;
@@ -13,6 +14,7 @@ import java.util.Optional;
 public final class Progress {
   private final Days days;
   private final Map<DrillItem, ItemState> states = new HashMap<>();
+  private final Map<DrillItem, Instant> fluentSince = new HashMap<>();
   private final Confusions confusions = new Confusions();
   private final DrillHistory history = new DrillHistory();
 
@@ -44,6 +46,9 @@ public final class Progress {
               ItemState after =
                   before == null ? ItemState.first(answer, today) : before.next(answer, today);
               history.add(answer, today, before, after);
+              if (after.isFluent() && (before == null || !before.isFluent())) {
+                fluentSince.putIfAbsent(answer.item(), answer.at());
+              }
               return after;
             }));
   }
@@ -56,6 +61,11 @@ public final class Progress {
   /** Every item that was answered, with its state; a view, in no order. */
   public Map<DrillItem, ItemState> states() {
     return Collections.unmodifiableMap(states);
+  }
+
+  /** When each item that ever was fluent became so; a view, in no order. */
+  public Map<DrillItem, Instant> fluentSince() {
+    return Collections.unmodifiableMap(fluentSince);
   }
 
   /** What is mistaken for what. */

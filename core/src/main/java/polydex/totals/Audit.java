@@ -151,9 +151,11 @@ public final class Audit {
     counts.forEach((name, count) -> names.add(new Unknown(name, like.get(name), count)));
     names.sort(
         Comparator.comparingLong((Unknown u) -> -u.count()).thenComparing(u -> u.name().joined()));
+    List<Standing.Day> days = rhythm.days();
+    List<LocalDate> strays = StrayDays.of(days);
     return new Standing(
         places.values().stream().map(PlaceTotals::entry).collect(Collectors.toList()),
-        rhythm.days(),
+        days.stream().filter(d -> !strays.contains(d.date())).toList(),
         how,
         names,
         strangers.values().stream()
@@ -162,6 +164,7 @@ public final class Audit {
                     .thenComparing(Strange::machine)
                     .thenComparing(Strange::application))
             .toList(),
+        strays,
         last());
   }
 

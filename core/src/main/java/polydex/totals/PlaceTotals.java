@@ -18,6 +18,9 @@ import polydex.totals.Standing.Entry;
 final class PlaceTotals {
   private static final int HOURS = 24;
 
+  /** No way of the pointer counts as more than so many usual ones. */
+  private static final int LONGEST_TIMES = 10;
+
   private final Place place;
   private final Habit habit = new Habit();
   private final List<DayUses> days = new ArrayList<>();
@@ -61,7 +64,10 @@ final class PlaceTotals {
     } else {
       byPointer.add(event.seconds());
       if (event.width() > 0 && event.distance() >= 0) {
-        pointing += KeystrokeLevel.fitts(event.distance(), event.width());
+        pointing +=
+            Math.min(
+                LONGEST_TIMES * KeystrokeLevel.POINTING,
+                KeystrokeLevel.fitts(event.distance(), event.width()));
         pointed++;
       }
       if (learnt) {

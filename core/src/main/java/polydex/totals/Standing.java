@@ -3,6 +3,7 @@ package polydex.totals;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -21,10 +22,11 @@ import polydex.totals.Habit.Turn;
  * What the mouse log came to at a moment; immutable.
  *
  * @param entries what was done where, in no order
- * @param days every working day, the oldest first
+ * @param days every working day but the stray ones, the oldest first
  * @param recognised how many events were recognised how
  * @param unknown what nobody knows in programs that are known, the commonest first
  * @param strangers machines and programs that nobody knows, the commonest first
+ * @param strays days so far from all others that a clock must have been set wrong
  * @param last when the last event was; 1970 where there is none
  */
 public record Standing(
@@ -33,13 +35,14 @@ public record Standing(
     Map<How, Long> recognised,
     List<Unknown> unknown,
     List<Strange> strangers,
+    List<LocalDate> strays,
     Instant last) {
   /** How many days back "lately" looks. */
   public static final int LATELY_DAYS = 28;
 
   /** Before anything was noted. */
   public static final Standing NOTHING =
-      new Standing(List.of(), List.of(), Map.of(), List.of(), List.of(), Instant.EPOCH);
+      new Standing(List.of(), List.of(), Map.of(), List.of(), List.of(), List.of(), Instant.EPOCH);
 
   /**
    * A working day.
@@ -135,6 +138,7 @@ public record Standing(
     recognised = Map.copyOf(recognised);
     unknown = List.copyOf(unknown);
     strangers = List.copyOf(strangers);
+    strays = List.copyOf(strays);
   }
 
   /** How many events there are in all. */
@@ -145,6 +149,13 @@ public record Standing(
   /** The share of the events that were not typing of which it is known what they were, 0 to 1. */
   public double recognisedShare() {
     return Recognised.share(recognised);
+  }
+
+  /** The day from which "lately" counts back, where nobody says what today is. */
+  public LocalDate lastDay(ZoneId zone) {
+    boolean ahead =
+        !days.isEmpty() && !strays.isEmpty() && strays.getLast().isAfter(days.getLast().date());
+    return ahead ? days.getLast().date() : last.atZone(zone).toLocalDate();
   }
 
   /** How many of some days were worked on. */

@@ -1,12 +1,14 @@
 package polydex.mouse;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -218,5 +220,81 @@ class StrangersTest {
         new Audit(new Recogniser(WORLD, setups, Map.of()), ZoneOffset.UTC, _ -> Optional.empty());
     log.forEach(audit::add);
     return audit.standing();
+  }
+
+  /** A date that a clock set wrong has written neither makes weeks nor moves what is lately. */
+  @Property(seed = "20310314", tries = 40, shrinking = ShrinkingMode.OFF)
+  void aStrayDateChangesNoFigure(@ForAll long seed) {
+    List<LogEvent> log = log(new Random(seed));
+    Deed click = Deed.seen("desk", "edit", Device.MOUSE, "Click", "Save", List.of("File"));
+    List<LogEvent> stray = new ArrayList<>(log);
+    stray.addFirst(LogEvent.of(Instant.parse("1985-03-02T10:00:00Z"), click));
+    stray.addLast(LogEvent.of(Instant.parse("2039-03-02T10:00:00Z"), click));
+    Standing plain = standing(log);
+    Standing with = standing(stray);
+    assertThat(with.strays()).containsExactly(LocalDate.of(1985, 3, 2), LocalDate.of(2039, 3, 2));
+    assertThat(plain.strays()).isEmpty();
+    assertThat(with.days()).isEqualTo(plain.days());
+    assertThat(with.lastDay(ZoneOffset.UTC)).isEqualTo(plain.days().getLast().date());
+    LocalDate today = plain.lastDay(ZoneOffset.UTC);
+    assertThat(hours(with, today)).isEqualTo(hours(plain, today));
+    assertThat(Weeks.of(with, List.of(), _ -> true, today).weeks().size())
+        .isEqualTo(Weeks.of(plain, List.of(), _ -> true, today).weeks().size());
+  }
+
+  private static Map<Place, Double> hours(Standing standing, LocalDate today) {
+    Map<Place, Double> found = new HashMap<>();
+    new Remaining(WORLD, KeystrokeLevel.USUAL, 12, _ -> false, Map.of())
+        .of(List.of(DESK), standing, today)
+        .forEach(r -> found.put(r.place(), r.hoursAYear()));
+    return found;
+  }
+
+  /**
+   * A range holds the figure, is the wider the fewer the days, and says nothing where enough is
+   * known.
+   */
+  @Property(seed = "20310314", tries = 300)
+  void hoursThatRestOnLittleAreARange(@ForAll long seed) {
+    Random random = new Random(seed);
+    int[] byDay = new int[1 + random.nextInt(20)];
+    for (int i = 0; i < byDay.length; i++) {
+      byDay[i] = random.nextInt(4);
+    }
+    int uses = Arrays.stream(byDay).sum();
+    DaysOfUse rests = DaysOfUse.of(byDay, 2.5);
+    assertThat(rests.uses()).isEqualTo(uses);
+    boolean enough = byDay.length >= 10 && uses >= 20;
+    assertThat(rests.range().isPresent()).isEqualTo(!enough && uses > 0);
+    rests
+        .range()
+        .ifPresent(
+            r -> {
+              double figure = uses / (double) byDay.length * 2.5 * 220 / 3600;
+              assertThat(r.low()).isBetween(0.0, figure + 1e-9);
+              assertThat(r.high()).isGreaterThanOrEqualTo(figure - 1e-9);
+            });
+  }
+
+  /** An hour with a menu open, five times, is no hour of work: ten times the estimate counts. */
+  @Test
+  void aDurationThatCantBeIsCut() {
+    List<LogEvent> log = new ArrayList<>();
+    for (int i = 0; i < 6; i++) {
+      log.add(
+          new LogEvent(
+              Instant.parse("2031-03-14T08:00:00Z").plusSeconds(4000L * i),
+              Deed.seen("desk", "edit", Device.MOUSE, "Click", "Save", List.of("File")),
+              0,
+              Double.NaN,
+              Double.NaN,
+              3599));
+    }
+    Remaining.RemainingRow row =
+        new Remaining(WORLD, KeystrokeLevel.USUAL, 12, _ -> false, Map.of())
+            .of(List.of(DESK), standing(log), TODAY)
+            .getFirst();
+    assertThat(row.pointerCut()).isTrue();
+    assertThat(row.pointerSeconds()).isCloseTo(34.5, within(1e-9));
   }
 }

@@ -126,7 +126,7 @@ class KeyStatesTest {
                         Optional.empty(),
                         Optional.empty()))
             .toList();
-    return new Standing(entries, days, Map.of(), List.of(), List.of(), BEGUN);
+    return new Standing(entries, days, Map.of(), List.of(), List.of(), List.of(), BEGUN);
   }
 
   private static Standing.Day day(LocalDate date) {

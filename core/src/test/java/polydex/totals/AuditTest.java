@@ -25,6 +25,7 @@ import polydex.effort.TheilSen;
 import polydex.log.Deed;
 import polydex.log.Device;
 import polydex.log.LogEvent;
+import polydex.mouse.DaysOfUse;
 import polydex.mouse.DrillEffect;
 import polydex.mouse.Remaining;
 import polydex.mouse.Remaining.Kind;
@@ -371,7 +372,9 @@ class AuditTest {
         false,
         Optional.empty(),
         false,
+        false,
         hours,
+        new DaysOfUse(28, 100, Optional.empty()),
         Optional.empty(),
         Optional.empty(),
         Optional.empty(),

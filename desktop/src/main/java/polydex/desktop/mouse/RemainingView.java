@@ -20,6 +20,7 @@ import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
 import polydex.effort.SpokenTime;
+import polydex.mouse.DaysOfUse;
 import polydex.mouse.Remaining.RemainingRow;
 import polydex.mouse.Walk;
 import polydex.person.Findings;
@@ -284,16 +285,35 @@ public final class RemainingView extends VBox {
             .formatted(
                 desk.titles().action(row.place()),
                 desk.titles().setup(row.place().setup()),
-                times(row),
+                times(row) + rests(row),
                 row.kept()
                     .map(why -> "Kept for the mouse: " + why + " F2 takes that back.")
                     .orElseGet(() -> NextStep.sentence(row))));
   }
 
+  /** On what the hours rest, and between which they lie where that is little. */
+  private static String rests(RemainingRow row) {
+    DaysOfUse on = row.rests();
+    return on.range()
+        .map(
+            r ->
+                " By %s on %s: between %s and %s a year."
+                    .formatted(
+                        on.uses() == 1 ? "1 use" : "%,d uses".formatted(on.uses()),
+                        on.days() == 1 ? "1 day" : on.days() + " days",
+                        SpokenTime.hours(r.low()),
+                        SpokenTime.hours(r.high())))
+        .orElse("");
+  }
+
   private static String times(RemainingRow row) {
     String keys =
         row.keysSeconds().map(k -> ", " + seconds(k, row.keysMeasured()) + " by keys").orElse("");
-    return seconds(row.pointerSeconds(), row.pointerMeasured()) + " with the mouse" + keys + ".";
+    return seconds(row.pointerSeconds(), row.pointerMeasured())
+        + " with the mouse"
+        + (row.pointerCut() ? ", longer times being cut there" : "")
+        + keys
+        + ".";
   }
 
   private static String seconds(double seconds, boolean measured) {

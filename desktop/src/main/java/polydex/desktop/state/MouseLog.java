@@ -46,7 +46,7 @@ final class MouseLog {
   private final StoreLine store;
   private final ZoneId zone;
   private final Supplier<Workspace> workspace;
-  private final Function<DrillItem, Optional<Instant>> drilledSince;
+  private final Function<DrillItem, Optional<Instant>> fluentSince;
   private final Consumer<String> problems;
   private final ExecutorService reader =
       Executors.newSingleThreadExecutor(Thread.ofPlatform().name("log").daemon().factory());
@@ -63,7 +63,7 @@ final class MouseLog {
    * The log of a store.
    *
    * @param audit what it comes to so far
-   * @param drilledSince when the gesture of an item was first answered; asked on any thread
+   * @param fluentSince when an item became fluent; asked on any thread
    * @param problems hears on the interface thread when the log can't be read again
    */
   MouseLog(
@@ -71,14 +71,14 @@ final class MouseLog {
       Audit audit,
       ZoneId zone,
       Supplier<Workspace> workspace,
-      Function<DrillItem, Optional<Instant>> drilledSince,
+      Function<DrillItem, Optional<Instant>> fluentSince,
       Consumer<String> problems) {
     this.store = store;
     this.problems = problems;
     this.audit = audit;
     this.zone = zone;
     this.workspace = workspace;
-    this.drilledSince = drilledSince;
+    this.fluentSince = fluentSince;
   }
 
   /** Whether the same log may mean something else after an edit. */
@@ -89,7 +89,7 @@ final class MouseLog {
   }
 
   private Audit read(StoreLine.Reading log, Workspace by) throws FileProblem {
-    Audit made = Knowledge.audit(by, zone, drilledSince);
+    Audit made = Knowledge.audit(by, zone, fluentSince);
     log.each(made::add);
     return made;
   }
@@ -97,7 +97,7 @@ final class MouseLog {
   /** None where it was begun anew meanwhile: edits may follow each other faster than it is read. */
   private Optional<Audit> readWhileNewest(StoreLine.Reading log, Workspace by, long reading)
       throws FileProblem {
-    Audit made = Knowledge.audit(by, zone, drilledSince);
+    Audit made = Knowledge.audit(by, zone, fluentSince);
     return log.each(made::add, () -> newestReading.get() == reading)
         ? Optional.of(made)
         : Optional.empty();

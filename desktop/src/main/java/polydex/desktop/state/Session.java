@@ -69,6 +69,7 @@ public final class Session implements AutoCloseable {
   private ConflictHistory conflicts;
   private Optional<LocalDate> copied = Optional.empty();
   private final Map<DrillItem, Instant> drilledSince = new ConcurrentHashMap<>();
+  private final Map<DrillItem, Instant> fluentSince = new ConcurrentHashMap<>();
   private final MouseLog mouseLog;
 
   /**
@@ -94,13 +95,13 @@ public final class Session implements AutoCloseable {
     settings = opened.settings();
     progress = replayed(opened);
     progress.states().forEach((item, state) -> drilledSince.put(item, state.begun()));
+    fluentSince.putAll(progress.fluentSince());
     conflicts = opened.conflicts();
-    Audit log = Knowledge.audit(workspace.get(), clock.getZone(), this::drilledSince);
+    Audit log = Knowledge.audit(workspace.get(), clock.getZone(), this::fluentSince);
     opened.events(log::add);
     store = new StoreLine(opened, new Written());
     mouseLog =
-        new MouseLog(
-            store, log, clock.getZone(), workspace::get, this::drilledSince, this::problem);
+        new MouseLog(store, log, clock.getZone(), workspace::get, this::fluentSince, this::problem);
     copyOfToday();
     mouseLog.changed().addListener((_, _, _) -> logged.set(logged.get() + 1));
     workspace.addListener(
@@ -138,6 +139,8 @@ public final class Session implements AutoCloseable {
             made.states().forEach((item, state) -> since.put(item, state.begun()));
             drilledSince.keySet().retainAll(since.keySet());
             drilledSince.putAll(since);
+            fluentSince.keySet().retainAll(made.fluentSince().keySet());
+            fluentSince.putAll(made.fluentSince());
             logged.set(logged.get() + 1);
           }
         },
@@ -214,6 +217,10 @@ public final class Session implements AutoCloseable {
   /** What is not written yet, and why where writing fails. */
   public ReadOnlyObjectProperty<StoreLine.Progress> unwritten() {
     return unwritten.getReadOnlyProperty();
+  }
+
+  private Optional<Instant> fluentSince(DrillItem item) {
+    return Optional.ofNullable(fluentSince.get(item));
   }
 
   private Optional<Instant> drilledSince(DrillItem item) {
@@ -439,6 +446,8 @@ public final class Session implements AutoCloseable {
     progress.add(answer);
     whileReplayed.ifPresent(some -> some.add(answer));
     drilledSince.putIfAbsent(answer.item(), answer.at());
+    Optional.ofNullable(progress.fluentSince().get(answer.item()))
+        .ifPresent(since -> fluentSince.putIfAbsent(answer.item(), since));
     logged.set(logged.get() + 1);
     store.write(s -> s.add(answer));
   }
