@@ -47,6 +47,7 @@ import polydex.keys.Visible;
       CompareCommand.class,
       SheetCommand.class,
       BundleCommand.class,
+      WriteCommand.class,
       DrillCommand.class,
       MouseCommand.class,
       BackupsCommand.class,

@@ -1,6 +1,7 @@
 package polydex.cli;
 
 import java.io.PrintWriter;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -99,7 +100,8 @@ final class MouseReport implements Callable<Integer> {
       SavedSoFar saved,
       List<Name> unknown,
       List<Stranger> strangers,
-      List<String> setupsNeeded) {}
+      List<String> setupsNeeded,
+      List<String> strayDays) {}
 
   @Override
   public Integer call() throws Exception {
@@ -183,7 +185,8 @@ final class MouseReport implements Callable<Integer> {
             .toList(),
         SetupsForLog.of(known.workspace(), standing.strangers()).stream()
             .map(Setup::title)
-            .toList());
+            .toList(),
+        standing.strays().stream().map(LocalDate::toString).toList());
   }
 
   private static Trend trend(TheilSen t) {
@@ -274,6 +277,10 @@ final class MouseReport implements Callable<Integer> {
           s.application(),
           s.byPointer(),
           s.byKeys());
+    }
+    if (!report.strayDays().isEmpty()) {
+      out.printf(
+          "Left out, so far from all other days: %s.%n", String.join(", ", report.strayDays()));
     }
     if (!report.setupsNeeded().isEmpty()) {
       out.printf(

@@ -66,7 +66,7 @@ class HostileInputTest {
   @TempDir Path folder;
 
   /** The demo as a world, everything in it by itself a valid file. */
-  private static JsonNode world() throws Exception {
+  static JsonNode world() throws Exception {
     Workspace demo = Shipped.demo();
     ObjectNode world = JSON.createObjectNode().put("format", "polydex-world/1");
     world.set("actions", JSON.readTree(ModelJson.write(demo.catalog().actions())));

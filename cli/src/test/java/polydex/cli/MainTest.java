@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import picocli.CommandLine.Command;
@@ -76,6 +77,28 @@ class MainTest {
     assertThat(counts.get("ONE_MODIFIER_AWAY").asInt()).isPositive();
     assertThat(run("compare", "alder", "alder", "--demo").code()).isEqualTo(Main.DONE);
     assertThat(run("compare", "alder", "nowhere", "--demo").code()).isEqualTo(Main.USAGE);
+  }
+
+  @Test
+  void theDemoOrAWorldIsWrittenAsAFileOnceAndOnlyWhole(@TempDir Path folder) throws Exception {
+    Path demo = folder.resolve("demo.polydex");
+    assertThat(run("write", "--demo", "--to", demo.toString()).code()).isEqualTo(Main.DONE);
+    assertThat(run("mouse", "remaining", "--json", "--file", demo.toString()).json())
+        .isEqualTo(run("mouse", "remaining", "--json", "--demo").json());
+    byte[] before = Files.readAllBytes(demo);
+    assertThat(run("write", "--demo", "--to", demo.toString()).code()).isEqualTo(Main.FILE);
+    assertThat(Files.readAllBytes(demo)).isEqualTo(before);
+    Path bad = Files.writeString(folder.resolve("bad.json"), "{\"keymaps\": 3}");
+    Path none = folder.resolve("none.polydex");
+    assertThat(run("write", "--world", bad.toString(), "--to", none.toString()).code())
+        .isEqualTo(Main.FILE);
+    assertThat(none).doesNotExist();
+    Path world =
+        Files.writeString(folder.resolve("world.json"), HostileInputTest.world().toString());
+    assertThat(run("write", "--world", world.toString(), "--to", none.toString()).code())
+        .isEqualTo(Main.DONE);
+    assertThat(run("trace", "Ctrl+S", "--json", "--file", none.toString()).code())
+        .isEqualTo(run("trace", "Ctrl+S", "--json", "--demo").code());
   }
 
   /** A command that the script does not hand on can't be reached by anyone. */

@@ -1,9 +1,11 @@
 package polydex.desktop.mouse;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -136,11 +138,12 @@ public final class RemainingView extends VBox {
         found.standing().events() == 0
             ? ""
             : "%s of what was logged was recognised.%s"
-                .formatted(
-                    Spoken.percent(found.standing().recognisedShare()),
-                    found.standing().strangers().stream().anyMatch(s -> s.isMachine())
-                        ? " Setups are missing for it: F4."
-                        : "");
+                    .formatted(
+                        Spoken.percent(found.standing().recognisedShare()),
+                        found.standing().strangers().stream().anyMatch(s -> s.isMachine())
+                            ? " Setups are missing for it: F4."
+                            : "")
+                + strays(found.standing().strays());
     show();
   }
 
@@ -289,6 +292,13 @@ public final class RemainingView extends VBox {
                 row.kept()
                     .map(why -> "Kept for the mouse: " + why + " F2 takes that back.")
                     .orElseGet(() -> NextStep.sentence(row))));
+  }
+
+  private static String strays(List<LocalDate> days) {
+    return days.isEmpty()
+        ? ""
+        : " Left out, so far from all other days: %s."
+            .formatted(days.stream().map(LocalDate::toString).collect(Collectors.joining(", ")));
   }
 
   /** On what the hours rest, and between which they lie where that is little. */

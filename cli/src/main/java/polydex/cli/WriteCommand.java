@@ -1,0 +1,77 @@
+package polydex.cli;
+
+import java.nio.file.Files;
+import java.nio.file.LinkOption;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.ArgGroup;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
+import polydex.files.FileProblem;
+import polydex.files.Shipped;
+import polydex.files.demo.DemoFile;
+import polydex.files.json.WorldFile;
+import polydex.files.store.Store;
+import polydex.workspace.Change;
+import polydex.workspace.Workspace;
+
+@Command(
+    name = "write",
+    description = {
+      "Write the demo, with its history, or a world of keymaps and setups as a file that the"
+          + " program opens; for whoever tests or teaches."
+    },
+    exitCodeListHeading = "%nExit codes:%n",
+    exitCodeList = {"0:written", "2:wrong command line", "3:a file can't be used"},
+    mixinStandardHelpOptions = true)
+final class WriteCommand implements Callable<Integer> {
+  static final class What {
+    @Option(names = "--demo", description = "The demo that ships.")
+    boolean demo;
+
+    @Option(
+        names = "--world",
+        paramLabel = "JSON",
+        description = "A file with keymaps and setups of your own; see docs/formats.md.")
+    @Nullable Path world;
+  }
+
+  @ArgGroup(multiplicity = "1")
+  private What what = new What();
+
+  @Option(
+      names = "--to",
+      paramLabel = "FILE",
+      required = true,
+      description = "The .polydex file to write; one that is there is left alone.")
+  private Path to = Path.of("");
+
+  @Spec private CommandSpec spec;
+
+  @Override
+  public Integer call() throws FileProblem {
+    if (Files.exists(to, LinkOption.NOFOLLOW_LINKS)) {
+      throw new FileProblem("There is a file %s already. Give another name.".formatted(to));
+    }
+    // What can't be read is refused before anything is begun.
+    Workspace world =
+        what.world == null
+            ? Shipped.demo()
+            : WorldFile.read(what.world, Shipped.boards(), Shipped.layouts());
+    try (Store store = what.world == null ? DemoFile.demo(to) : Store.open(to)) {
+      if (what.world != null) {
+        store.save(new Change.Edit("A world", Workspace.EMPTY, world), Instant.now());
+      }
+    }
+    spec.commandLine()
+        .getOut()
+        .printf(
+            "%,d keymaps and %,d setups are in %s.%n",
+            world.catalog().environments().size(), world.setups().size(), to);
+    return Main.DONE;
+  }
+}
