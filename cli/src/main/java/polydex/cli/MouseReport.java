@@ -271,8 +271,8 @@ final class MouseReport implements Callable<Integer> {
       out.printf(
           Locale.ROOT,
           s.unknown().equals("machine")
-              ? "No setup has the machine “%1$s”: %3$,d clicks and %4$,d gestures of “%2$s” there.%n"
-              : "No keymap knows “%2$s” on “%1$s”: %3$,d clicks, %4$,d gestures.%n",
+              ? "No setup has the machine “%1$s”: %3$,d by pointer and %4$,d by keys in “%2$s” there.%n"
+              : "No keymap knows “%2$s” on “%1$s”: %3$,d by pointer, %4$,d by keys.%n",
           s.machine(),
           s.application(),
           s.byPointer(),

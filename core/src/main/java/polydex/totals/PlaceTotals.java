@@ -52,7 +52,7 @@ final class PlaceTotals {
    *
    * @param day the working day
    * @param hour of that day, 0 to 23
-   * @param learnt whether the gesture was known or being learned by then
+   * @param learnt whether the gesture was known by then
    */
   void add(LogEvent event, LocalDate day, int hour, boolean learnt) {
     entry = null;

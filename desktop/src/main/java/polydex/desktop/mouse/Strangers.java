@@ -27,7 +27,8 @@ final class Strangers {
         machines.add(s.machine().isEmpty() ? "without a name" : "“" + s.machine() + "”");
       } else {
         programs.add(
-            "“%s” (%,d clicks, %,d by keys)".formatted(s.application(), s.byPointer(), s.byKeys()));
+            "“%s” (%,d by pointer, %,d by keys)"
+                .formatted(s.application(), s.byPointer(), s.byKeys()));
       }
     }
     List<String> words = new ArrayList<>();

@@ -141,8 +141,7 @@ public final class WeeksView extends VBox {
       Lists.found(slips, List.of());
       return;
     }
-    noSlips.setText(
-        "No slips: where the gesture is known or being learned, the mouse was left alone.");
+    noSlips.setText("No slips: where the gesture is known, the mouse was left alone.");
     Weeks weeks =
         all ? findings.weeks() : Weeks.of(standing, findings.rows(), only.places(), today);
     Slips made = all ? findings.slips() : Slips.of(standing, only.places(), today);
@@ -153,7 +152,7 @@ public final class WeeksView extends VBox {
             + " %s of what was logged was recognised."
                 .formatted(Spoken.percent(standing.recognisedShare())));
     slipsHead.setText(
-        "Slips of the last four weeks: %,d, of %,d gestures that are known or being learned%s"
+        "Slips of the last four weeks: %,d, of %,d gestures that are known%s"
             .formatted(
                 made.places().stream().mapToInt(Slips.OfPlace::lately).sum(),
                 made.places().size(),
@@ -180,7 +179,7 @@ public final class WeeksView extends VBox {
     if (!others) {
       columns(1);
       Plot hours = HoursPicture.plot(weeks);
-      relapses(weeks, hours);
+      relapses(weeks, hours, true);
       hours.setPrefHeight(HEADLINE_HEIGHT);
       hours.setMinHeight(LEAST_HEIGHT);
       charts.add(hours, 0, 0);
@@ -201,7 +200,7 @@ public final class WeeksView extends VBox {
     Plot open =
         HoursPicture.chart(weeks, "Open actions in %,d uses".formatted(weeks.exposure()))
             .line("", "plot-own", HoursPicture.points(weeks, Week::open));
-    relapses(weeks, open);
+    relapses(weeks, open, false);
     return List.of(
         HoursPicture.chart(weeks, "By keys, % of uses and of time")
             .upTo(100)
@@ -258,14 +257,15 @@ public final class WeeksView extends VBox {
   }
 
   /** A mark in each week in which something came back; of marks side by side the first is named. */
-  private static void relapses(Weeks weeks, Plot plot) {
-    int named = -2;
+  /** A line where something came back; named where the chart has room for words. */
+  private static void relapses(Weeks weeks, Plot plot, boolean named) {
+    int last = -2;
     for (int i = 0; i < weeks.weeks().size(); i++) {
       int count = weeks.weeks().get(i).relapsed().size();
       if (count > 0) {
         String words = count == 1 ? "1 came back" : "%,d came back".formatted(count);
-        plot.upright(i - named < 2 ? "" : words, "plot-relapse", i);
-        named = i - named < 2 ? named : i;
+        plot.upright(!named || i - last < 2 ? "" : words, "plot-relapse", i);
+        last = i - last < 2 ? last : i;
       }
     }
   }
