@@ -257,7 +257,6 @@ public final class WeeksView extends VBox {
   }
 
   /** A mark in each week in which something came back; of marks side by side the first is named. */
-  /** A line where something came back; named where the chart has room for words. */
   private static void relapses(Weeks weeks, Plot plot, boolean named) {
     int last = -2;
     for (int i = 0; i < weeks.weeks().size(); i++) {
