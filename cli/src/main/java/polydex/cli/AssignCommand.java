@@ -102,7 +102,7 @@ final class AssignCommand implements Callable<Integer> {
             found.proved());
     PrintWriter out = spec.commandLine().getOut();
     if (where.json) {
-      out.println(ModelJson.writePretty(answer));
+      out.println(ModelJson.answer(answer));
     } else {
       print(out, workspace, answer);
     }

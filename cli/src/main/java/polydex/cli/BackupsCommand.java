@@ -85,7 +85,7 @@ final class BackupsCommand implements Callable<Integer> {
             .toList();
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
-      out.println(ModelJson.writePretty(all));
+      out.println(ModelJson.answer(all));
     } else if (all.isEmpty()) {
       out.println("There is no copy of " + file + " yet. One is made each day that it is used.");
     } else {
@@ -119,7 +119,7 @@ final class BackupsCommand implements Callable<Integer> {
     Optional<String> kept = DailyCopies.takeBack(wanted, file).map(Path::toString);
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
-      out.println(ModelJson.writePretty(new Taken(day.toString(), kept)));
+      out.println(ModelJson.answer(new Taken(day.toString(), kept)));
     } else {
       out.printf(
           "%s is as it was on %s.%s%n",
@@ -132,7 +132,7 @@ final class BackupsCommand implements Callable<Integer> {
     Map<String, Long> saved = Salvage.of(Source.existing(file), into);
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
-      out.println(ModelJson.writePretty(saved));
+      out.println(ModelJson.answer(saved));
     } else {
       out.printf(
           "Saved into %s: %,d actions, %,d bindings, %,d setups, %,d answers, %,d events.%n",

@@ -57,7 +57,7 @@ final class CompareCommand implements Callable<Integer> {
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
       out.println(
-          ModelJson.writePretty(
+          ModelJson.answer(
               new Answer(
                   comparison.from().value(),
                   comparison.to().value(),

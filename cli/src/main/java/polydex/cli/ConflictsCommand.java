@@ -84,7 +84,7 @@ final class ConflictsCommand implements Callable<Integer> {
       add(rows, workspace, "Habits", habits, out);
     }
     if (asked.json) {
-      out.println(ModelJson.writePretty(rows));
+      out.println(ModelJson.answer(rows));
     }
     return failOn != null && rows.stream().anyMatch(r -> r.severity() >= failOn)
         ? Main.NO

@@ -197,7 +197,7 @@ final class DrillCommand implements Callable<Integer> {
             .map(d -> new Day(d.date().toString(), d.due(), Math.round(d.minutes() * 10) / 10.0))
             .toList();
     if (json) {
-      out.println(ModelJson.writePretty(days));
+      out.println(ModelJson.answer(days));
     } else {
       days.forEach(
           d -> out.printf(Locale.ROOT, "%s  %5d  %5.1f min%n", d.date(), d.due(), d.minutes()));
@@ -216,7 +216,7 @@ final class DrillCommand implements Callable<Integer> {
             .sorted(order.thenComparing(Item::environment).thenComparing(Item::action))
             .toList();
     if (json) {
-      out.println(ModelJson.writePretty(items));
+      out.println(ModelJson.answer(items));
       return;
     }
     out.printf("%-24s %-32s %6s %9s %5s  %s%n", "environment", "action", "D", "S days", "R", "due");

@@ -64,7 +64,7 @@ final class FindCommand implements Callable<Integer> {
             .toList();
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
-      out.println(ModelJson.writePretty(found));
+      out.println(ModelJson.answer(found));
     } else if (found.isEmpty()) {
       out.println("Nothing found for \u201c" + String.join(" ", words) + "\u201d.");
     } else {

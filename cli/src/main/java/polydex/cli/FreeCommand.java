@@ -75,7 +75,7 @@ final class FreeCommand implements Callable<Integer> {
     }
     PrintWriter out = spec.commandLine().getOut();
     if (where.json) {
-      out.println(ModelJson.writePretty(answers));
+      out.println(ModelJson.answer(answers));
     } else {
       answers.forEach(a -> print(out, workspace, a));
       if (answers.isEmpty()) {

@@ -118,7 +118,7 @@ final class HereCommand implements Callable<Integer> {
     Answer answer = answer(looked, plan, write);
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
-      out.println(ModelJson.writePretty(answer));
+      out.println(ModelJson.answer(answer));
     } else {
       print(out, answer, plan);
     }

@@ -157,7 +157,7 @@ final class ImportCommand implements Callable<Integer> {
             w -> ModelFiles.read(w, list.getFileName().toString(), ownFormat),
             ModelFiles.Brought::edit);
     PrintWriter out = spec.commandLine().getOut();
-    out.println(json ? ModelJson.writePretty(new OwnFile(brought.what(), write)) : brought.what());
+    out.println(json ? ModelJson.answer(new OwnFile(brought.what(), write)) : brought.what());
     return Main.DONE;
   }
 
@@ -169,7 +169,7 @@ final class ImportCommand implements Callable<Integer> {
     PrintWriter out = spec.commandLine().getOut();
     ImportAnswer answer = ImportAnswer.of(list, planned.intake(), planned.plan(), write);
     if (json) {
-      out.println(ModelJson.writePretty(answer));
+      out.println(ModelJson.answer(answer));
     } else {
       ImportWords.print(out, answer);
     }

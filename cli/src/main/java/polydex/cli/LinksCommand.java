@@ -114,7 +114,7 @@ final class LinksCommand implements Callable<Integer> {
             plan);
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
-      out.println(ModelJson.writePretty(answer));
+      out.println(ModelJson.answer(answer));
     } else {
       print(out, answer);
     }

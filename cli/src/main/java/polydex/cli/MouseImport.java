@@ -81,7 +81,7 @@ final class MouseImport implements Callable<Integer> {
     Answer answer = answer(taken);
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
-      out.println(ModelJson.writePretty(answer));
+      out.println(ModelJson.answer(answer));
     } else {
       print(out, answer);
     }

@@ -70,7 +70,7 @@ final class MouseRemaining implements Callable<Integer> {
     }
     PrintWriter out = spec.commandLine().getOut();
     if (asked.json) {
-      out.println(ModelJson.writePretty(rows));
+      out.println(ModelJson.answer(rows));
     } else {
       rows.forEach(r -> print(out, workspace, r));
     }

@@ -20,12 +20,12 @@ import polydex.files.json.ModelJson;
 import polydex.mouse.DrillEffect;
 import polydex.mouse.Remaining;
 import polydex.mouse.Saved;
-import polydex.mouse.SetupsForLog;
 import polydex.mouse.Slips;
 import polydex.mouse.WeeklyReview;
 import polydex.mouse.Weeks;
 import polydex.person.Findings;
 import polydex.person.Knowledge;
+import polydex.person.SetupsForLog;
 import polydex.recognition.Place;
 import polydex.route.Setup;
 import polydex.route.SetupId;
@@ -114,7 +114,7 @@ final class MouseReport implements Callable<Integer> {
     Report report = report(known, known.findings(known.rows(setups)), isAsked);
     PrintWriter out = spec.commandLine().getOut();
     if (asked.json) {
-      out.println(ModelJson.writePretty(report));
+      out.println(ModelJson.answer(report));
     } else {
       print(out, workspace, report);
     }

@@ -85,7 +85,7 @@ final class MouseReview implements Callable<Integer> {
             rows(found.proposals()));
     PrintWriter out = spec.commandLine().getOut();
     if (asked.json) {
-      out.println(ModelJson.writePretty(review));
+      out.println(ModelJson.answer(review));
     } else {
       print(out, workspace, review);
     }

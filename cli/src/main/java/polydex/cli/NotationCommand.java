@@ -93,7 +93,7 @@ final class NotationCommand implements Callable<Integer> {
     List<Answer> answers = texts.stream().map(t -> answer(t, reader, under, fingers)).toList();
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
-      out.println(ModelJson.writePretty(answers));
+      out.println(ModelJson.answer(answers));
     } else {
       answers.forEach(a -> print(out, a));
     }

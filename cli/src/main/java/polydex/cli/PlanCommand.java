@@ -124,7 +124,7 @@ final class PlanCommand implements Callable<Integer> {
                 .toList());
     PrintWriter out = spec.commandLine().getOut();
     if (asked.json) {
-      out.println(ModelJson.writePretty(answer));
+      out.println(ModelJson.answer(answer));
     } else {
       print(out, answer);
     }

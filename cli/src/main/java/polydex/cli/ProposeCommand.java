@@ -65,7 +65,7 @@ final class ProposeCommand implements Callable<Integer> {
             .toList();
     PrintWriter out = spec.commandLine().getOut();
     if (where.json) {
-      out.println(ModelJson.writePretty(answers));
+      out.println(ModelJson.answer(answers));
     } else if (answers.isEmpty()) {
       out.println("No gesture is free in all of them.");
     } else {

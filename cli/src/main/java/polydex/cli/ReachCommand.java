@@ -64,7 +64,7 @@ final class ReachCommand implements Callable<Integer> {
     }
     PrintWriter out = spec.commandLine().getOut();
     if (asked.json) {
-      out.println(ModelJson.writePretty(answers));
+      out.println(ModelJson.answer(answers));
     } else {
       answers.forEach(a -> print(out, workspace, a));
     }

@@ -151,7 +151,7 @@ final class RemapCommand implements Callable<Integer> {
             FitWords.rounded(changes.effortBefore()),
             FitWords.rounded(changes.effortAfter()));
     if (json) {
-      out.println(ModelJson.writePretty(answer));
+      out.println(ModelJson.answer(answer));
     } else {
       print(out, workspace.catalog(), answer);
     }

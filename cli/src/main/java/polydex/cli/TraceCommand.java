@@ -97,7 +97,7 @@ final class TraceCommand implements Callable<Integer> {
     Answer answer = answer(workspace, setup, trace);
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
-      out.println(ModelJson.writePretty(answer));
+      out.println(ModelJson.answer(answer));
     } else {
       print(out, answer);
     }

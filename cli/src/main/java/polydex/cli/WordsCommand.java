@@ -69,7 +69,7 @@ final class WordsCommand implements Callable<Integer> {
     Answer answer =
         new Answer(SameWords.SHIPPED.groups(), new TreeMap<>(workspace.remembered().sameWords()));
     if (json) {
-      out.println(ModelJson.writePretty(answer));
+      out.println(ModelJson.answer(answer));
     } else {
       out.printf(
           "%d groups ship; %s%n",

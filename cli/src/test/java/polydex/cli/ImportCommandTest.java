@@ -185,7 +185,7 @@ class ImportCommandTest {
     assertThat(said.get("taken").findValuesAsText("text"))
         .containsExactly(
             "Next lamp: Ctrl+F2", "Lamp list: Meta+L", "Lamp settings: Ctrl+K Ctrl+S", "Dim: F9");
-    assertThat(said.has("asked")).isFalse();
+    assertThat(said.get("asked")).isEmpty();
     assertThat(said.get("tables").get(1).get("taken").asBoolean()).isFalse();
     assertThat(said.get("choices").get("commas").asText()).isEqualTo("sequence");
     assertThat(said.get("partly").get(0).get("unread").get(0).asText()).isEqualTo("the panel");
@@ -240,7 +240,7 @@ class ImportCommandTest {
         .isEqualTo(Main.USAGE);
     Ran own = run("import", cues, "--file", file, "--about", "own", "--apart", "Exit", "--json");
     assertThat(own.json().get("about").get(0).get("why").asText()).isEqualTo("As you said.");
-    assertThat(own.json().has("recognised")).isFalse();
+    assertThat(own.json().get("recognised")).isEmpty();
     // What went to one's own goes there again, and says so.
     JsonNode ownAgain = run("import", cues, "--file", file, "--dry-run", "--json").json();
     assertThat(ownAgain.get("about").get(0).get("subject").asText()).isEqualTo("own");

@@ -30,6 +30,7 @@ import polydex.effort.KeystrokeLevel;
 import polydex.log.Deed;
 import polydex.log.Device;
 import polydex.log.LogEvent;
+import polydex.person.SetupsForLog;
 import polydex.recognition.Place;
 import polydex.recognition.Recogniser;
 import polydex.route.Setup;

@@ -8,7 +8,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
-import polydex.mouse.SetupsForLog;
+import polydex.person.SetupsForLog;
 import polydex.route.Setup;
 import polydex.totals.Standing.Strange;
 

@@ -56,6 +56,7 @@ import polydex.route.SetupId;
  */
 public final class ModelJson {
   private static final ObjectMapper MAPPER = mapper();
+  private static final ObjectMapper ANSWERS = answers();
   private static final ObjectMapper LENIENT =
       MAPPER.copy().disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES);
 
@@ -107,6 +108,15 @@ public final class ModelJson {
     }
   }
 
+  /** Writes an answer of a command for people and programs: a list without members is there. */
+  public static String answer(Object value) {
+    try {
+      return ANSWERS.writerWithDefaultPrettyPrinter().writeValueAsString(value);
+    } catch (JsonProcessingException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
   /**
    * Reads a value, passing over fields that the model does not know.
    *
@@ -152,6 +162,16 @@ public final class ModelJson {
         .map(r -> r.getFieldName() == null ? "[" + r.getIndex() + "]" : "." + r.getFieldName())
         .collect(Collectors.joining("", ", at ", ""))
         .replaceFirst("at \\.", "at ");
+  }
+
+  /** Where files leave out what is empty, whoever reads an answer need not ask for each list. */
+  private static ObjectMapper answers() {
+    ObjectMapper mapper = MAPPER.copy();
+    mapper
+        .configOverride(List.class)
+        .setInclude(
+            JsonInclude.Value.construct(JsonInclude.Include.ALWAYS, JsonInclude.Include.ALWAYS));
+    return mapper;
   }
 
   private static ObjectMapper mapper() {

@@ -1,4 +1,4 @@
-package polydex.mouse;
+package polydex.person;
 
 import java.util.ArrayList;
 import java.util.Comparator;
