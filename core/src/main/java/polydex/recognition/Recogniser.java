@@ -44,11 +44,15 @@ import polydex.route.World;
 public final class Recogniser implements Interpreter {
   private record Here(Setup setup, List<String> contexts) {}
 
+  /** A keymap as it is pressed on a layout. */
+  private record Fingers(EnvironmentId environment, String layout) {}
+
   private final World world;
   private final Map<LearntName, Optional<ActionId>> names;
   private final Whereabouts whereabouts;
   private final Map<EnvironmentId, PointerRoutes> routes = new HashMap<>();
   private final Map<Here, Tracer> tracers = new HashMap<>();
+  private final Map<Fingers, Map<List<Physical>, ActionId>> bound = new HashMap<>();
   private final Map<Deed, Recognised> known = new HashMap<>();
 
   /**
@@ -236,15 +240,28 @@ public final class Recogniser implements Interpreter {
               ? application.stream().toList()
               : Stream.concat(application.stream(), Stream.of(machine.platform())).toList();
       for (EnvironmentId e : inner) {
-        for (Binding b : world.catalog().bindings(e)) {
-          if (b.gesture().expand().stream()
-              .anyMatch(g -> Presses.physical(g, fingers).equals(presses))) {
-            return Optional.of(Place.of(setup.id(), e, b.action()));
-          }
+        ActionId action = bound(e, fingers).get(presses.get());
+        if (action != null) {
+          return Optional.of(Place.of(setup.id(), e, action));
         }
       }
     }
     return Optional.empty();
+  }
+
+  /** What the presses of a keymap's bindings do under the fingers; of several the first counts. */
+  private Map<List<Physical>, ActionId> bound(EnvironmentId environment, Layout fingers) {
+    return bound.computeIfAbsent(
+        new Fingers(environment, fingers.id()),
+        _ -> {
+          Map<List<Physical>, ActionId> found = new HashMap<>();
+          for (Binding b : world.catalog().bindings(environment)) {
+            for (Gesture member : b.gesture().expand()) {
+              Presses.physical(member, fingers).ifPresent(p -> found.putIfAbsent(p, b.action()));
+            }
+          }
+          return found;
+        });
   }
 
   /** The first action that a gesture causes there, in one of the contexts that there are. */
