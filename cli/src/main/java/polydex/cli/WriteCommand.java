@@ -61,7 +61,7 @@ final class WriteCommand implements Callable<Integer> {
     Workspace world =
         what.world == null
             ? Shipped.demo()
-            : WorldFile.read(what.world, Shipped.boards(), Shipped.layouts());
+            : WorldFile.read(Source.existing(what.world), Shipped.boards(), Shipped.layouts());
     try (Store store = what.world == null ? DemoFile.demo(to) : Store.open(to)) {
       if (what.world != null) {
         store.save(new Change.Edit("A world", Workspace.EMPTY, world), Instant.now());

@@ -19,12 +19,14 @@ import net.jqwik.api.Property;
 import net.jqwik.api.ShrinkingMode;
 import net.jqwik.api.statistics.Statistics;
 import polydex.boards.Board;
+import polydex.boards.Presses;
 import polydex.conflict.Conflict;
 import polydex.conflict.ConflictFinder;
 import polydex.conflict.Person;
 import polydex.effort.StrokeEffort;
 import polydex.keys.Key;
 import polydex.keys.Modifiers;
+import polydex.keys.Physical;
 import polydex.person.KeyStates.Known;
 import polydex.recall.DrillItem;
 import polydex.recall.ItemState;
@@ -87,6 +89,21 @@ class KeyStatesTest {
       layer.values().forEach(s -> shown.addAll(s.conflicts()));
     }
     assertThat(shown).hasSize(share.conflicts()).isSubsetOf(conflicts);
+    for (Conflict lost : conflicts) {
+      // Each stands on the key that it begins with, and what can't be pressed on none.
+      Optional<Physical.Press> first =
+          Presses.physical(lost.loser().gesture(), traces.tracer().layout()).stream()
+              .flatMap(List::stream)
+              .limit(1)
+              .filter(Physical.Press.class::isInstance)
+              .map(Physical.Press.class::cast)
+              .findFirst();
+      assertThat(shown.contains(lost)).isEqualTo(first.isPresent());
+      first.ifPresent(
+          p ->
+              assertThat(states.layer(p.held().modifiers().eitherSide()).get(p.key()).conflicts())
+                  .contains(lost));
+    }
     Statistics.label("conflicts on keys").collect(!shown.isEmpty());
     Statistics.label("known in two ways").collect(share.known().size() > 1);
   }

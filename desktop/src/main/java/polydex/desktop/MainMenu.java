@@ -190,12 +190,6 @@ final class MainMenu {
   static List<Part> parts(
       List<KeyCommand> places, List<KeyCommand> here, List<KeyCommand> anywhere) {
     return List.of(
-        new Part("Places", places),
-        new Part(HERE, here),
-        new Part(
-            "Anywhere",
-            anywhere.stream()
-                .filter(c -> Stream.concat(places.stream(), here.stream()).noneMatch(c::equals))
-                .toList()));
+        new Part("Places", places), new Part(HERE, here), new Part("Anywhere", anywhere));
   }
 }

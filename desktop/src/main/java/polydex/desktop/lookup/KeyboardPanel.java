@@ -37,7 +37,6 @@ import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.HeldKeys;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.state.Analysis;
-import polydex.desktop.state.Beside;
 import polydex.effort.StrokeEffort;
 import polydex.keys.Gesture;
 import polydex.keys.Held;
@@ -78,7 +77,6 @@ final class KeyboardPanel extends VBox {
   private final HBox caps = new HBox(8);
   private final Label together = Texts.quiet("");
   private final ListView<Modifiers> layers;
-  private final Beside beside = new Beside("keyboard");
   private Optional<Found> found = Optional.empty();
   private boolean drawing;
 
@@ -158,16 +156,18 @@ final class KeyboardPanel extends VBox {
     Asked now = new Asked(analysis.get(), scope.getValue(), desk.session().knowledge());
     together.setText("Looking at every key …");
     Map<DrillItem, ItemState> drills = Map.copyOf(desk.session().progress().states());
-    beside.ask(
-        _ -> look(now, drills),
-        answer -> {
-          found = Optional.of(answer);
-          draw();
-        },
-        why -> {
-          found = Optional.empty();
-          together.setText("What the keys do could not be found out. " + why);
-        });
+    desk.analyst()
+        .<Found>look(
+            "keyboard",
+            _ -> look(now, drills),
+            answer -> {
+              found = Optional.of(answer);
+              draw();
+            },
+            why -> {
+              found = Optional.empty();
+              together.setText("What the keys do could not be found out. " + why);
+            });
   }
 
   private static Found look(Asked asked, Map<DrillItem, ItemState> drills) {

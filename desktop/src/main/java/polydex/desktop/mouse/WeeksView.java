@@ -30,6 +30,12 @@ import polydex.totals.Standing;
 
 /** How it went, week by week, with its trends; and the slips of the last weeks. */
 public final class WeeksView extends VBox {
+  /** Under which the weeks of some places only are added up, beside the window. */
+  private static final String SOME = "weeks of some";
+
+  /** What some places come to. */
+  private record Chosen(Weeks weeks, Slips slips) {}
+
   private static final int COLUMNS = 3;
   private static final int MIDDAY = 13;
   private static final int HALF_A_DAY = 5;
@@ -126,8 +132,6 @@ public final class WeeksView extends VBox {
   /** Shows what was found out. */
   public void show(Findings findings) {
     found = Optional.of(findings);
-    boolean all = only.equals(PlaceFilter.EVERYWHERE);
-    LocalDate today = desk.session().today();
     Standing standing = findings.standing();
     if (standing.days().isEmpty()) {
       charts.getChildren().clear();
@@ -142,11 +146,29 @@ public final class WeeksView extends VBox {
       return;
     }
     noSlips.setText("No slips: where the gesture is known, the mouse was left alone.");
-    Weeks weeks =
-        all ? findings.weeks() : Weeks.of(standing, findings.rows(), only.places(), today);
-    Slips made = all ? findings.slips() : Slips.of(standing, only.places(), today);
+    if (only.equals(PlaceFilter.EVERYWHERE)) {
+      desk.analyst().stopLooking(SOME);
+      show(findings, findings.weeks(), findings.slips(), "");
+      return;
+    }
+    PlaceFilter some = only;
+    LocalDate today = desk.session().today();
+    desk.analyst()
+        .<Chosen>look(
+            SOME,
+            _ ->
+                new Chosen(
+                    Weeks.of(standing, findings.rows(), some.places(), today),
+                    Slips.of(standing, some.places(), today)),
+            c -> show(findings, c.weeks(), c.slips(), "Shown: " + some.title() + ". "),
+            why ->
+                trend.setText("The weeks of " + some.title() + " could not be added up. " + why));
+  }
+
+  private void show(Findings findings, Weeks weeks, Slips made, String shown) {
+    Standing standing = findings.standing();
     charts(weeks, made);
-    trend.setText((all ? "" : "Shown: " + only.title() + ". ") + words(weeks));
+    trend.setText(shown + words(weeks));
     drills.setText(
         drills(findings)
             + " %s of what was logged was recognised."
