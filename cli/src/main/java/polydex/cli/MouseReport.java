@@ -17,6 +17,7 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Spec;
 import polydex.effort.TheilSen;
 import polydex.files.json.ModelJson;
+import polydex.mouse.DaysOfUse;
 import polydex.mouse.DrillEffect;
 import polydex.mouse.Remaining;
 import polydex.mouse.Saved;
@@ -83,6 +84,24 @@ final class MouseReport implements Callable<Integer> {
     }
   }
 
+  /** What all that remains costs, and between which hours where that rests on little. */
+  record Cost(
+      double hoursAYear,
+      Optional<Double> hoursLow,
+      Optional<Double> hoursHigh,
+      int days,
+      int uses) {
+    static Cost of(List<Remaining.RemainingRow> rows) {
+      DaysOfUse rests = DaysOfUse.ofAll(rows);
+      return new Cost(
+          MouseCommand.rounded(rows.stream().mapToDouble(Remaining.RemainingRow::hoursAYear).sum()),
+          rests.range().map(DaysOfUse.Range::low).map(MouseCommand::rounded),
+          rests.range().map(DaysOfUse.Range::high).map(MouseCommand::rounded),
+          rests.days(),
+          rests.uses());
+    }
+  }
+
   record Report(
       long events,
       Map<String, Long> recognised,
@@ -91,6 +110,7 @@ final class MouseReport implements Callable<Integer> {
       long characters,
       List<Week> weeks,
       List<Environment> environments,
+      Cost remaining,
       Optional<Trend> openTrend,
       Optional<Trend> hoursTrend,
       List<Slip> slips,
@@ -151,6 +171,7 @@ final class MouseReport implements Callable<Integer> {
                                 p -> isAsked.test(p) && p.environment().equals(e),
                                 known.today()))))
             .toList(),
+        Cost.of(rows),
         weeks.openTrend().map(MouseReport::trend),
         weeks.hoursTrend().map(MouseReport::trend),
         slips.places().stream()
@@ -248,6 +269,22 @@ final class MouseReport implements Callable<Integer> {
                       .map(a -> MouseCommand.title(workspace, a))
                       .collect(Collectors.joining(", ")));
     }
+    Cost cost = report.remaining();
+    out.printf(
+        Locale.ROOT,
+        "What remains costs %.1f h a year%s.%n",
+        cost.hoursAYear(),
+        cost.hoursLow()
+            .map(
+                low ->
+                    String.format(
+                        Locale.ROOT,
+                        " (%.1f to %.1f: it rests on %,d uses on %,d days)",
+                        low,
+                        cost.hoursHigh().orElse(low),
+                        cost.uses(),
+                        cost.days()))
+            .orElse(""));
     report.openTrend().ifPresent(t -> print(out, "open actions", "", t));
     report.hoursTrend().ifPresent(t -> print(out, "hours a year", " h", t));
     report

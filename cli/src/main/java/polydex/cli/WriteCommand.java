@@ -1,9 +1,11 @@
 package polydex.cli;
 
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.util.List;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.ArgGroup;
@@ -13,6 +15,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 import polydex.files.FileProblem;
 import polydex.files.Shipped;
+import polydex.files.WholeFile;
 import polydex.files.demo.DemoFile;
 import polydex.files.json.WorldFile;
 import polydex.files.store.Store;
@@ -62,16 +65,35 @@ final class WriteCommand implements Callable<Integer> {
         what.world == null
             ? Shipped.demo()
             : WorldFile.read(Source.existing(what.world), Shipped.boards(), Shipped.layouts());
-    try (Store store = what.world == null ? DemoFile.demo(to) : Store.open(to)) {
-      if (what.world != null) {
-        store.save(new Change.Edit("A world", Workspace.EMPTY, world), Instant.now());
-      }
-    }
+    WholeFile.write(made(world), to, false);
     spec.commandLine()
         .getOut()
         .printf(
             "%,d keymaps and %,d setups are in %s.%n",
             world.catalog().environments().size(), world.setups().size(), to);
     return Main.DONE;
+  }
+
+  /** Made where nobody looks for it: half a demo would pass for a whole one. */
+  private byte[] made(Workspace world) throws FileProblem {
+    try {
+      Path folder = Files.createTempDirectory("polydex-write");
+      Path file = folder.resolve("made.polydex");
+      try {
+        try (Store store = what.world == null ? DemoFile.demo(file) : Store.open(file)) {
+          if (what.world != null) {
+            store.save(new Change.Edit("A world", Workspace.EMPTY, world), Instant.now());
+          }
+        }
+        return Files.readAllBytes(file);
+      } finally {
+        for (String end : List.of("", "-wal", "-shm")) {
+          Files.deleteIfExists(Path.of(file + end));
+        }
+        Files.delete(folder);
+      }
+    } catch (IOException e) {
+      throw new FileProblem("There is no room to make the file: " + e.getMessage(), e);
+    }
   }
 }

@@ -277,6 +277,46 @@ class StrangersTest {
             });
   }
 
+  /**
+   * The range of all together is no sum of ranges: uses that take turns over two programs and never
+   * fail to come are one sure figure, though each of them by itself is unsure.
+   */
+  @Test
+  void theRangeOfAllIsDrawnDayByDay() {
+    List<LogEvent> log = new ArrayList<>();
+    for (int day = 0; day < 6; day++) {
+      for (int i = 0; i < 4; i++) {
+        log.add(
+            new LogEvent(
+                Instant.parse("2031-03-03T08:00:00Z").plusSeconds(86_400L * day + 60L * i),
+                Deed.seen(
+                    "desk",
+                    day % 2 == 0 ? "edit" : "reader",
+                    Device.MOUSE,
+                    "Click",
+                    "Save",
+                    List.of("File")),
+                0,
+                Double.NaN,
+                Double.NaN,
+                3));
+      }
+    }
+    List<Remaining.RemainingRow> rows =
+        new Remaining(WORLD, KeystrokeLevel.USUAL, 12, _ -> false, Map.of())
+            .of(List.of(DESK), standing(log), TODAY);
+    assertThat(rows).hasSize(2).allMatch(r -> r.rests().range().isPresent());
+    DaysOfUse all = DaysOfUse.ofAll(rows);
+    assertThat(all.days()).isEqualTo(6);
+    assertThat(all.uses()).isEqualTo(24);
+    // Enough uses, too few days.
+    DaysOfUse.Range range = all.range().orElseThrow();
+    double sum = rows.stream().mapToDouble(Remaining.RemainingRow::hoursAYear).sum();
+    double ofEach = rows.stream().mapToDouble(r -> r.rests().range().orElseThrow().high()).sum();
+    assertThat(range.low()).isLessThanOrEqualTo(sum + 1e-9);
+    assertThat(range.high()).isGreaterThanOrEqualTo(sum - 1e-9).isLessThan(0.8 * ofEach);
+  }
+
   /** An hour with a menu open, five times, is no hour of work: ten times the estimate counts. */
   @Test
   void aDurationThatCantBeIsCut() {

@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -374,7 +375,7 @@ class AuditTest {
         false,
         false,
         hours,
-        new DaysOfUse(28, 100, Optional.empty()),
+        new DaysOfUse(Collections.nCopies(28, 4), Optional.empty()),
         Optional.empty(),
         Optional.empty(),
         Optional.empty(),

@@ -164,9 +164,13 @@ public final class RemainingView extends VBox {
                 only.title(),
                 all == 0
                     ? ""
-                    : "By the last four weeks the mouse costs about %s a year; %d of %d actions are %d %% of that. "
+                    : "By the last four weeks the mouse costs about %s a year%s; %d of %d actions are %d %% of that. "
                         .formatted(
-                            SpokenTime.hours(all), most, shown.size(), Math.round(MOST * 100)),
+                            SpokenTime.hours(all),
+                            between(DaysOfUse.ofAll(shown)),
+                            most,
+                            shown.size(),
+                            Math.round(MOST * 100)),
                 recognised));
     Optional<RemainingRow> before = chosen();
     int was = list.getSelectionModel().getSelectedIndex();
@@ -301,6 +305,21 @@ public final class RemainingView extends VBox {
             .formatted(days.stream().map(LocalDate::toString).collect(Collectors.joining(", ")));
   }
 
+  /** Between which hours all together lie, where that rests on little. */
+  private static String between(DaysOfUse on) {
+    return on.range()
+        .map(
+            r ->
+                " (between %s and %s, by %s)"
+                    .formatted(
+                        SpokenTime.hours(r.low()), SpokenTime.hours(r.high()), days(on.days())))
+        .orElse("");
+  }
+
+  private static String days(int days) {
+    return days == 1 ? "1 day" : days + " days";
+  }
+
   /** On what the hours rest, and between which they lie where that is little. */
   private static String rests(RemainingRow row) {
     DaysOfUse on = row.rests();
@@ -310,7 +329,7 @@ public final class RemainingView extends VBox {
                 " By %s on %s: between %s and %s a year."
                     .formatted(
                         on.uses() == 1 ? "1 use" : "%,d uses".formatted(on.uses()),
-                        on.days() == 1 ? "1 day" : on.days() + " days",
+                        days(on.days()),
                         SpokenTime.hours(r.low()),
                         SpokenTime.hours(r.high())))
         .orElse("");
