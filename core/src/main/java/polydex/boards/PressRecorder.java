@@ -19,6 +19,10 @@ public final class PressRecorder {
   private final Set<Modifier> down = EnumSet.noneOf(Modifier.class);
   private final Set<Key> keysDown = EnumSet.noneOf(Key.class);
   private Modifiers tapped = Modifiers.NONE;
+
+  /** What was down at the last press and still is. */
+  private Modifiers kept = Modifiers.NONE;
+
   private boolean usedSinceAllUp;
 
   /** A modifier goes down. */
@@ -34,10 +38,11 @@ public final class PressRecorder {
   /** A modifier goes up; a tap if it was the last and nothing was pressed between. */
   public Optional<Made> up(Modifier modifier) {
     boolean wasDown = down.remove(modifier);
+    kept = kept.without(modifier);
     if (!wasDown || !down.isEmpty() || usedSinceAllUp) {
       return Optional.empty();
     }
-    return Optional.of(new Made(new Physical.ModifierTap(tapped), false));
+    return Optional.of(Made.afresh(new Physical.ModifierTap(tapped)));
   }
 
   /** Any other key goes down; nothing if it only repeats. */
@@ -45,16 +50,19 @@ public final class PressRecorder {
     if (!keysDown.add(key)) {
       return Optional.empty();
     }
-    boolean stillHeld = usedSinceAllUp && !down.isEmpty();
-    usedSinceAllUp = true;
-    return Optional.of(new Made(new Physical.Press(Held.of(held()), key), stillHeld));
+    return Optional.of(made(new Physical.Press(Held.of(held()), key)));
   }
 
   /** The pointer does something. */
   public Made pointed(PointerAct act) {
-    boolean stillHeld = usedSinceAllUp && !down.isEmpty();
+    return made(new Physical.PointerPress(Held.of(held()), act));
+  }
+
+  private Made made(Physical press) {
+    Made made = new Made(press, Held.of(kept));
     usedSinceAllUp = true;
-    return new Made(new Physical.PointerPress(Held.of(held()), act), stillHeld);
+    kept = held();
+    return made;
   }
 
   /** Any other key goes up. */
@@ -73,5 +81,6 @@ public final class PressRecorder {
     keysDown.clear();
     usedSinceAllUp = false;
     tapped = Modifiers.NONE;
+    kept = Modifiers.NONE;
   }
 }

@@ -42,9 +42,19 @@ public sealed interface Presses {
    * One press of several.
    *
    * @param what the press
-   * @param stillHeld whether what is held was not let go since the press before
+   * @param kept what has stayed down since the press before, of what is held
    */
-  record Made(Physical what, boolean stillHeld) {}
+  record Made(Physical what, Held kept) {
+    /** One before which everything was let go. */
+    public static Made afresh(Physical what) {
+      return new Made(what, Held.NOTHING);
+    }
+
+    /** Whether something was not let go since the press before. */
+    public boolean stillHeld() {
+      return !kept.isNothing();
+    }
+  }
 
   /**
    * The presses of a gesture on a layout, in O(steps).
@@ -75,46 +85,45 @@ public sealed interface Presses {
   /** The same inside a bracket that says already what is held. */
   private static Step describe(Physical press, Held said, Layout layout) {
     return switch (press) {
-      case Physical.Press p -> new Step.Stroke(p.held().without(said), name(p.key(), layout));
-      case Physical.ModifierTap t -> new Step.Tap(t.modifiers(), 1);
-      case Physical.PointerPress p -> new Step.Pointing(p.held().without(said), p.act());
+      case Physical.Press p -> new Step.Stroke(p.held().beyond(said), name(p.key(), layout));
+      case Physical.ModifierTap t -> {
+        Modifiers tapped = t.modifiers().beyond(said.modifiers());
+        yield new Step.Tap(tapped.isEmpty() ? t.modifiers() : tapped, 1);
+      }
+      case Physical.PointerPress p -> new Step.Pointing(p.held().beyond(said), p.act());
     };
   }
 
   /**
    * The gesture that presses make, keys named by what the layout types; presses between which
-   * something stayed down are one hold of what was down throughout.
+   * something stayed down stand in a hold of that.
    *
    * @param made at least one
    */
   static Gesture gesture(List<Made> made, Layout layout) {
+    return new Gesture(steps(made, Held.NOTHING, layout));
+  }
+
+  /** The steps of presses in a bracket that says already what is held. */
+  private static List<Step> steps(List<Made> made, Held said, Layout layout) {
     List<Step> steps = new ArrayList<>();
     int i = 0;
     while (i < made.size()) {
       int end = i + 1;
-      while (end < made.size() && made.get(end).stillHeld()) {
+      Held held = said;
+      while (end < made.size() && !made.get(end).kept().without(said).isNothing()) {
+        held = end == i + 1 ? made.get(end).kept() : held.common(made.get(end).kept());
         end++;
       }
-      List<Physical> together = made.subList(i, end).stream().map(Made::what).toList();
-      Held held = together.size() > 1 ? heldThroughout(together) : Held.NOTHING;
-      List<Step> inner = together.stream().map(p -> describe(p, held, layout)).toList();
-      if (held.isNothing()) {
-        steps.addAll(inner);
+      if (held.without(said).isNothing()) {
+        steps.add(describe(made.get(i).what(), said, layout));
+        i++;
       } else {
-        steps.add(new Step.Hold(held, inner));
+        steps.add(new Step.Hold(held.without(said), steps(made.subList(i, end), held, layout)));
+        i = end;
       }
-      i = end;
     }
-    return new Gesture(steps);
-  }
-
-  /** What stays down for all of them; a tap in a hold is of other modifiers. */
-  private static Held heldThroughout(List<Physical> presses) {
-    return presses.stream()
-        .filter(p -> !(p instanceof Physical.ModifierTap))
-        .map(Physical::held)
-        .reduce(Held::common)
-        .orElse(Held.NOTHING);
+    return steps;
   }
 
   /**
@@ -140,26 +149,31 @@ public sealed interface Presses {
       }
       case Step.Tap t -> {
         for (int i = 0; i < t.times(); i++) {
-          made.add(new Made(new Physical.ModifierTap(t.modifiers()), false));
+          // A tap is of modifiers alone; keys that are held meanwhile are no part of it.
+          made.add(Made.afresh(new Physical.ModifierTap(held.modifiers().and(t.modifiers()))));
         }
       }
       case Step.Hold h -> {
         int first = made.size();
+        Held bracket = held.and(h.held());
         for (Step inner : h.inner()) {
-          Optional<String> problem = add(inner, held.and(h.held()), layout, made);
+          Optional<String> problem = add(inner, bracket, layout, made);
           if (problem.isPresent()) {
             return problem;
           }
         }
         for (int i = first + 1; i < made.size(); i++) {
-          made.set(i, new Made(made.get(i).what(), true));
+          // What an inner bracket keeps down is more than this one.
+          if (!made.get(i).stillHeld()) {
+            made.set(i, new Made(made.get(i).what(), bracket));
+          }
         }
       }
       case Step.Text t -> {
         return addText(t.text(), held, layout, made);
       }
       case Step.Pointing p ->
-          made.add(new Made(new Physical.PointerPress(held.and(p.held()), p.act()), false));
+          made.add(Made.afresh(new Physical.PointerPress(held.and(p.held()), p.act())));
     }
     return Optional.empty();
   }
@@ -169,7 +183,7 @@ public sealed interface Presses {
     Held held = outer.and(stroke.held());
     return switch (stroke.key()) {
       case KeyRef.Placed(Key key) -> {
-        made.add(new Made(new Physical.Press(held, key), false));
+        made.add(Made.afresh(new Physical.Press(held, key)));
         yield Optional.empty();
       }
       case KeyRef.Typed(int c) -> addCharacter(c, held, layout, made);
@@ -195,7 +209,7 @@ public sealed interface Presses {
     }
     for (Layout.Typing typing : composing.get()) {
       Held level = held.with(held.modifiers().and(typing.level()));
-      made.add(new Made(new Physical.Press(level, typing.key()), false));
+      made.add(Made.afresh(new Physical.Press(level, typing.key())));
     }
     return Optional.empty();
   }
@@ -205,7 +219,7 @@ public sealed interface Presses {
     Optional<Layout.Typing> typing = layout.typing(codePoint);
     if (typing.isPresent()) {
       Held level = held.with(held.modifiers().and(typing.get().level()));
-      made.add(new Made(new Physical.Press(level, typing.get().key()), false));
+      made.add(Made.afresh(new Physical.Press(level, typing.get().key())));
       return Optional.empty();
     }
     String shown = Character.toString(codePoint);

@@ -227,13 +227,24 @@ public final class ConflictFinder {
 
   /** A gesture without its first press; none where that was all. */
   static Optional<Gesture> withoutFirst(Gesture gesture) {
-    List<Step> steps = new ArrayList<>(gesture.steps());
-    if (steps.getFirst() instanceof Step.Tap t && t.times() > 1) {
-      steps.set(0, new Step.Tap(t.modifiers(), t.times() - 1));
-    } else {
-      steps.removeFirst();
-    }
+    List<Step> steps = withoutFirst(gesture.steps());
     return steps.isEmpty() ? Optional.empty() : Optional.of(new Gesture(steps));
+  }
+
+  private static List<Step> withoutFirst(List<Step> all) {
+    List<Step> steps = new ArrayList<>(all);
+    switch (steps.removeFirst()) {
+      case Step.Tap t when t.times() > 1 ->
+          steps.addFirst(new Step.Tap(t.modifiers(), t.times() - 1));
+      case Step.Hold h -> {
+        List<Step> inner = withoutFirst(h.inner());
+        if (!inner.isEmpty()) {
+          steps.addFirst(new Step.Hold(h.held(), inner));
+        }
+      }
+      default -> {}
+    }
+    return steps;
   }
 
   /** Contexts on different branches that can be active together. */

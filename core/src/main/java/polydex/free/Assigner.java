@@ -102,7 +102,7 @@ public final class Assigner {
         if (at >= 0 && at + family.size() <= row.size()) {
           List<Made> presses =
               row.subList(at, at + family.size()).stream()
-                  .map(k -> new Made(new Physical.Press(p.held(), k), false))
+                  .map(k -> Made.afresh(new Physical.Press(p.held(), k)))
                   .toList();
           place(family, presses, free).ifPresent(found::add);
         }

@@ -85,7 +85,7 @@ public final class Candidates {
     List<Candidate> all = new ArrayList<>();
     for (Key key : Key.values()) {
       if (!key.isModifier() && boards.stream().anyMatch(b -> b.has(key))) {
-        all.add(candidate(List.of(new Made(new Physical.Press(Held.of(held), key), false))));
+        all.add(candidate(List.of(Made.afresh(new Physical.Press(Held.of(held), key)))));
       }
     }
     return all;
@@ -134,7 +134,7 @@ public final class Candidates {
             .map(
                 key -> {
                   List<Made> presses = new ArrayList<>(first.presses());
-                  presses.add(new Made(new Physical.Press(Held.NOTHING, key), false));
+                  presses.add(Made.afresh(new Physical.Press(Held.NOTHING, key)));
                   return candidate(presses);
                 }));
   }
@@ -147,7 +147,8 @@ public final class Candidates {
             .map(
                 key -> {
                   List<Made> presses = new ArrayList<>(first.presses());
-                  presses.add(new Made(new Physical.Press(last.what().held(), key), true));
+                  presses.add(
+                      new Made(new Physical.Press(last.what().held(), key), last.what().held()));
                   return candidate(presses);
                 }));
   }

@@ -189,7 +189,7 @@ public final class FreeGestures {
       if (!press.held().keys().isEmpty()) {
         continue; // nobody presses it with another key held that does nothing
       }
-      Gesture alone = Presses.gesture(List.of(new Presses.Made(press, false)), before.layout());
+      Gesture alone = Presses.gesture(List.of(Presses.Made.afresh(press)), before.layout());
       List<Outcome> was = before.results(alone);
       if (isSame(was, after.results(alone))) {
         continue;

@@ -44,6 +44,6 @@ final class Rows {
     Modifiers held = p.held().modifiers();
     Modifiers other =
         held.has(Modifier.SHIFT) ? held.without(Modifier.SHIFT) : held.and(Modifier.SHIFT);
-    return Optional.of(new Made(p.with(other), made.stillHeld()));
+    return Optional.of(new Made(p.with(other), made.kept().common(p.held().with(other))));
   }
 }

@@ -232,7 +232,7 @@ public final class Scorer {
       return false;
     }
     boolean shifted =
-        Rows.shifted(new Presses.Made(a, false)).filter(m -> m.what().equals(b)).isPresent();
+        Rows.shifted(Presses.Made.afresh(a)).filter(m -> m.what().equals(b)).isPresent();
     return (opposite && shifted) || (a.held().equals(b.held()) && Rows.same(a.key(), b.key()));
   }
 

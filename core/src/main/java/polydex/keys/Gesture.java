@@ -23,8 +23,8 @@ public record Gesture(List<Step> steps) {
 
   /**
    * Brings the steps into canonical form: text that follows text becomes one, so do taps of the
-   * same modifiers, a hold around a single stroke becomes that stroke, and modifiers held twice are
-   * held once.
+   * same modifiers, a hold around a single stroke or tap becomes that stroke or tap, and modifiers
+   * held twice are held once.
    *
    * @throws IllegalArgumentException for no steps or more than {@link #MOST_STEPS}
    */
@@ -156,6 +156,8 @@ public record Gesture(List<Step> steps) {
       case Stroke s -> new Stroke(hold.held().and(s.held()), s.key());
       case Pointing p -> new Pointing(hold.held().and(p.held()), p.act());
       case Hold h -> new Hold(hold.held().and(h.held()), h.inner());
+      case Tap t when t.times() == 1 && hold.held().keys().isEmpty() ->
+          new Tap(hold.held().modifiers().and(t.modifiers()), 1);
       case Tap _, Text _ -> new Hold(hold.held(), inner);
     };
   }

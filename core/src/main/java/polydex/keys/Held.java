@@ -49,6 +49,15 @@ public record Held(Modifiers modifiers, List<Key> keys) {
             keys.stream().filter(k -> !other.keys.contains(k)).toList());
   }
 
+  /** What is held here and not there, a side of a modifier counting as more than none. */
+  public Held beyond(Held said) {
+    return said.isNothing()
+        ? this
+        : new Held(
+            modifiers.beyond(said.modifiers),
+            keys.stream().filter(k -> !said.keys.contains(k)).toList());
+  }
+
   /** What is held in both, each modifier on the same side. */
   public Held common(Held other) {
     return new Held(

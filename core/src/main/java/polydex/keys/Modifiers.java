@@ -75,6 +75,13 @@ public record Modifiers(int bits) {
     return new Modifiers(bits & ~(gone | gone << LEFT | gone << RIGHT));
   }
 
+  /** What this set asks for and that one does not: a modifier, or a side of it. */
+  public Modifiers beyond(Modifiers said) {
+    int more = bits & ~said.bits;
+    int which = (more | more >> LEFT | more >> RIGHT) & WHICH;
+    return new Modifiers(bits & (which | which << LEFT | which << RIGHT));
+  }
+
   /** The modifiers of both sets, but for those that are asked for on different sides. */
   public Modifiers common(Modifiers other) {
     int differ = bits ^ other.bits;
@@ -111,6 +118,24 @@ public record Modifiers(int bits) {
     boolean left = (bits & m.bit() << LEFT) != 0;
     boolean right = (bits & m.bit() << RIGHT) != 0;
     return left == right ? Side.EITHER : left ? Side.LEFT : Side.RIGHT;
+  }
+
+  /** Each key of the set by itself: both where both sides are held. */
+  public List<Modifiers> each() {
+    if (Integer.bitCount(bits & WHICH) == 1 && (bits >> LEFT & bits >> RIGHT & WHICH) == 0) {
+      return List.of(this);
+    }
+    List<Modifiers> found = new ArrayList<>();
+    for (Modifier m : Modifier.values()) {
+      if (has(m)) {
+        boolean both = (bits & m.bit() << LEFT) != 0 && (bits & m.bit() << RIGHT) != 0;
+        found.add(of(m, both ? Side.LEFT : side(m)));
+        if (both) {
+          found.add(of(m, Side.RIGHT));
+        }
+      }
+    }
+    return found;
   }
 
   /**

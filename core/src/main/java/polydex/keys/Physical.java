@@ -16,6 +16,16 @@ public sealed interface Physical {
     return with(held().modifiers().eitherSide());
   }
 
+  /** The same without some of what is held, on whichever side. */
+  default Physical without(Held less) {
+    Held left = held().without(less);
+    return switch (this) {
+      case Press p -> new Press(left, p.key());
+      case ModifierTap _ -> new ModifierTap(left.modifiers());
+      case PointerPress p -> new PointerPress(left, p.act());
+    };
+  }
+
   /** The key that goes down, where one does. */
   default Optional<Key> pressedKey() {
     return this instanceof Press p ? Optional.of(p.key()) : Optional.empty();

@@ -238,9 +238,7 @@ public record KeyStates(Map<Modifiers, Map<Key, KeyState>> layers) {
                     Physical press = new Physical.Press(Held.of(held), key);
                     Way way =
                         new Way(
-                            key,
-                            effort.of(List.of(new Presses.Made(press, false))),
-                            state.usesADay());
+                            key, effort.of(List.of(Presses.Made.afresh(press))), state.usesADay());
                     easiest.merge(
                         item(state.uses().getFirst()),
                         way,

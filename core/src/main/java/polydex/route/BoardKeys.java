@@ -12,21 +12,28 @@ import polydex.keys.Key;
 final class BoardKeys {
   private final Set<Key> keys = EnumSet.noneOf(Key.class);
   private final Map<Key, Key> withFn = new EnumMap<>(Key.class);
+  private final Map<Key, Key> given = new EnumMap<>(Key.class);
 
   BoardKeys(Board board) {
     board.places().forEach(p -> keys.add(p.key()));
     board
         .fn()
         .forEach(
-            (pressed, given) -> {
+            (pressed, gives) -> {
               if (keys.contains(pressed)) {
-                withFn.putIfAbsent(given, pressed);
+                withFn.putIfAbsent(gives, pressed);
+                given.put(pressed, gives);
               }
             });
   }
 
   boolean has(Key key) {
     return keys.contains(key);
+  }
+
+  /** What a key gives while Fn is held, where that is another. */
+  Optional<Key> givenWithFn(Key pressed) {
+    return Optional.ofNullable(given.get(pressed));
   }
 
   /** The key to press with Fn for one that the board gives only so. */

@@ -81,16 +81,9 @@ final class InverseRemaps {
 
   /** How a press can be made; a side that is not named counts as the left one. */
   static List<Physical> withSides(Physical press) {
-    List<Modifiers> all = List.of(Modifiers.NONE);
-    for (Modifier m : press.held().modifiers().list()) {
-      List<Part> sides = sides(new ModifierPart(m, press.held().modifiers().side(m)));
-      all =
-          all.stream()
-              .flatMap(
-                  done -> sides.stream().map(part -> done.and(held(List.of(part)).modifiers())))
-              .toList();
-    }
-    return all.stream().map(press::with).toList();
+    List<List<Part>> sides =
+        ModifierPart.each(press.held().modifiers()).stream().map(InverseRemaps::sides).toList();
+    return product(sides).stream().map(parts -> press.with(held(parts).modifiers())).toList();
   }
 
   private static Set<Physical> throughRemaps(Station station, Set<Physical> wanted) {
@@ -119,12 +112,8 @@ final class InverseRemaps {
 
   private static List<Physical> before(List<KeyRule> rules, Physical press) {
     List<List<Part>> held = new ArrayList<>();
-    for (Modifier m : press.held().modifiers().list()) {
-      held.add(
-          sources(
-              rules,
-              new ModifierPart(m, press.held().modifiers().side(m)),
-              press instanceof Physical.ModifierTap));
+    for (ModifierPart m : ModifierPart.each(press.held().modifiers())) {
+      held.add(sources(rules, m, press instanceof Physical.ModifierTap));
     }
     press.held().keys().forEach(k -> held.add(sources(rules, new KeyPart(k), false)));
     List<Physical> found = new ArrayList<>();
@@ -161,7 +150,10 @@ final class InverseRemaps {
           rule.to().isEmpty()
               || (rule.to().get() instanceof ModifierPart(Modifier m, Side _)
                   && press.held().modifiers().has(m))
-              || (rule.to().get() instanceof KeyPart(Key k) && press.held().keys().contains(k));
+              || (rule.to().get() instanceof KeyPart(Key k)
+                  && (press.held().keys().contains(k)
+                      // Keys that are held are no part of a tap.
+                      || press instanceof Physical.ModifierTap));
       if (without) {
         found.addAll(sides(rule.from()));
       }
@@ -206,9 +198,16 @@ final class InverseRemaps {
     List<Key> keys = new ArrayList<>();
     for (Part part : parts) {
       switch (part) {
-        case ModifierPart(Modifier m, Side side) ->
-            modifiers = modifiers.and(Modifiers.of(m, side));
+        case ModifierPart m -> modifiers = modifiers.and(m.asSet());
         case KeyPart(Key key) -> keys.add(key);
+      }
+    }
+    // Beside the right one, one of no side told is the left one.
+    for (Part part : parts) {
+      if (part instanceof ModifierPart(Modifier m, Side side)
+          && side == Side.EITHER
+          && modifiers.side(m) == Side.RIGHT) {
+        modifiers = modifiers.and(Modifiers.of(m, Side.LEFT));
       }
     }
     return new Held(modifiers, keys);

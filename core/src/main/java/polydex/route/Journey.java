@@ -4,13 +4,16 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import polydex.boards.Layout;
 import polydex.boards.Presses;
 import polydex.catalog.Binding;
 import polydex.catalog.Environment.Reserved;
 import polydex.catalog.Environment.WhenBroken;
+import polydex.keys.Held;
 import polydex.keys.Key;
 import polydex.keys.Modifier;
 import polydex.keys.Modifiers;
@@ -32,11 +35,53 @@ import polydex.route.Trace.Typed;
  */
 final class Journey {
 
-  /** A sequence that a taker is in the middle of. */
-  private record Pending(List<Node> at, List<Physical> presses) {}
+  /** At which step a press begins to be offered; see {@code docs/route.md}. */
+  private enum From {
+    /** At 5, as every press that arrives. */
+    DESKTOP,
+    /** At 7, as what the desktop replays, which is not asked about it again. */
+    FOCUS,
+    /** At 8, as what the one in focus replays. */
+    BEHIND,
+    /** Nowhere, as what the desktop replays that was asked last. */
+    NOBODY
+  }
 
-  /** A hold that a taker keeps open, and the modifiers that keep it so. */
-  private record Open(Scope scope, Modifiers held, String title) {}
+  /** What a taker did with a press that it was offered. */
+  private enum Answer {
+    TAKEN,
+    LEFT,
+    /** It broke off what it was in the middle of, so that the press begins anew. */
+    BROKE_OFF
+  }
+
+  /**
+   * A press that a taker holds.
+   *
+   * @param replayed where it would go on
+   */
+  private record Waiting(Going press, From replayed) {}
+
+  /** A sequence that a taker is in the middle of. */
+  private record Pending(List<Node> at, List<Waiting> presses) {}
+
+  /** A hold that a taker keeps open, and how far it has come in a sequence there. */
+  private static final class Open {
+    final Scope scope;
+    final int opener;
+
+    /** What keeps it open, under the fingers. */
+    final Held kept;
+
+    List<Node> at = List.of();
+    List<Going> waiting = new ArrayList<>();
+
+    Open(Scope scope, int opener, Held kept) {
+      this.scope = scope;
+      this.opener = opener;
+      this.kept = kept;
+    }
+  }
 
   private final Layer boardLayer;
   private final BoardKeys board;
@@ -44,6 +89,11 @@ final class Journey {
   private final IdentityHashMap<Taker, Pending> pending = new IdentityHashMap<>(4);
   private final IdentityHashMap<Taker, Open> open = new IdentityHashMap<>(4);
   private final boolean told;
+  private List<Presses.Made> made = List.of();
+
+  /** Whether something stays down between presses, so that it matters what becomes of it. */
+  private boolean keeps;
+
   private final List<Passage> passages = new ArrayList<>();
   private final List<Outcome> results = new ArrayList<>(2);
   private int index;
@@ -66,18 +116,23 @@ final class Journey {
   }
 
   /** What comes of these presses, in order. */
-  List<Outcome> follow(List<Presses.Made> made) {
-    for (Presses.Made press : made) {
-      if (!press.stillHeld() && !open.isEmpty()) {
-        open.clear();
-      }
-      if (passesBoard(press.what())) {
-        deliver(0, press.what());
-      }
-      index++;
+  List<Outcome> follow(List<Presses.Made> presses) {
+    made = presses;
+    for (Presses.Made press : presses) {
+      keeps |= press.stillHeld();
     }
-    // From the fingers inward, since the map has no order.
-    pending.keySet().stream()
+    for (; index < presses.size(); index++) {
+      Optional<Physical> given = onBoard(presses.get(index).what());
+      if (given.isPresent()) {
+        deliver(0, new Going(given.get(), index, null));
+      }
+    }
+    // From the fingers inward, since the maps have no order.
+    Stream.concat(
+            pending.keySet().stream(),
+            open.entrySet().stream()
+                .filter(e -> !e.getValue().waiting.isEmpty())
+                .map(Map.Entry::getKey))
         .map(Taker::layer)
         .sorted(Comparator.comparingInt(Layer::depth).thenComparing(Layer::kind))
         .forEach(l -> results.add(new Nothing(l.title() + " waits for the next step.")));
@@ -88,28 +143,40 @@ final class Journey {
     return passages;
   }
 
-  private boolean passesBoard(Physical press) {
+  /** What the board gives for a press. */
+  private Optional<Physical> onBoard(Physical press) {
+    Layout layout = stations.getFirst().layout;
     Key key = press instanceof Physical.Press p ? p.key() : null;
-    if (key != null && !board.has(key)) {
-      Layout layout = stations.getFirst().layout;
-      Optional<Key> withFn = board.withFn(key);
-      if (withFn.isEmpty()) {
+    Held held = press.held();
+    if (!held.keys().isEmpty() && !held.keys().stream().allMatch(board::has)) {
+      drop(boardLayer, layout, press, Reason.NO_SUCH_KEY);
+      return Optional.empty();
+    }
+    Modifiers modifiers = held.modifiers();
+    boolean fn = modifiers.has(Modifier.FN);
+    if (key != null && (!board.has(key) || (fn && board.givenWithFn(key).isPresent()))) {
+      Optional<Key> pressed = board.has(key) ? Optional.of(key) : board.withFn(key);
+      if (pressed.isEmpty()) {
         drop(boardLayer, layout, press, Reason.NO_SUCH_KEY);
-        return false;
+        return Optional.empty();
       }
-      Modifiers withFnHeld = press.held().modifiers().and(Modifier.FN);
+      // Fn is used up by what the key gives.
+      Physical given =
+          new Physical.Press(
+              held.with(modifiers.without(Modifier.FN)),
+              board.has(key) ? board.givenWithFn(key).orElseThrow() : key);
       tell(
           boardLayer,
           layout,
-          new Physical.Press(press.held().with(withFnHeld), withFn.get()),
-          press,
+          new Physical.Press(held.with(modifiers.and(Modifier.FN)), pressed.get()),
+          given,
           Verb.CHANGES,
           Reason.FN,
           null);
-      return true;
+      return Optional.of(given);
     }
-    pass(boardLayer, stations.getFirst().layout, press, press, Reason.NOTHING_SPECIAL);
-    return true;
+    pass(boardLayer, layout, press, press, Reason.NOTHING_SPECIAL);
+    return Optional.of(press);
   }
 
   private void tell(
@@ -135,13 +202,14 @@ final class Journey {
     }
   }
 
-  private void deliver(int depth, Physical arriving) {
+  private void deliver(int depth, Going arriving) {
     Station station = stations.get(depth);
-    Optional<Physical> remapped = remap(station, arriving);
+    Optional<Going> remapped = remap(station, arriving);
     if (remapped.isEmpty()) {
       return;
     }
-    Physical press = remapped.get();
+    Going going = remapped.get();
+    Physical press = going.press();
     Optional<Reserved> reserved = station.reserved(press);
     if (reserved.isPresent()) {
       take(
@@ -159,50 +227,55 @@ final class Journey {
       return;
     }
     pass(station.reservedLayer, station.layout, press, press, Reason.NOTHING_SPECIAL);
-    if (goesToHolder(station, press)) {
-      return;
+    if (!goesToHolder(station, going)) {
+      goOn(station, going, From.DESKTOP);
     }
-    boolean captured = isCaptured(station, press);
-    if (captured) {
-      pass(station.desktop.layer(), station.layout, press, press, Reason.CAPTURED);
-    } else if (offer(station, station.desktop, press)) {
-      return;
-    }
-    afterDesktop(station, press, captured);
   }
 
-  private Optional<Physical> remap(Station station, Physical arriving) {
-    Physical press = arriving;
+  private Optional<Going> remap(Station station, Going arriving) {
+    Going going = arriving;
     for (int i = 0; i < station.remappings.size(); i++) {
       Layer layer = station.remapLayers.get(i);
-      Remapping.Result result = station.remappings.get(i).apply(press);
+      Remapping remapping = station.remappings.get(i);
+      Remapping.Result result = remapping.apply(going.press());
       if (result.out().isEmpty()) {
-        drop(layer, station.layout, press, Reason.SWITCHED_OFF);
+        drop(layer, station.layout, going.press(), Reason.SWITCHED_OFF);
         return Optional.empty();
       }
-      pass(layer, station.layout, press, result.out().get(), Reason.NOTHING_SPECIAL);
-      press = result.out().get();
+      Physical out = result.out().get();
+      pass(layer, station.layout, going.press(), out, Reason.NOTHING_SPECIAL);
+      going = turned(going, remapping, out, result.last());
       if (result.last()) {
         break;
       }
     }
-    return Optional.of(press);
+    return Optional.of(going);
+  }
+
+  private Going turned(Going going, Remapping by, Physical out, boolean stroke) {
+    return keeps
+        ? new Going(out, going.made(), new Going.Turn(going.turn(), by, stroke ? out : null))
+        : going.with(out);
   }
 
   /** While a sequence or hold is open on this machine, the next press goes to its holder first. */
-  private boolean goesToHolder(Station station, Physical press) {
+  private boolean goesToHolder(Station station, Going going) {
     if (pending.isEmpty() && open.isEmpty()) {
       return false;
     }
-    if (isBusy(station.desktop)) {
-      return offer(station, station.desktop, press);
+    if (isBusy(station.desktop, going)) {
+      return offer(station, station.desktop, going, From.FOCUS) == Answer.TAKEN;
     }
-    Optional<Taker> busy = station.focused.filter(this::isBusy);
-    return busy.isPresent() && offer(station, busy.get(), press);
+    Optional<Taker> busy = station.focused.filter(t -> isBusy(t, going));
+    return busy.isPresent() && offer(station, busy.get(), going, From.BEHIND) == Answer.TAKEN;
   }
 
-  private boolean isBusy(Taker taker) {
-    return pending.containsKey(taker) || open.containsKey(taker);
+  private boolean isBusy(Taker taker, Going going) {
+    return pending.containsKey(taker) || isOpen(open.get(taker), going);
+  }
+
+  private boolean isOpen(@Nullable Open hold, Going going) {
+    return hold != null && going.isWithin(made, hold.opener, hold.kept);
   }
 
   private static boolean isCaptured(Station station, Physical press) {
@@ -211,35 +284,70 @@ final class Journey {
         && (session.capturesNow() || station.sends(press));
   }
 
-  private void afterDesktop(Station station, Physical press, boolean captured) {
-    if (station.focused.isPresent() && offer(station, station.focused.get(), press)) {
+  /**
+   * Offers a press to the layers of a machine from a step on. Whenever one of them breaks off what
+   * it was in the middle of, the press begins there again; each time one fewer is in the middle of
+   * something, or a press has gone further in.
+   */
+  private void goOn(Station station, Going going, From from) {
+    Physical press = going.press();
+    if (from == From.NOBODY) {
+      drop(station.focused.orElseThrow().layer(), station.layout, press, Reason.NOT_HANDED_ON);
       return;
     }
-    afterFocused(station, press, captured);
+    boolean captured = isCaptured(station, press);
+    Answer answer;
+    do {
+      answer = Answer.LEFT;
+      if (from == From.DESKTOP) {
+        if (captured) {
+          pass(station.desktop.layer(), station.layout, press, press, Reason.CAPTURED);
+        } else {
+          answer = offer(station, station.desktop, going, From.FOCUS);
+        }
+      }
+      if (answer == Answer.LEFT && from != From.BEHIND && station.focused.isPresent()) {
+        answer = offer(station, station.focused.get(), going, From.BEHIND);
+      }
+      if (answer == Answer.LEFT) {
+        answer = behindFocused(station, going, captured && from != From.FOCUS);
+      }
+    } while (answer == Answer.BROKE_OFF);
   }
 
-  private void afterFocused(Station station, Physical press, boolean captured) {
+  /**
+   * Step 8, or 9 where no session window has the focus.
+   *
+   * @param passedOver whether the desktop is still to be asked
+   */
+  private Answer behindFocused(Station station, Going going, boolean passedOver) {
+    Physical press = going.press();
     if (!(station.machine.focus() instanceof Machine.SessionWindow session)) {
       type(station, press);
-      return;
+      return Answer.TAKEN;
     }
     Layer window = station.focused.orElseThrow().layer();
     if (!session.forwards() || station.keeps(press)) {
-      if (!captured || !offer(station, station.desktop, press)) {
-        drop(window, station.layout, press, Reason.NOT_HANDED_ON);
+      Answer answer =
+          passedOver ? offer(station, station.desktop, going, From.NOBODY) : Answer.LEFT;
+      if (answer != Answer.LEFT) {
+        return answer;
       }
-      return;
+      drop(window, station.layout, press, Reason.NOT_HANDED_ON);
+      return Answer.TAKEN;
     }
+    Optional<Remapping> translation = station.translation;
     Optional<Physical> inward =
-        station.translation.isPresent()
-            ? station.translation.get().apply(press).out()
-            : Optional.of(press);
+        translation.isPresent() ? translation.get().apply(press).out() : Optional.of(press);
     if (inward.isEmpty()) {
       drop(window, station.layout, press, Reason.LEFT_OUT);
-      return;
+      return Answer.TAKEN;
     }
     pass(window, station.layout, press, inward.get(), Reason.HANDED_IN);
-    deliver(station.depth + 1, inward.get());
+    deliver(
+        station.depth + 1,
+        translation.isPresent() ? turned(going, translation.get(), inward.get(), false) : going);
+    return Answer.TAKEN;
   }
 
   private void type(Station station, Physical press) {
@@ -255,89 +363,108 @@ final class Journey {
     }
   }
 
-  /** Whether the taker takes or holds the press; if not, it goes on. */
-  private boolean offer(Station station, Taker taker, Physical press) {
-    Physical matched = station.matched(press);
+  /**
+   * Offers a press to a taker.
+   *
+   * @param replayed where the press would go on if the taker held it and replayed it later
+   */
+  private Answer offer(Station station, Taker taker, Going going, From replayed) {
+    Physical matched = station.matched(going.press());
     Open hold = open.get(taker);
+    if (hold != null && isOpen(hold, going)) {
+      inHold(station, taker, hold, going);
+      return Answer.TAKEN;
+    }
     if (hold != null) {
-      return offerToHold(station, taker, hold, press, matched);
+      open.remove(taker);
+      hold.waiting.forEach(w -> drop(taker.layer(), station.layout, w.press(), Reason.BROKEN_OFF));
     }
     Pending before = pending.remove(taker);
     if (before != null) {
       List<Node> next = Scope.next(before.at(), matched);
-      if (settle(station, taker, press, next, before.presses())) {
-        return true;
+      if (settle(station, taker, going, replayed, next, before.presses())) {
+        return Answer.TAKEN;
       }
       breakOff(station, taker, before);
-      // The press that broke the sequence starts afresh, from the first layer after the reserved.
-      return false;
+      return Answer.BROKE_OFF;
     }
     for (Scope scope : taker.scopes()) {
-      if (settle(station, taker, press, scope.first(matched), List.of())) {
-        return true;
+      if (settle(station, taker, going, replayed, scope.first(matched), List.of())) {
+        return Answer.TAKEN;
       }
     }
     if (taker.layer().kind() != Layer.Kind.SESSION) {
       // A session window says itself what it does with what its own keymap leaves.
-      pass(taker.layer(), station.layout, press, press, Reason.NOTHING_SPECIAL);
+      pass(taker.layer(), station.layout, going.press(), going.press(), Reason.NOTHING_SPECIAL);
     }
-    return false;
+    return Answer.LEFT;
   }
 
   private boolean settle(
-      Station station, Taker taker, Physical press, List<Node> nodes, List<Physical> before) {
+      Station station,
+      Taker taker,
+      Going going,
+      From replayed,
+      List<Node> nodes,
+      List<Waiting> before) {
     Optional<Bound> bound = Scope.bound(nodes);
     if (bound.isPresent()) {
-      Bound winner = bound.get();
-      take(station, taker, press, winner, winner.own() ? Reason.OWN : Reason.NOTHING_SPECIAL);
-      winner.binding().heldContext().ifPresent(c -> openHold(taker, c, press));
+      take(station, taker, going, bound.get());
       return true;
     }
     if (Scope.goesOn(nodes)) {
-      List<Physical> presses = new ArrayList<>(before);
-      presses.add(press);
+      List<Waiting> presses = new ArrayList<>(before);
+      presses.add(new Waiting(going, replayed));
       pending.put(taker, new Pending(nodes, presses));
-      tell(taker.layer(), station.layout, press, null, Verb.HOLDS, Reason.LONGER, null);
+      tell(taker.layer(), station.layout, going.press(), null, Verb.HOLDS, Reason.LONGER, null);
       return true;
     }
     return false;
   }
 
-  private void openHold(Taker taker, String context, Physical press) {
-    Scope scope = taker.heldContexts().get(context);
-    if (scope != null) {
-      open.put(taker, new Open(scope, press.held().modifiers(), context));
+  /** A binding happens; it may open a hold, which takes the place of one that is open. */
+  private void take(Station station, Taker taker, Going going, Bound winner) {
+    take(station, taker, going.press(), winner, winner.own() ? Reason.OWN : Reason.NOTHING_SPECIAL);
+    Scope scope = winner.binding().heldContext().map(taker.heldContexts()::get).orElse(null);
+    Held kept = scope == null ? Held.NOTHING : Going.keptAfter(made, going.made());
+    if (scope != null && !scope.isEmpty() && !kept.isNothing()) {
+      open.put(taker, new Open(scope, going.made(), kept));
     }
   }
 
-  /** Within a hold the keymap's inner steps are written without what is held. */
-  private boolean offerToHold(
-      Station station, Taker taker, Open hold, Physical press, Physical matched) {
-    Modifiers rest = matched.held().modifiers();
-    for (Modifier m : hold.held().list()) {
-      rest = rest.without(m);
+  /** Within a hold only its context is asked, whose bindings are written without what is held. */
+  private void inHold(Station station, Taker taker, Open hold, Going going) {
+    Held kept = going.here(hold.kept);
+    Held said = kept.with(station.platform.asMatched(kept.modifiers()));
+    Physical inner = station.matched(going.press()).without(said);
+    List<Node> nodes =
+        hold.waiting.isEmpty() ? hold.scope.first(inner) : Scope.next(hold.at, inner);
+    if (!hold.waiting.isEmpty() && Scope.bound(nodes).isEmpty() && !Scope.goesOn(nodes)) {
+      hold.waiting.forEach(w -> drop(taker.layer(), station.layout, w.press(), Reason.BROKEN_OFF));
+      hold.waiting.clear();
+      nodes = hold.scope.first(inner);
     }
-    Optional<Bound> bound = Scope.bound(hold.scope().first(matched.with(rest)));
-    if (bound.isEmpty()) {
-      drop(taker.layer(), station.layout, press, Reason.NOT_IN_HOLD);
-      return true;
+    Optional<Bound> bound = Scope.bound(nodes);
+    if (bound.isPresent()) {
+      hold.waiting.clear();
+      take(station, taker, going, bound.get());
+    } else if (Scope.goesOn(nodes)) {
+      hold.at = nodes;
+      hold.waiting.add(going);
+      tell(taker.layer(), station.layout, going.press(), null, Verb.HOLDS, Reason.LONGER, null);
+    } else {
+      drop(taker.layer(), station.layout, going.press(), Reason.NOT_IN_HOLD);
     }
-    take(station, taker, press, bound.get(), Reason.NOTHING_SPECIAL);
-    return true;
   }
 
   private void breakOff(Station station, Taker taker, Pending before) {
-    for (Physical held : before.presses()) {
+    for (Waiting held : before.presses()) {
+      Physical press = held.press().press();
       if (taker.whenBroken() == WhenBroken.SWALLOW) {
-        drop(taker.layer(), station.layout, held, Reason.BROKEN_OFF);
+        drop(taker.layer(), station.layout, press, Reason.BROKEN_OFF);
       } else {
-        pass(taker.layer(), station.layout, held, held, Reason.BROKEN_OFF);
-        boolean captured = isCaptured(station, held);
-        if (taker.layer().kind() == Layer.Kind.DESKTOP) {
-          afterDesktop(station, held, captured);
-        } else {
-          afterFocused(station, held, captured);
-        }
+        pass(taker.layer(), station.layout, press, press, Reason.BROKEN_OFF);
+        goOn(station, held.press(), held.replayed());
       }
     }
   }

@@ -17,8 +17,8 @@ import polydex.boards.Presses.Made;
 import polydex.catalog.ActionId;
 import polydex.effort.StrokeEffort;
 import polydex.keys.Gesture;
+import polydex.keys.Held;
 import polydex.keys.Modifiers;
-import polydex.keys.Modifiers.Side;
 import polydex.keys.Physical;
 import polydex.route.Trace.Acted;
 import polydex.route.Trace.Outcome;
@@ -153,10 +153,15 @@ public final class Reach {
       if (second.isEmpty() && wanted.size() == 1 && !best.look(List.of(a.made()), a.effort())) {
         break;
       }
-      if (second.isEmpty() || a.effort() > best.least || !isWaitedFor(binding, a)) {
+      if (second.isEmpty() || a.effort() > best.least) {
         continue;
       }
+      // After a press that nobody waits on, what comes next is as good as the first.
+      boolean waited = isWaitedFor(binding, a);
       for (Source b : second) {
+        if (!waited && !endsIn(binding, traces.tracer(binding).results(List.of(b.made())))) {
+          continue;
+        }
         // Each source of the second press takes at least as much as the one before it.
         if (!best.look(List.of(a.made(), b.made()), a.effort() + b.effort())) {
           break;
@@ -182,7 +187,7 @@ public final class Reach {
           List<Source> found = new ArrayList<>();
           for (Physical p :
               InverseRemaps.toFingers(traces.tracer().stations(), a.depth(), a.press())) {
-            Made made = new Made(p, false);
+            Made made = Made.afresh(p);
             found.add(new Source(made, effort.of(List.of(made))));
           }
           found.sort(Comparator.comparingDouble(Source::effort));
@@ -296,13 +301,17 @@ public final class Reach {
     int weight = 0;
     for (Made made : candidate) {
       Modifiers m = made.what().held().modifiers();
-      int sides =
-          m.equals(m.eitherSide())
-              ? 0
-              : (int) m.list().stream().filter(x -> m.side(x) != Side.EITHER).count();
-      weight += 8 * made.what().held().count() + sides;
+      weight += 8 * made.what().held().count() + (m.equals(m.eitherSide()) ? 0 : sides(m));
     }
     return weight;
+  }
+
+  /**
+   * How many keys are said to be the left or the right one; a second one of a name counts as held.
+   */
+  private static int sides(Modifiers m) {
+    int sides = (int) m.each().stream().filter(x -> !x.equals(x.eitherSide())).count();
+    return sides + 8 * (m.each().size() - m.count());
   }
 
   private static Gesture written(TracedBinding binding, List<Made> candidate, Layout fingers) {
@@ -330,23 +339,48 @@ public final class Reach {
         instanceof Presses.Typable(List<Made> wanted))) {
       return new ArrayList<>();
     }
-    List<List<Made>> all = new ArrayList<>();
+    List<List<Physical>> all = new ArrayList<>();
     all.add(List.of());
     for (Made press : wanted) {
       Set<Physical> sources = InverseRemaps.toFingers(stations, depth, press.what());
-      List<List<Made>> more = new ArrayList<>();
-      for (List<Made> done : all) {
+      List<List<Physical>> more = new ArrayList<>();
+      for (List<Physical> done : all) {
         for (Physical source : sources) {
           if (more.size() < MOST_CANDIDATES) {
-            List<Made> next = new ArrayList<>(done);
-            next.add(new Made(source, press.stillHeld()));
+            List<Physical> next = new ArrayList<>(done);
+            next.add(source);
             more.add(next);
           }
         }
       }
       all = more;
     }
-    return all;
+    return all.stream()
+        .map(presses -> keeping(presses, wanted))
+        .collect(Collectors.toCollection(ArrayList::new));
+  }
+
+  /**
+   * Presses in the place of others: where something stayed down between those, what all of these
+   * hold stays down.
+   */
+  private static List<Made> keeping(List<Physical> presses, List<Made> wanted) {
+    List<Made> made = new ArrayList<>();
+    int i = 0;
+    while (i < presses.size()) {
+      int end = i + 1;
+      Held common = presses.get(i).held();
+      while (end < presses.size() && wanted.get(end).stillHeld()) {
+        common = common.common(presses.get(end).held());
+        end++;
+      }
+      made.add(Made.afresh(presses.get(i)));
+      for (int k = i + 1; k < end; k++) {
+        made.add(new Made(presses.get(k), common));
+      }
+      i = end;
+    }
+    return made;
   }
 
   /** Whether one is the other with less held, or with fewer sides named, and nothing more. */
@@ -367,8 +401,7 @@ public final class Reach {
     Modifiers a = one.held().modifiers();
     Modifiers b = other.held().modifiers();
     return same
-        && b.hasAll(a)
-        && other.held().keys().containsAll(one.held().keys())
-        && a.list().stream().allMatch(m -> a.side(m) == Side.EITHER || a.side(m) == b.side(m));
+        && (a.bits() & ~b.bits()) == 0
+        && other.held().keys().containsAll(one.held().keys());
   }
 }

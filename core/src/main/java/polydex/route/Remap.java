@@ -6,6 +6,7 @@ import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
 import polydex.keys.Key;
 import polydex.keys.Modifier;
+import polydex.keys.Modifiers;
 import polydex.keys.Modifiers.Side;
 
 /**
@@ -106,6 +107,18 @@ public record Remap(
    * @param side on the side that is meant
    */
   public record ModifierPart(Modifier modifier, Side side) implements Part {
+    /** Each of a set by itself; of one that is held on both sides, both. */
+    static List<ModifierPart> each(Modifiers of) {
+      return of.each().stream()
+          .map(m -> new ModifierPart(m.list().getFirst(), m.side(m.list().getFirst())))
+          .toList();
+    }
+
+    /** As a set of one. */
+    Modifiers asSet() {
+      return Modifiers.of(modifier, side);
+    }
+
     @Override
     public String toString() {
       return switch (side) {

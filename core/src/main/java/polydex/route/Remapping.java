@@ -70,6 +70,9 @@ final class Remapping {
   }
 
   Result apply(Physical in) {
+    if (in instanceof Physical.PointerPress) {
+      return new Result(Optional.of(in), false);
+    }
     for (Stroke stroke : strokes) {
       if (matches(in, stroke.from())) {
         return new Result(Optional.of(stroke.to()), true);
@@ -84,27 +87,13 @@ final class Remapping {
   }
 
   private Optional<Physical> replaceKeys(Physical in) {
-    if (in instanceof Physical.PointerPress || keyRules.isEmpty()) {
+    if (keyRules.isEmpty()) {
       return Optional.of(in);
     }
-    Modifiers modifiers = Modifiers.NONE;
-    List<Key> keys = new ArrayList<>();
-    boolean aloneTapped = in instanceof Physical.ModifierTap && in.held().count() == 1;
-    for (Modifier m : in.held().modifiers().list()) {
-      Side side = in.held().modifiers().side(m);
-      Optional<Part> becomes = becomes(new ModifierPart(m, side), aloneTapped);
-      modifiers = modifiers.and(modifiersOf(becomes));
-      becomes.filter(KeyPart.class::isInstance).ifPresent(p -> keys.add(((KeyPart) p).key()));
+    if (in instanceof Physical.ModifierTap tap) {
+      return tapped(tap.modifiers());
     }
-    if (in instanceof Physical.ModifierTap) {
-      return tapped(modifiers, keys);
-    }
-    for (Key held : in.held().keys()) {
-      Optional<Part> becomes = becomes(new KeyPart(held), false);
-      modifiers = modifiers.and(modifiersOf(becomes));
-      becomes.filter(KeyPart.class::isInstance).ifPresent(p -> keys.add(((KeyPart) p).key()));
-    }
-    Held held = new Held(modifiers, keys);
+    Held held = held(in.held());
     return becomes(new KeyPart(((Physical.Press) in).key()), in.held().isNothing())
         .map(
             part ->
@@ -116,10 +105,43 @@ final class Remapping {
                 });
   }
 
-  /** A tap whose modifiers have become others; one that has become a key is that key's press. */
-  private static Optional<Physical> tapped(Modifiers modifiers, List<Key> keys) {
+  /** What the key rules make of what is held, each part by itself. */
+  Held held(Held in) {
+    if (in.isNothing() || keyRules.isEmpty()) {
+      return in;
+    }
+    Modifiers modifiers = Modifiers.NONE;
+    List<Key> keys = new ArrayList<>();
+    List<Part> parts = new ArrayList<>(ModifierPart.each(in.modifiers()));
+    in.keys().forEach(k -> parts.add(new KeyPart(k)));
+    for (Part part : parts) {
+      Optional<Part> becomes = becomes(part, false);
+      modifiers = modifiers.and(modifiersOf(becomes));
+      becomes.filter(KeyPart.class::isInstance).ifPresent(p -> keys.add(((KeyPart) p).key()));
+    }
+    return new Held(modifiers, keys);
+  }
+
+  /**
+   * A tap whose modifiers have become others. One that has become a key is that key's press; of
+   * several the first is pressed, and the others are held meanwhile.
+   */
+  private Optional<Physical> tapped(Modifiers tap) {
+    List<ModifierPart> parts = ModifierPart.each(tap);
+    Modifiers modifiers = Modifiers.NONE;
+    List<Key> keys = new ArrayList<>();
+    for (Part part : parts) {
+      Optional<Part> becomes = becomes(part, parts.size() == 1);
+      modifiers = modifiers.and(modifiersOf(becomes));
+      becomes
+          .filter(KeyPart.class::isInstance)
+          .map(p -> ((KeyPart) p).key())
+          .filter(k -> !keys.contains(k))
+          .ifPresent(keys::add);
+    }
     if (!keys.isEmpty()) {
-      return Optional.of(new Physical.Press(Held.of(modifiers), keys.getFirst()));
+      return Optional.of(
+          new Physical.Press(new Held(modifiers, keys.subList(1, keys.size())), keys.getFirst()));
     }
     return modifiers.isEmpty()
         ? Optional.empty()
@@ -146,8 +168,6 @@ final class Remapping {
   }
 
   private static Modifiers modifiersOf(Optional<Part> part) {
-    return part.isPresent() && part.get() instanceof ModifierPart(Modifier m, Side side)
-        ? Modifiers.of(m, side)
-        : Modifiers.NONE;
+    return part.isPresent() && part.get() instanceof ModifierPart m ? m.asSet() : Modifiers.NONE;
   }
 }

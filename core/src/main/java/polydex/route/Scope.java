@@ -123,6 +123,11 @@ final class Scope {
     }
   }
 
+  /** Whether nothing is bound in it. */
+  boolean isEmpty() {
+    return roots.isEmpty();
+  }
+
   /** Puts a binding in; of several on the same presses the first is the one that happens. */
   void add(List<Physical> presses, EnvironmentId environment, Binding binding, boolean own) {
     if (!presses.isEmpty()) {

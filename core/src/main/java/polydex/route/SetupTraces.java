@@ -293,9 +293,12 @@ public final class SetupTraces {
       Binding opener,
       Binding binding) {
     for (Gesture member : binding.gesture().expand()) {
-      inside(opener.gesture().expand().getFirst(), member)
+      Gesture first = opener.gesture().expand().getFirst();
+      inside(first, member)
           .ifPresent(
-              whole -> into.add(traced(active, layer, environment, binding, false, whole, 1)));
+              whole ->
+                  into.add(
+                      traced(active, layer, environment, binding, false, whole, first.presses())));
     }
   }
 
@@ -320,21 +323,36 @@ public final class SetupTraces {
         opening,
         active,
         results.getLast(),
-        results.size() == 1 + opening,
+        results.size() == (opening > 0 ? 2 : 1),
         Touched.bits(presses, gesture, with.layout(), with.stations().get(layer.depth()).layout));
   }
 
-  /** The hold that makes inner steps after the stroke that opens it. */
+  /** The steps that open a hold, and inner ones in it; none where nothing could be held. */
   static Optional<Gesture> inside(Gesture opener, Gesture inner) {
-    if (opener.steps().size() != 1
-        || !(opener.steps().getFirst() instanceof Step.Stroke first)
-        || first.held().isNothing()) {
+    Held held;
+    List<Step> within = new ArrayList<>();
+    switch (opener.steps().getLast()) {
+      case Step.Stroke s -> {
+        held = s.held();
+        within.add(new Step.Stroke(Held.NOTHING, s.key()));
+      }
+      case Step.Hold h -> {
+        held = h.held();
+        within.addAll(h.inner());
+      }
+      case Step.Pointing p -> {
+        held = p.held();
+        within.add(new Step.Pointing(Held.NOTHING, p.act()));
+      }
+      case Step.Tap _, Step.Text _ -> held = Held.NOTHING;
+    }
+    if (held.isNothing()) {
       return Optional.empty();
     }
-    List<Step> steps = new ArrayList<>();
-    steps.add(new Step.Stroke(Held.NOTHING, first.key()));
-    steps.addAll(inner.steps());
-    return Optional.of(Gesture.of(new Step.Hold(first.held(), steps)));
+    within.addAll(inner.steps());
+    List<Step> steps = new ArrayList<>(opener.steps().subList(0, opener.steps().size() - 1));
+    steps.add(new Step.Hold(held, within));
+    return Optional.of(new Gesture(steps));
   }
 
   private Layer layer(int depth, Layer.Kind kind) {

@@ -17,6 +17,7 @@ import polydex.boards.Presses.Typable;
 import polydex.boards.Presses.Untypable;
 import polydex.keys.Gesture;
 import polydex.keys.GestureArbitraries;
+import polydex.keys.Held;
 import polydex.keys.Key;
 import polydex.keys.Modifier;
 import polydex.keys.Modifiers;
@@ -72,9 +73,9 @@ class PressesTest {
             Press.of(Key.KeyB, Modifier.SHIFT));
     assertThat(made("Alt(Tab Shift+Tab) X", Keyboards.US))
         .containsExactly(
-            new Made(Press.of(Key.Tab, Modifier.ALT), false),
-            new Made(Press.of(Key.Tab, Modifier.ALT, Modifier.SHIFT), true),
-            new Made(Press.of(Key.KeyX), false));
+            Made.afresh(Press.of(Key.Tab, Modifier.ALT)),
+            new Made(Press.of(Key.Tab, Modifier.ALT, Modifier.SHIFT), Held.of(Modifier.ALT)),
+            Made.afresh(Press.of(Key.KeyX)));
   }
 
   @Test

@@ -15,11 +15,9 @@ import polydex.catalog.Environment.Platform;
 import polydex.catalog.EnvironmentId;
 import polydex.catalog.MenuKeys;
 import polydex.keys.Gesture;
-import polydex.keys.Held;
 import polydex.keys.Modifier;
 import polydex.keys.Modifiers;
 import polydex.keys.Physical;
-import polydex.keys.Step;
 import polydex.route.Machine;
 import polydex.route.ReferenceTracer;
 import polydex.route.ReferenceTracer.Seen;
@@ -105,11 +103,7 @@ public final class ReferenceConflicts {
       for (Gesture g : b.gesture().expand()) {
         if (opener.isEmpty()) {
           into.add(new Entry(depth, kind, environment, b, false, g, 0, as));
-        } else if (opener(opener.get()) instanceof Step.Stroke(Held held, var key)
-            && !held.isNothing()) {
-          List<Step> inner = new ArrayList<>();
-          inner.add(new Step.Stroke(Held.NOTHING, key));
-          inner.addAll(g.steps());
+        } else if (!behind(opener.get(), g).isEmpty()) {
           Setup outer =
               kind.equals("application")
                   ? setup.withContexts(List.of(opener.get().context()))
@@ -121,18 +115,28 @@ public final class ReferenceConflicts {
                   environment,
                   b,
                   false,
-                  Gesture.of(new Step.Hold(held, inner)),
-                  1,
+                  Gesture.parse(behind(opener.get(), g)),
+                  opener.get().gesture().expand().getFirst().presses(),
                   outer));
         }
       }
     }
   }
 
-  /** The single step that opens a hold; something else where there are several. */
-  private static Step opener(Binding b) {
-    List<Step> steps = b.gesture().expand().getFirst().steps();
-    return steps.size() == 1 ? steps.getFirst() : new Step.Text("several");
+  /** Inner steps written behind the steps that open their hold; empty where nothing is held. */
+  private static String behind(Binding opener, Gesture inner) {
+    String written = opener.gesture().expand().getFirst().toString();
+    if (written.endsWith(")")) {
+      return written.substring(0, written.length() - 1) + " " + inner + ")";
+    }
+    int last = written.lastIndexOf(' ') + 1;
+    int plus = written.lastIndexOf('+');
+    boolean isTap =
+        List.of("Ctrl", "Alt", "AltGr", "Meta", "Shift", "Hyper", "Fn")
+            .contains(written.substring(plus + 1).replaceFirst("^(Left|Right)(?=[A-Z])", ""));
+    return plus < last || isTap
+        ? ""
+        : written.substring(0, plus) + "(" + written.substring(plus + 1) + " " + inner + ")";
   }
 
   private static boolean exists(Binding b) {
@@ -355,9 +359,9 @@ public final class ReferenceConflicts {
           && s.tapDelayMillis() > pause) {
         String rest = e.gesture().toString();
         rest =
-            rest.startsWith("Shift*2")
-                ? "Shift" + rest.substring(7)
-                : rest.substring(rest.indexOf(' ') + 1);
+            rest.contains("*2")
+                ? rest.replaceFirst("\\*2", "")
+                : rest.replaceFirst("^((?:[^ (]*\\()*)[^ ]* ", "$1");
         String ends = new ReferenceTracer(world, e.as()).outcomes(Gesture.parse(rest));
         say(
             "delayed-tap",

@@ -23,7 +23,7 @@ import polydex.route.World;
 class RetracingTest {
   private static final Person PERSON = new Person(_ -> 5, 300);
 
-  @Property(seed = "20310314", tries = 250, edgeCases = EdgeCasesMode.NONE)
+  @Property(seed = "20310314", tries = 40, edgeCases = EdgeCasesMode.NONE)
   void anEditGoneOnWithIsAnEditStartedOver(@ForAll long seed) {
     RandomSetups.Case c = RandomSetups.make(seed);
     Random random = new Random(seed);

@@ -104,7 +104,7 @@ class AssignmentTest {
     for (Key key :
         List.of(Key.Digit1, Key.Digit2, Key.Digit3, Key.Digit4, Key.KeyZ, Key.KeyB, Key.KeyF)) {
       Physical press = Physical.Press.of(key, Modifier.CTRL, Modifier.ALT);
-      Candidate one = make.candidate(List.of(new polydex.boards.Presses.Made(press, false)));
+      Candidate one = make.candidate(List.of(polydex.boards.Presses.Made.afresh(press)));
       if (random.nextInt(5) > 0) {
         // Effort is the same for all on a board without places, so that it is made up here.
         candidates.add(new Candidate(one.gesture(), one.presses(), random.nextInt(8) / 2.0));

@@ -113,7 +113,7 @@ class ScorerReferenceTest {
     Candidate candidate =
         new Candidate(
             Gesture.parse(text),
-            List.of(new Made(new Physical.Press(Held.of(held), key), false)),
+            List.of(Made.afresh(new Physical.Press(Held.of(held), key))),
             random.nextInt(9) / 2.0);
 
     Score score = scorer.of(WANTED, candidate);

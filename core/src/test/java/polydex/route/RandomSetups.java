@@ -63,9 +63,32 @@ public final class RandomSetups {
           "A B A",
           "<CapsLock>+A",
           "<CapsLock>",
+          "<F24>+A",
           "Alt+F S",
           "Alt F S",
-          "Alt");
+          "Alt",
+          // What is held, and what it keeps open.
+          "Alt(Tab A B)",
+          "Alt(Tab) A",
+          "Alt(Shift+Tab Shift+Tab)",
+          "Alt(Tab Shift(A B) A)",
+          "Ctrl(A Alt(Tab B) A)",
+          "Ctrl(A Tab)",
+          "AltGr(Tab Tab)",
+          "AltGr(Q Tab A)",
+          "Ctrl+Alt(Q Tab)",
+          "Ctrl(Shift)",
+          "Ctrl(Shift A)",
+          "<CapsLock>(A Tab)",
+          "Meta(A Meta Tab)",
+          // Both sides, and Fn.
+          "LeftCtrl+RightCtrl+A",
+          "LeftCtrl+RightCtrl",
+          "LeftCtrl+RightCtrl(A B)",
+          "Fn+Left",
+          "Fn(Left A)",
+          "Ctrl+Alt",
+          "B A");
   private static final List<String> KEY_RULES =
       List.of(
           "Ctrl -> Meta",
@@ -83,7 +106,43 @@ public final class RandomSetups {
           "Ctrl -> Ctrl / Tab",
           "Alt -> Meta / Meta",
           "Tab -> Alt / Tab",
-          "KeyA -> off / Ctrl");
+          "KeyA -> off / Ctrl",
+          "RightCtrl -> RightCtrl",
+          "Alt -> KeyB",
+          "Ctrl -> KeyA",
+          "Meta -> AltGr",
+          "Tab -> Shift");
+
+  private static final List<String> OPENERS =
+      List.of("Alt+Tab", "AltGr+Q", "Ctrl+Alt+Q", "Ctrl+A", "<CapsLock>+A", "A Ctrl+A", "Meta+A");
+
+  /** Few keys and long sequences, so that takers break one another's off. */
+  private static final List<String> DENSE =
+      List.of(
+          "A B", "A A", "A B A", "B A", "B B A", "A A B", "B B", "Alt+A B", "Alt+Tab", "B A A B");
+
+  /** Brackets that begin as {@link #OPENERS} do. */
+  private static final List<String> HELD_OPEN =
+      List.of(
+          "AltGr(Q Tab A B)",
+          "Ctrl+Alt(Q A A B)",
+          "<CapsLock>(A Tab A B)",
+          "<CapsLock>(A B Tab)",
+          "Ctrl(A Tab A B)",
+          "Meta(A Tab B)",
+          "Alt(Tab Tab A B)",
+          "Alt(Tab Shift+Tab Tab) A",
+          "A Ctrl(A Tab)",
+          "Ctrl+Alt Alt",
+          "Ctrl+Alt+Meta");
+
+  private static String dense(Random random, int most) {
+    StringBuilder steps = new StringBuilder(any(random, List.of("A", "B")));
+    for (int i = 2 + random.nextInt(most); i > 0; i--) {
+      steps.append(' ').append(any(random, List.of("A", "B", "A", "B", "Tab", "Shift")));
+    }
+    return steps.toString();
+  }
 
   private static <T> T any(Random random, List<T> list) {
     return list.get(random.nextInt(list.size()));
@@ -94,9 +153,13 @@ public final class RandomSetups {
     return random.nextInt(3) > 0 ? any(random, STROKES) : any(random, LONGER);
   }
 
-  private static String[] lines(Random random, String name, boolean contexts) {
+  private static String[] lines(Random random, String name, boolean contexts, boolean dense) {
     List<String> lines = new ArrayList<>();
-    for (int i = random.nextInt(7); i > 0; i--) {
+    for (int i = dense ? 2 + random.nextInt(3) : 0; i > 0; i--) {
+      String opens = random.nextInt(4) == 0 ? " > c2" : "";
+      lines.add(any(random, DENSE) + " = " + name + random.nextInt(4) + opens);
+    }
+    for (int i = random.nextInt(dense ? 2 : 7); i > 0; i--) {
       String context =
           contexts && random.nextInt(3) == 0 ? any(random, List.of("c1: ", "c2: ")) : "";
       String opens = random.nextInt(5) == 0 ? " > c2" : "";
@@ -105,6 +168,12 @@ public final class RandomSetups {
     }
     lines.add("c1: A = " + name + "9");
     lines.add("c2: Tab = " + name + "8");
+    if (random.nextBoolean()) {
+      lines.add("c2: A B = " + name + "7");
+      lines.add(any(random, OPENERS) + " = " + name + "6 > c2");
+      lines.add(any(random, OPENERS) + " = " + name + "5 > c2");
+      lines.add(any(random, OPENERS) + " B = " + name + "4");
+    }
     return lines.toArray(new String[0]);
   }
 
@@ -130,7 +199,10 @@ public final class RandomSetups {
     if (random.nextInt(3) == 0) {
       return Worlds.strokes(any(random, STROKES) + " -> " + any(random, STROKES));
     }
-    Remap keys = Worlds.keys(any(random, KEY_RULES), any(random, KEY_RULES));
+    Remap keys =
+        random.nextInt(8) == 0
+            ? Worlds.keys("Ctrl -> KeyA", "Alt -> KeyB", any(random, KEY_RULES))
+            : Worlds.keys(any(random, KEY_RULES), any(random, KEY_RULES));
     Optional<EnvironmentId> only =
         random.nextInt(4) == 0
             ? Optional.of(new EnvironmentId(any(random, List.of("app", "remote"))))
@@ -184,17 +256,21 @@ public final class RandomSetups {
 
   public static Case make(long seed) {
     Random random = new Random(seed);
+    boolean dense = random.nextInt(3) == 0;
     World world =
         new Worlds()
-            .environment("p1", platform(random), broken(random), lines(random, "p1", true))
-            .environment("p2", platform(random), broken(random), lines(random, "p2", true))
+            .environment("p1", platform(random), broken(random), lines(random, "p1", true, dense))
+            .environment("p2", platform(random), broken(random), lines(random, "p2", true, dense))
             .environment(
                 "remote",
                 new Application(List.of(), true),
                 broken(random),
-                lines(random, "r", false))
+                lines(random, "r", false, dense))
             .environment(
-                "app", new Application(List.of(), false), broken(random), lines(random, "a", true))
+                "app",
+                new Application(List.of(), false),
+                broken(random),
+                lines(random, "a", true, dense))
             .app("holder", "F24 = p10")
             .menus("app", "F S = a0", "F O = a1", "E S = a2")
             .together("app", "c1", random.nextBoolean() ? "c2" : "c1")
@@ -208,6 +284,17 @@ public final class RandomSetups {
     StringBuilder pressed = new StringBuilder(gesture(random));
     for (int i = random.nextInt(3); i > 0; i--) {
       pressed.append(' ').append(gesture(random));
+    }
+    if (!dense && random.nextInt(3) == 0) {
+      pressed.setLength(0);
+      pressed.append(any(random, HELD_OPEN));
+    }
+    if (dense) {
+      pressed.setLength(0);
+      pressed.append(dense(random, 5));
+      if (random.nextBoolean()) {
+        pressed.insert(0, "Alt(").append(") ").append(dense(random, 2));
+      }
     }
     return new Case(world, setup, Gesture.parse(pressed.toString()).expand().getFirst());
   }

@@ -7,6 +7,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import net.jqwik.api.EdgeCasesMode;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -58,6 +60,33 @@ public class ReachReferenceTest {
     return all;
   }
 
+  /** Whether keys are held in it that no rule is about, which a reach does not look into. */
+  private static boolean holdsIdly(Physical press, Setup setup) {
+    return !setup.machines().stream()
+        .flatMap(
+            m ->
+                Stream.concat(
+                    m.remaps().stream(),
+                    m.focus() instanceof Machine.SessionWindow s
+                        ? s.translation().stream()
+                        : Stream.of()))
+        .flatMap(
+            r ->
+                Stream.concat(
+                    r.keyRules().stream()
+                        .map(Remap.KeyRule::from)
+                        .filter(Remap.KeyPart.class::isInstance)
+                        .map(k -> ((Remap.KeyPart) k).key()),
+                    r.strokeRules().stream()
+                        .flatMap(
+                            x ->
+                                x.from().toString().contains("<CapsLock>")
+                                    ? Stream.of(Key.CapsLock)
+                                    : Stream.of())))
+        .collect(Collectors.toSet())
+        .containsAll(press.held().keys());
+  }
+
   /** Every stroke and tap of a small keyboard, some with a key held that a remap may change. */
   private static List<Physical> everything() {
     List<Physical> all = new ArrayList<>();
@@ -78,7 +107,7 @@ public class ReachReferenceTest {
   /** All that can be pressed on a small keyboard. */
   public static final List<Physical> EVERYTHING = everything();
 
-  @Property(seed = "20310314", tries = 20_000, edgeCases = EdgeCasesMode.NONE)
+  @Property(seed = "20310314", tries = 6_000, edgeCases = EdgeCasesMode.NONE)
   void reachIsExactlyWhatEndsThere(@ForAll long seed) {
     RandomSetups.Case c = RandomSetups.make(seed);
     Setup setup = c.setup().withContexts(List.of("anywhere"));
@@ -114,7 +143,9 @@ public class ReachReferenceTest {
     found.forEach(way -> HELD.forEach(m -> tried.add(way.getFirst().with(m))));
     for (Physical press : tried) {
       boolean isTap = press instanceof Physical.ModifierTap;
-      if ((!isTap || !press.held().isNothing()) && ends(c, setup, press, layout).equals(wanted)) {
+      if ((!isTap || !press.held().isNothing())
+          && !holdsIdly(press, setup)
+          && ends(c, setup, press, layout).equals(wanted)) {
         assertThat(found)
             .as("%s for %s in %s", press, wanted, setup)
             .anyMatch(w -> w.equals(List.of(press)) || Reach.isLess(w, List.of(press)));
@@ -126,7 +157,7 @@ public class ReachReferenceTest {
   }
 
   private static String ends(RandomSetups.Case c, Setup setup, Physical press, Layout layout) {
-    Gesture gesture = Presses.gesture(List.of(new Presses.Made(press, false)), layout);
+    Gesture gesture = Presses.gesture(List.of(Presses.Made.afresh(press)), layout);
     boolean written = Presses.physical(gesture, layout).orElseThrow().equals(List.of(press));
     return written ? new ReferenceTracer(c.world(), setup).outcomes(gesture) : "";
   }
@@ -138,7 +169,7 @@ public class ReachReferenceTest {
         && Presses.physical(t.gesture(), layout).filter(p -> p.size() == 1).isPresent();
   }
 
-  @Property(seed = "20310314", tries = 300, shrinking = ShrinkingMode.OFF)
+  @Property(seed = "20310314", tries = 120, shrinking = ShrinkingMode.OFF)
   void everyWayEndsInItsActionAndWhateverWorksHasOne(@ForAll long seed) {
     everyWayEndsInItsAction(seed);
   }
@@ -156,7 +187,9 @@ public class ReachReferenceTest {
     Reach reach = new Reach(traces);
     Reach easiest = new Reach(traces);
     for (TracedBinding t : traces.all()) {
-      assertThat(easiest.easiest(t)).as("%s", t).isEqualTo(reach.of(t).stream().findFirst());
+      assertThat(easiest.easiest(t).map(Reach.Way::gesture))
+          .as("%s of %s", t, reach.of(t).stream().map(w -> w.gesture() + " " + w.effort()).toList())
+          .isEqualTo(reach.of(t).stream().map(Reach.Way::gesture).findFirst());
     }
     for (TracedBinding t : traces.all()) {
       List<Reach.Way> ways = reach.of(t);

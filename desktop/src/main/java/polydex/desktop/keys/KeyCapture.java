@@ -224,7 +224,9 @@ public final class KeyCapture {
   private void pressed(Made made, long nanos) {
     Made press = made;
     if (spelled && made.what() instanceof Physical.Press p) {
-      press = new Made(new Physical.Press(Held.of(latched), p.key()), made.stillHeld());
+      press =
+          new Made(
+              new Physical.Press(Held.of(latched), p.key()), made.kept().common(Held.of(latched)));
       latched = Modifiers.NONE;
       hold();
     }
