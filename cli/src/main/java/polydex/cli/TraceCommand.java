@@ -5,8 +5,11 @@ import java.io.InputStreamReader;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
@@ -17,9 +20,11 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
+import polydex.boards.Presses;
 import polydex.files.json.ModelJson;
 import polydex.keys.Gesture;
 import polydex.keys.GestureSyntaxException;
+import polydex.keys.Visible;
 import polydex.route.Passage;
 import polydex.route.Setup;
 import polydex.route.Trace;
@@ -38,6 +43,8 @@ import polydex.workspace.Workspace;
     },
     mixinStandardHelpOptions = true)
 final class TraceCommand implements Callable<Integer> {
+  private static final String FAMILY = "A family can't be pressed; give one of its members.";
+
   @Mixin private Source source;
   @Spec private CommandSpec spec;
 
@@ -55,7 +62,8 @@ final class TraceCommand implements Callable<Integer> {
       paramLabel = "GESTURE",
       description =
           "As in Ctrl+Shift+S or \"Ctrl+K Ctrl+S\"; see docs/notation.md. With - one stands on each"
-              + " line of the standard input, and each is answered on a line as JSON.")
+              + " line of the standard input, and each is answered on a line as JSON, in every setup or"
+              + " in the one whose id stands before it and a tab.")
   private String written;
 
   record PassageRow(
@@ -65,7 +73,9 @@ final class TraceCommand implements Callable<Integer> {
       String layer,
       String kind,
       String in,
+      String inByPlace,
       Optional<String> out,
+      Optional<String> outByPlace,
       String verb,
       String reason,
       String why) {}
@@ -80,6 +90,9 @@ final class TraceCommand implements Callable<Integer> {
       String sentence) {}
 
   record Answer(String gesture, String setup, List<PassageRow> passages, List<Result> results) {}
+
+  /** What is answered for a line that can't be followed. */
+  record Refusal(String gesture, String error) {}
 
   @Override
   public Integer call() throws Exception {
@@ -104,25 +117,68 @@ final class TraceCommand implements Callable<Integer> {
     return trace.outcome() instanceof Trace.Nothing ? Main.NO : Main.DONE;
   }
 
-  /** Every line of the standard input in every setup that is meant. */
+  /** Every line of the standard input in the setup that it names, or in every one that is meant. */
   private int answerLines() throws Exception {
     Workspace workspace = source.workspace();
-    List<Tracer> tracers =
-        source.setups(workspace, setupName).stream()
-            .map(s -> Tracer.of(s, workspace.world()))
-            .toList();
+    Map<String, Tracer> tracers = new LinkedHashMap<>();
+    Map<String, String> problems = new HashMap<>();
+    for (Setup setup : source.setups(workspace, setupName)) {
+      Optional<String> problem = workspace.world().problem(setup);
+      if (problem.isPresent()) {
+        problems.put(setup.id().value(), problem.get());
+      } else {
+        tracers.put(setup.id().value(), Tracer.of(setup, workspace.world()));
+      }
+    }
     PrintWriter out = spec.commandLine().getOut();
     BufferedReader in =
         new BufferedReader(new InputStreamReader(System.in, StandardCharsets.UTF_8));
     for (String line = in.readLine(); line != null; line = in.readLine()) {
       if (!line.isBlank()) {
-        Gesture gesture = gesture(line);
-        for (Tracer tracer : tracers) {
-          out.println(ModelJson.write(answer(workspace, tracer.setup(), tracer.trace(gesture))));
-        }
+        answerLine(workspace, tracers, problems, line, out);
       }
     }
+    out.flush();
     return Main.DONE;
+  }
+
+  private static void answerLine(
+      Workspace workspace,
+      Map<String, Tracer> tracers,
+      Map<String, String> problems,
+      String line,
+      PrintWriter out) {
+    int tab = line.indexOf('\t');
+    String text = line.substring(tab + 1);
+    String named = tab < 0 ? "" : line.substring(0, tab).strip();
+    Optional<Gesture> gesture = Optional.empty();
+    String error = "";
+    try {
+      gesture = Optional.of(Gesture.parse(text)).filter(g -> !g.isFamily());
+      error = gesture.isEmpty() ? FAMILY : "";
+    } catch (GestureSyntaxException e) {
+      error = String.valueOf(e.getMessage());
+    }
+    if (error.isEmpty() && tab >= 0 && !tracers.containsKey(named)) {
+      error =
+          problems.getOrDefault(
+              named, "There is no setup with the id \u201c" + Visible.of(named, 80) + "\u201d.");
+    }
+    if (!error.isEmpty() || gesture.isEmpty()) {
+      out.println(ModelJson.answerLine(new Refusal(text, error)));
+      return;
+    }
+    for (Map.Entry<String, Tracer> tracer : tracers.entrySet()) {
+      if (tab < 0 || tracer.getKey().equals(named)) {
+        Tracer t = tracer.getValue();
+        out.println(ModelJson.answerLine(answer(workspace, t.setup(), t.trace(gesture.get()))));
+      }
+    }
+    if (tab < 0) {
+      for (String problem : problems.values()) {
+        out.println(ModelJson.answerLine(new Refusal(text, problem)));
+      }
+    }
   }
 
   private static Answer answer(Workspace workspace, Setup setup, Trace trace) {
@@ -137,8 +193,7 @@ final class TraceCommand implements Callable<Integer> {
     try {
       Gesture gesture = Gesture.parse(text);
       if (gesture.isFamily()) {
-        throw new ParameterException(
-            spec.commandLine(), "A family can't be pressed; give one of its members.");
+        throw new ParameterException(spec.commandLine(), FAMILY);
       }
       return gesture;
     } catch (GestureSyntaxException e) {
@@ -154,7 +209,9 @@ final class TraceCommand implements Callable<Integer> {
         p.layer().title(),
         lower(p.layer().kind()),
         p.in().toString(),
+        Presses.byPlace(p.received()).toString(),
         p.out().map(Object::toString),
+        p.sent().map(Presses::byPlace).map(Object::toString),
         lower(p.verb()),
         lower(p.reason()),
         p.why());

@@ -16,6 +16,7 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import polydex.files.Shipped;
 import polydex.files.json.ModelFiles;
@@ -144,6 +145,78 @@ class HostileInputTest {
       }
     }
     assertThat(refused).isBetween(MUTANTS / 5, MUTANTS - MUTANTS / 5);
+  }
+
+  /** What could only be understood by guessing, at its place in the demo's world. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = ';',
+      textBlock =
+          """
+          /keymaps/0/environment/kind/reserved/-; {"gesture": "Ctrl+{A,B}", "action": "file.save"}; not one stroke
+          /keymaps/0/environment/kind/reserved/-; {"gesture": "Ctrl+K A", "action": "file.save"}; not one stroke
+          /keymaps/0/bindings/0/opens; "nowhere"; opens the context
+          /keymaps/0/bindings/0/gesture; "Ctrl+{A,A}"; all different
+          /setups/0/machine/remaps/-; {"title": "x", "strokeRules": [{"from": "Ctrl+Click", "to": "Ctrl+A"}]}; not one stroke
+          /setups/0/machine/remaps/-; {"title": "x", "strokeRules": [{"from": "Ctrl+A", "to": "Ctrl+{A,B}"}]}; not one stroke
+          /setups/0/machine/focus/contexts/-; "nowhere"; no context
+          /setups/3/machine/focus/kept/-; "Shift*2"; not one stroke
+          /setups/3/machine/focus/sent/-; "Ctrl+{1..9}"; not one stroke
+          /setups/3/machine/focus/tapDelayMillis; null; tapDelayMillis
+          """)
+  void whatCouldOnlyBeGuessedIsRefused(String at, String value, String said) throws Exception {
+    JsonNode world = world();
+    int last = at.lastIndexOf('/');
+    String name = at.substring(last + 1);
+    JsonNode parent = world.at(at.substring(0, last));
+    if (parent.isMissingNode()) {
+      int before = at.lastIndexOf('/', last - 1);
+      parent =
+          ((ObjectNode) world.at(at.substring(0, before))).putArray(at.substring(before + 1, last));
+    }
+    if (parent instanceof ArrayNode a) {
+      a.add(JSON.readTree(value));
+    } else if (value.equals("null")) {
+      ((ObjectNode) parent).remove(name);
+    } else {
+      ((ObjectNode) parent).set(name, JSON.readTree(value));
+    }
+    Path file = folder.resolve("w.json");
+    Files.write(file, ASCII.writeValueAsBytes(world));
+    Ran ran = Ran.run("trace", "--world", file.toString(), "Ctrl+Shift+S");
+    assertThat(ran.code()).as(ran.out()).isEqualTo(Main.FILE);
+    assertThat(ran.err()).contains(said);
+    assertSaid(ran, at);
+  }
+
+  /** As many machines in one another as are allowed, and one more, and very many. */
+  @Test
+  void machinesInOneAnotherAreRefusedFromSixtyFiveOn() throws Exception {
+    for (int machines : new int[] {64, 65, 900}) {
+      JsonNode world = world();
+      JsonNode deep = world.at("/setups/0/machine");
+      String desk = JSON.writeValueAsString(deep);
+      ObjectNode window = (ObjectNode) world.at("/setups/3/machine/focus").deepCopy();
+      window.remove("inner");
+      String head = JSON.writeValueAsString(window);
+      String around = desk.replaceAll("\"focus\":\\{[^{}]*\\}", "\"focus\":FOCUS");
+      assertThat(around).contains("FOCUS").doesNotContain("FOCUS\":{");
+      StringBuilder text = new StringBuilder(desk);
+      String open = around.substring(0, around.indexOf("FOCUS"));
+      String close = around.substring(around.indexOf("FOCUS") + 5);
+      for (int i = 1; i < machines; i++) {
+        text.insert(0, open + head.substring(0, head.length() - 1) + ",\"inner\":");
+        text.append("}").append(close);
+      }
+      String whole =
+          JSON.writeValueAsString(world).replace("\"machine\":" + desk, "\"machine\":" + text);
+      Path file = Files.writeString(folder.resolve("deep.json"), whole);
+      Ran ran =
+          Ran.run(
+              "trace", "--world", file.toString(), "-s", world.at("/setups/0/id").asText(), "A");
+      assertSaid(ran, machines);
+      assertThat(ran.code() == Main.FILE).as(ran.err()).isEqualTo(machines > 64);
+    }
   }
 
   @ParameterizedTest

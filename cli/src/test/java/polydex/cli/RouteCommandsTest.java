@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static polydex.cli.Ran.run;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
 import com.networknt.schema.JsonSchema;
 import java.io.ByteArrayInputStream;
 import java.io.InputStream;
@@ -94,12 +95,22 @@ class RouteCommandsTest {
   void aWorldOfOnesOwnIsTracedLineByLine() throws Exception {
     Path world = world(setup("s", "us"));
     InputStream before = System.in;
-    System.setIn(new ByteArrayInputStream("Ctrl+S\n\nQ\n".getBytes(StandardCharsets.UTF_8)));
+    String asked = "Ctrl+S\n\nQ\nCtrl+\nCtrl+{A,B}\ns\tCtrl+S\nmoon\tCtrl+S\né\n";
+    System.setIn(new ByteArrayInputStream(asked.getBytes(StandardCharsets.UTF_8)));
     try {
       List<String> lines = run("trace", "-", "--world", world.toString()).out().lines().toList();
-      assertThat(lines).hasSize(2);
-      assertThat(lines.get(0)).contains("\"action\":\"save\"");
+      assertThat(lines).hasSize(7);
+      assertThat(lines.get(0)).contains("\"action\":\"save\"", "\"inByPlace\":\"Ctrl+<KeyS>\"");
       assertThat(lines.get(1)).contains("\"text\":\"q\"");
+      assertThat(lines.get(2)).contains("\"error\":\"Column 6");
+      assertThat(lines.get(3)).contains("\"error\":\"A family");
+      assertThat(lines.get(4)).isEqualTo(lines.getFirst());
+      assertThat(lines.get(5)).contains("no setup with the id “moon”");
+      assertThat(lines.get(6)).contains("\"passages\":[]");
+      JsonSchema rules = Ran.schema("trace");
+      for (String line : lines) {
+        assertThat(rules.validate(new ObjectMapper().readTree(line))).as(line).isEmpty();
+      }
     } finally {
       System.setIn(before);
     }

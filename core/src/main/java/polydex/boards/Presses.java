@@ -82,6 +82,15 @@ public sealed interface Presses {
     return describe(press, Held.NOTHING, layout);
   }
 
+  /** The same with its key named by its place, whatever the layout. */
+  static Step byPlace(Physical press) {
+    return switch (press) {
+      case Physical.Press p -> new Step.Stroke(p.held(), new KeyRef.Placed(p.key()));
+      case Physical.ModifierTap t -> new Step.Tap(t.modifiers(), 1);
+      case Physical.PointerPress p -> new Step.Pointing(p.held(), p.act());
+    };
+  }
+
   /** The same inside a bracket that says already what is held. */
   private static Step describe(Physical press, Held said, Layout layout) {
     return switch (press) {

@@ -194,7 +194,10 @@ public final class ConflictFinder {
       delayedTap(traced, presses.size());
     }
     if (traced.works()) {
-      TypedStrokes.at(traces, traced, presses.get(Math.min(traced.opening(), presses.size() - 1)))
+      TypedStrokes.at(
+              traces,
+              traced,
+              presses.subList(Math.min(traced.opening(), presses.size()), presses.size()))
           .ifPresent(
               _ ->
                   add(

@@ -1,5 +1,6 @@
 package polydex.conflict;
 
+import java.util.List;
 import java.util.Optional;
 import polydex.boards.Layout;
 import polydex.keys.Modifier;
@@ -21,16 +22,18 @@ final class TypedStrokes {
   /**
    * The symbol that a working binding takes from whoever types it.
    *
-   * @param first the first press of its own under the fingers, behind those that only open a hold
+   * @param presses of its own under the fingers, behind those that only open a hold
    */
-  static Optional<Layout.Symbol> at(SetupTraces traces, TracedBinding traced, Physical first) {
-    if (!mayType(traces, traced.layer().depth(), first)) {
+  static Optional<Layout.Symbol> at(
+      SetupTraces traces, TracedBinding traced, List<Physical> presses) {
+    if (presses.stream().noneMatch(p -> mayType(traces, traced.layer().depth(), p))) {
       return Optional.empty();
     }
     return traces.trace(traced).passages().stream()
         .filter(p -> p.press() >= traced.opening() && p.layer().equals(traced.layer()))
-        .findFirst()
-        .flatMap(p -> typed(traces, p));
+        .filter(p -> p.verb() == Passage.Verb.TAKES || p.verb() == Passage.Verb.HOLDS)
+        .flatMap(p -> typed(traces, p).stream())
+        .findFirst();
   }
 
   /** Most gestures hold nothing that types and meet no remap, which spares following them. */

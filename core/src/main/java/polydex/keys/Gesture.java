@@ -68,6 +68,14 @@ public record Gesture(List<Step> steps) {
     return new GestureParser(text).gesture();
   }
 
+  /** Whether it is one key with what is held, or one tap: no family, and nothing of a pointer. */
+  public boolean isStroke() {
+    return steps.size() == 1
+        && (steps.getFirst() instanceof Tap t
+            ? t.times() == 1
+            : steps.getFirst() instanceof Stroke && !isFamily());
+  }
+
   /** Whether it stands for several gestures that differ in one key. */
   public boolean isFamily() {
     return steps.stream().anyMatch(Gesture::hasFamily);

@@ -230,6 +230,9 @@ final class GestureParser {
     if (!accept('}')) {
       throw expected("\u201c,\u201d, \u201c..\u201d or \u201c}\u201d");
     }
+    if (members.stream().distinct().count() < members.size()) {
+      throw expected(start, "a family whose keys are all different");
+    }
     if (members.size() < 2 || members.size() > LARGEST_FAMILY) {
       throw expected(start, "a family of 2 to " + LARGEST_FAMILY + " keys");
     }

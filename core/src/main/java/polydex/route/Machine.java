@@ -250,9 +250,11 @@ public record Machine(
     return exists(of, binding) && !isSwitchedOff(of, binding);
   }
 
-  /** Whether a built-in binding of the desktop's was switched off. */
+  /** Whether a built-in binding of the desktop's was switched off; one that is fixed never is. */
   public boolean isSwitchedOff(Layer.Kind of, Binding binding) {
-    return of == Layer.Kind.DESKTOP && switchedOff.contains(binding.id());
+    return of == Layer.Kind.DESKTOP
+        && switchedOff.contains(binding.id())
+        && !binding.remarks().fixed();
   }
 
   /** The same under another name. */

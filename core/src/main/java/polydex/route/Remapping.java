@@ -32,6 +32,9 @@ final class Remapping {
 
   Remapping(Remap remap, Layout layout) {
     for (Remap.StrokeRule rule : remap.strokeRules()) {
+      if (!rule.from().isStroke() || !rule.to().isStroke()) {
+        continue; // refused where it is read; a setup's check names what was there before
+      }
       Optional<List<Physical>> from = Presses.physical(rule.from(), layout);
       Optional<List<Physical>> to = Presses.physical(rule.to(), layout);
       // A rule about characters that the layout lacks can never match.

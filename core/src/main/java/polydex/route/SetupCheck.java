@@ -84,6 +84,12 @@ public final class SetupCheck {
       check.stop(0, Kind.BOARD, "There is no board “%s”.".formatted(setup.board()));
     }
     List<Machine> machines = setup.machines();
+    if (machines.size() > Refused.MOST_MACHINES) {
+      check.stop(
+          Refused.MOST_MACHINES,
+          Kind.FOCUS,
+          "More than %d machines in one another.".formatted(Refused.MOST_MACHINES));
+    }
     for (int depth = 0; depth < machines.size(); depth++) {
       check.machine(depth, machines.get(depth), depth == 0 ? board : null);
     }
@@ -126,6 +132,17 @@ public final class SetupCheck {
                           Kind.SWITCHED_OFF,
                           id,
                           "%s has no binding “%s” now.".formatted(p.title(), id)));
+          machine.switchedOff().stream()
+              .flatMap(id -> catalog.binding(p.id(), id).stream())
+              .filter(b -> b.remarks().fixed())
+              .forEach(
+                  b ->
+                      say(
+                          depth,
+                          Kind.SWITCHED_OFF,
+                          b.id(),
+                          "%s of %s can't be switched off, and is on."
+                              .formatted(b.gesture(), p.title())));
           own(depth, machine, p);
         });
     focus(depth, machine);
@@ -205,6 +222,11 @@ public final class SetupCheck {
 
   private void strokeRule(int depth, String name, StrokeRule rule, Layout layout) {
     for (Gesture side : List.of(rule.from(), rule.to())) {
+      Optional<String> refused = Refused.stroke(side);
+      if (refused.isPresent()) {
+        say(depth, Kind.STROKE_RULE, name, refused.get() + " The rule does nothing.");
+        return;
+      }
       if (!(Presses.of(side, layout) instanceof Presses.Typable t) || t.list().size() != 1) {
         say(
             depth,
@@ -332,7 +354,10 @@ public final class SetupCheck {
 
   private void strokes(int depth, Kind kind, List<Gesture> strokes, Layout layout) {
     for (int i = 0; i < strokes.size(); i++) {
-      if (Presses.physical(strokes.get(i), layout).isEmpty()) {
+      Optional<String> refused = Refused.stroke(strokes.get(i));
+      if (refused.isPresent()) {
+        say(depth, kind, String.valueOf(i), refused.get() + " It does nothing here.");
+      } else if (Presses.physical(strokes.get(i), layout).isEmpty()) {
         say(
             depth,
             kind,

@@ -392,7 +392,9 @@ final class Station {
   }
 
   private Optional<Physical> single(Gesture gesture) {
-    return Presses.physical(gesture, layout).map(l -> matched(l.getFirst()).eitherSide());
+    return gesture.isStroke()
+        ? Presses.physical(gesture, layout).map(l -> matched(l.getFirst()).eitherSide())
+        : Optional.empty();
   }
 
   private String title(EnvironmentId environment) {

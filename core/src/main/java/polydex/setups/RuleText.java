@@ -6,7 +6,6 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import polydex.keys.Gesture;
-import polydex.keys.Step;
 import polydex.route.Remap;
 import polydex.route.Remap.KeyRule;
 import polydex.route.Remap.Part;
@@ -114,10 +113,7 @@ public final class RuleText {
    */
   public static Gesture stroke(String text) {
     Gesture gesture = Gesture.parse(text.strip());
-    if (gesture.steps().size() != 1
-        || gesture.isFamily()
-        || !(gesture.steps().getFirst() instanceof Step.Stroke
-            || gesture.steps().getFirst() instanceof Step.Tap)) {
+    if (!gesture.isStroke()) {
       throw new IllegalArgumentException(
           "“%s” is not one stroke, such as Ctrl+S.".formatted(text.strip()));
     }

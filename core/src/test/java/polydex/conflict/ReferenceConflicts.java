@@ -176,7 +176,7 @@ public final class ReferenceConflicts {
       String[] ends = tracer.outcomes(e.gesture()).split(", ");
       String end = ends[ends.length - 1];
       boolean works = end.equals(action(e));
-      if (works && ends.length > 1 + e.opening()) {
+      if (works && ends.length > (e.opening() > 0 ? 2 : 1)) {
         firedBefore(e, tracer.log());
       } else if (!works) {
         cause(e, tracer.log(), end);
@@ -328,7 +328,8 @@ public final class ReferenceConflicts {
 
   private void text(Entry e, List<Seen> log) {
     for (Seen s : log) {
-      if (s.press() >= e.opening() && isAt(e, s)) {
+      boolean has = s.verb().equals("takes") || s.verb().equals("holds");
+      if (s.press() >= e.opening() && isAt(e, s) && has) {
         if (s.in() instanceof Physical.Press p && p.held().keys().isEmpty()) {
           Modifiers m = p.held().modifiers();
           boolean shiftAlone = m.without(Modifier.SHIFT).isEmpty();
@@ -340,9 +341,9 @@ public final class ReferenceConflicts {
           }
           if (!shiftAlone && layout(e.depth()).typed(p.key(), m).isPresent()) {
             say("types-text", e, action(e));
+            return;
           }
         }
-        return;
       }
     }
   }

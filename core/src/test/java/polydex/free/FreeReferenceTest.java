@@ -3,6 +3,7 @@ package polydex.free;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Random;
 import java.util.Set;
@@ -65,7 +66,9 @@ class FreeReferenceTest {
       }
       all.add(held);
     }
-    all.add(Modifiers.of(Modifier.CTRL, Modifiers.Side.RIGHT));
+    Modifiers right = Modifiers.of(Modifier.CTRL, Modifiers.Side.RIGHT);
+    all.add(right);
+    all.add(right.and(Modifiers.of(Modifier.CTRL, Modifiers.Side.LEFT)));
     return all;
   }
 
@@ -145,7 +148,9 @@ class FreeReferenceTest {
       return found instanceof Verdict.Free ? "lost" : kind(found);
     }
     Set<String> before = new ReferenceConflicts(world, setup, 280).working();
-    if (!new ReferenceConflicts(world, with, 280).working().containsAll(before)) {
+    Set<String> lost = new HashSet<>(before);
+    lost.removeAll(new ReferenceConflicts(world, with, 280).working());
+    if (!lost.isEmpty()) {
       return "taken";
     }
     boolean types = false;
@@ -153,6 +158,11 @@ class FreeReferenceTest {
       Setup was = active.isEmpty() ? setup : setup.withContexts(active);
       Setup now = active.isEmpty() ? with : with.withContexts(active);
       for (Physical press : EVERYTHING) {
+        // Nobody holds both keys of a name unless a gesture asks for it.
+        if (press.held().modifiers().each().size() > press.held().modifiers().count()
+            && !gesture.toString().contains("LeftCtrl+RightCtrl")) {
+          continue;
+        }
         Gesture stroke =
             Gesture.of(Presses.describe(press, world.layouts().get(setup.machine().layout())));
         String before1 = new ReferenceTracer(world, was).outcomes(stroke);

@@ -23,6 +23,7 @@ import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
 import polydex.files.FileProblem;
 import polydex.files.Shipped;
+import polydex.route.Refused;
 import polydex.route.Setup;
 import polydex.route.SetupId;
 import polydex.workspace.Change;
@@ -212,7 +213,7 @@ record BundleFile(
   }
 
   private static void check(Workspace now, Setup setup, String name) throws FileProblem {
-    String problem = now.world().problem(setup).orElse("");
+    String problem = Refused.in(setup).or(() -> now.world().problem(setup)).orElse("");
     if (!problem.isEmpty()) {
       throw new FileProblem("%s: %s Nothing was taken.".formatted(name, problem));
     }

@@ -26,11 +26,25 @@ public final class JsonReason {
   private static final Pattern NAME =
       Pattern.compile("Duplicate (?:field|Object property)[^\"'\u201c]*[\"'](.*)[\"']");
   private static final int LONGEST = 80;
+  private static final String TOO_DEEP = "it is nested too deeply, or holds too long a name.";
 
   private JsonReason() {}
 
+  /** Whether it is one of those that stand inside others, which a reader makes of them. */
+  private static boolean isNestedTooDeeply(Throwable e) {
+    for (Throwable at = e; at != null; at = at.getCause()) {
+      if (at instanceof StreamConstraintsException) {
+        return true;
+      }
+    }
+    return false;
+  }
+
   /** The reason, as a sentence or the end of one. */
   public static String of(Throwable e) {
+    if (isNestedTooDeeply(e)) {
+      return TOO_DEEP;
+    }
     if (e instanceof JsonProcessingException json) {
       return json.getCause() instanceof IllegalArgumentException own && own.getMessage() != null
           ? ours(own)
@@ -62,7 +76,6 @@ public final class JsonReason {
                       .map(String::valueOf)
                       .collect(Collectors.joining(", ")));
       case MismatchedInputException m -> missing(m);
-      case StreamConstraintsException _ -> "it is nested too deeply, or holds too long a name.";
       case JsonParseException p -> parsed(p.getOriginalMessage());
       default -> "this can't be read.";
     };

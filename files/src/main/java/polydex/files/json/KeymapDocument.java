@@ -13,6 +13,7 @@ import polydex.catalog.Action;
 import polydex.catalog.Binding;
 import polydex.catalog.Environment;
 import polydex.files.FileProblem;
+import polydex.route.Refused;
 
 /**
  * A keymap file as it was read, whole: fields that the model does not know and the order of
@@ -38,8 +39,12 @@ public final class KeymapDocument {
   public static KeymapDocument read(String name, String text) throws FileProblem {
     JsonNode tree = ModelJson.tree(name, text);
     Schemas.check("keymap", name, text, tree);
-    return new KeymapDocument(
-        (ObjectNode) tree, ModelJson.readLenient(name, text, KeymapFile.class));
+    KeymapFile keymap = ModelJson.readLenient(name, text, KeymapFile.class);
+    Optional<String> refused = Refused.in(keymap.environment(), keymap.bindings());
+    if (refused.isPresent()) {
+      throw new FileProblem("%s: %s Nothing was taken.".formatted(name, refused.get()));
+    }
+    return new KeymapDocument((ObjectNode) tree, keymap);
   }
 
   /** A keymap that comes from no file. */

@@ -33,6 +33,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import polydex.boards.Board;
 import polydex.boards.Layout;
 import polydex.catalog.Action;
@@ -47,6 +48,7 @@ import polydex.fit.OwnBinding;
 import polydex.fit.Target;
 import polydex.keys.Gesture;
 import polydex.route.Machine;
+import polydex.route.Refused;
 import polydex.route.Remap;
 import polydex.route.SetupId;
 
@@ -60,8 +62,11 @@ public final class ModelJson {
   private static final ObjectMapper LENIENT =
       MAPPER.copy().disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES);
 
-  /** Machines in session windows of others take the most, some four a machine. */
-  private static final int DEEPEST = 100;
+  /** Machines in session windows of others take the most, two a machine. */
+  private static final int DEEPEST = 2 * Refused.MOST_MACHINES + 12;
+
+  /** So many steps of a path in a file are told, and the last two. */
+  private static final int LONGEST_PATH = 12;
 
   private ModelJson() {}
 
@@ -117,6 +122,15 @@ public final class ModelJson {
     }
   }
 
+  /** The same on one line. */
+  public static String answerLine(Object value) {
+    try {
+      return ANSWERS.writeValueAsString(value);
+    } catch (JsonProcessingException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
   /**
    * Reads a value, passing over fields that the model does not know.
    *
@@ -158,7 +172,10 @@ public final class ModelJson {
     if (!(e instanceof JsonMappingException m) || m.getPath().isEmpty()) {
       return "";
     }
-    return m.getPath().stream()
+    int all = m.getPath().size();
+    return IntStream.range(0, all)
+        .filter(i -> i < LONGEST_PATH || i >= all - 2)
+        .mapToObj(m.getPath()::get)
         .map(r -> r.getFieldName() == null ? "[" + r.getIndex() + "]" : "." + r.getFieldName())
         .collect(Collectors.joining("", ", at ", ""))
         .replaceFirst("at \\.", "at ");

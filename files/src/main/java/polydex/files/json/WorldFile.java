@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import polydex.boards.Board;
 import polydex.boards.Layout;
 import polydex.catalog.Action;
@@ -16,7 +17,9 @@ import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
 import polydex.files.FileProblem;
+import polydex.route.Refused;
 import polydex.route.Setup;
+import polydex.route.SetupCheck;
 import polydex.workspace.Workspace;
 
 /**
@@ -66,12 +69,37 @@ public record WorldFile(
           "%s: “%s” is no format that is known here; it is %s."
               .formatted(name, world.format(), FORMAT));
     }
+    for (KeymapFile keymap : world.keymaps()) {
+      refuse(name, Refused.in(keymap.environment(), keymap.bindings()));
+    }
+    for (Setup setup : world.setups()) {
+      refuse(name, Refused.in(setup));
+    }
     try {
-      return world.workspace(shippedBoards, shippedLayouts);
+      return refusingUnknown(name, world.workspace(shippedBoards, shippedLayouts));
     } catch (IllegalArgumentException e) {
       throw new FileProblem(
           "%s holds something that can't be: %s.".formatted(name, e.getMessage()), e);
     }
+  }
+
+  private static void refuse(String name, Optional<String> why) throws FileProblem {
+    if (why.isPresent()) {
+      throw new FileProblem("%s: %s".formatted(name, why.get()));
+    }
+  }
+
+  /** A name that nothing has would be passed over in silence when a setup is traced. */
+  private static Workspace refusingUnknown(String name, Workspace workspace) throws FileProblem {
+    for (Setup setup : workspace.setups().values()) {
+      refuse(
+          name,
+          SetupCheck.of(setup, workspace.world()).stream()
+              .filter(m -> m.spot().kind() == SetupCheck.Kind.CONTEXT)
+              .findFirst()
+              .map(m -> "in the setup “%s”: %s".formatted(setup.title(), m.sentence())));
+    }
+    return workspace;
   }
 
   private Workspace workspace(List<Board> shippedBoards, List<Layout> shippedLayouts) {
