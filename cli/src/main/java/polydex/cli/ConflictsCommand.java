@@ -2,8 +2,10 @@ package polydex.cli;
 
 import java.io.PrintWriter;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
@@ -35,6 +37,9 @@ import polydex.workspace.Workspace;
     },
     mixinStandardHelpOptions = true)
 final class ConflictsCommand implements Callable<Integer> {
+  /** So many other gestures are named of one cause. */
+  private static final int OTHERS = 6;
+
   @Mixin private Source source;
   @Mixin private Asked asked;
   @Spec private CommandSpec spec;
@@ -44,6 +49,11 @@ final class ConflictsCommand implements Callable<Integer> {
       paramLabel = "KIND",
       description = "Only this kind: ${COMPLETION-CANDIDATES}.")
   Conflict.@Nullable Kind kind;
+
+  @Option(
+      names = "--each",
+      description = "A line for every conflict, also where many have one cause.")
+  private boolean each;
 
   @Option(
       names = "--fail-on",
@@ -57,6 +67,7 @@ final class ConflictsCommand implements Callable<Integer> {
       String kind,
       String setup,
       int severity,
+      String rank,
       String environment,
       String context,
       String action,
@@ -114,6 +125,7 @@ final class ConflictsCommand implements Callable<Integer> {
         c.kind().written(),
         c.setup().orElse(SetupId.NONE).value(),
         c.severity(),
+        c.rank().written(),
         c.loser().environment().value(),
         c.loser().context(),
         c.loser().action().value(),
@@ -134,6 +146,21 @@ final class ConflictsCommand implements Callable<Integer> {
               case 1 -> ": 1 conflict";
               default -> ": %,d conflicts".formatted(rows.size());
             });
-    rows.forEach(r -> out.printf("  %3d  %-12s %s%n", r.severity(), r.kind(), r.sentence()));
+    Map<String, List<ConflictRow>> byCause = new LinkedHashMap<>();
+    rows.forEach(r -> byCause.computeIfAbsent(r.cause(), _ -> new ArrayList<>()).add(r));
+    for (List<ConflictRow> some : byCause.values()) {
+      int shown = each ? some.size() : 1;
+      some.subList(0, shown)
+          .forEach(r -> out.printf("  %3d  %-12s %s%n", r.severity(), r.kind(), r.sentence()));
+      if (some.size() > shown) {
+        List<String> others =
+            some.subList(shown, some.size()).stream().map(ConflictRow::gesture).distinct().toList();
+        out.printf(
+            "       and %s for the same reason: %s%s%n",
+            some.size() == 2 ? "1 more" : "%,d more".formatted(some.size() - 1),
+            String.join(", ", others.subList(0, Math.min(OTHERS, others.size()))),
+            others.size() > OTHERS ? ", ..." : "");
+      }
+    }
   }
 }

@@ -2,7 +2,6 @@ package polydex.cli;
 
 import java.io.PrintWriter;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
@@ -98,7 +97,7 @@ final class PlanCommand implements Callable<Integer> {
           .filter(c -> (kind == null || c.kind() == kind) && c.severity() >= atLeast)
           .forEach(chosen::add);
     }
-    chosen.sort(Comparator.comparingInt(c -> -c.severity()));
+    chosen.sort(Conflict.WORST_FIRST);
     Trial trial = new Trial(new Situation(workspace.world(), workspace.setups()), person);
     Fix.Weights weights = weights();
     Plan plan =

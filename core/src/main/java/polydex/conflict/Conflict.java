@@ -1,5 +1,6 @@
 package polydex.conflict;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -26,6 +27,9 @@ import polydex.route.Trace.Typed;
  * @param cause the same for all conflicts that one thing brings about, whatever the setup
  * @param stillWorks gestures that do reach the losing action on its machine, the easiest first
  * @param severity 0 to 100
+ * @param rank what it comes to
+ * @param character that the stroke types where nobody takes it, if that is what is wrong; else
+ *     empty
  */
 public record Conflict(
     Kind kind,
@@ -36,7 +40,9 @@ public record Conflict(
     Outcome instead,
     String cause,
     List<Gesture> stillWorks,
-    int severity) {
+    int severity,
+    Rank rank,
+    String character) {
 
   /** What can be wrong. */
   public enum Kind {
@@ -141,9 +147,27 @@ public record Conflict(
       boolean own,
       int depth) {}
 
+  /** By rank, then by severity; of the same by the action, since making identities takes longer. */
+  public static final Comparator<Conflict> WORST_FIRST =
+      Comparator.comparing(Conflict::rank)
+          .thenComparingInt(c -> -c.severity())
+          .thenComparing(c -> c.loser().action())
+          .thenComparing(Conflict::id);
+
   /** Copies the list. */
   public Conflict {
     stillWorks = List.copyOf(stillWorks);
+  }
+
+  /** One of which nobody asks how it compares with others. */
+  Conflict(
+      Kind kind,
+      Optional<SetupId> setup,
+      Party loser,
+      Optional<Party> winner,
+      Optional<Layer> at,
+      Outcome instead) {
+    this(kind, setup, loser, winner, at, instead, "", List.of(), 0, Rank.MISSED, "");
   }
 
   /** Stable from run to run: it says which two sides clash, not what else is known of them. */

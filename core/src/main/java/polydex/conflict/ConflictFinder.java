@@ -35,6 +35,7 @@ import polydex.route.Trace.Acted;
 import polydex.route.Trace.Nothing;
 import polydex.route.Trace.Outcome;
 import polydex.route.TracedBinding;
+import polydex.route.Tracer;
 import polydex.route.World;
 
 /**
@@ -48,12 +49,6 @@ import polydex.route.World;
 public final class ConflictFinder {
 
   private record PressPlace(Layer layer, boolean own, String context, List<Physical> presses) {}
-
-  /** By severity; of the same one by the action, since making identities takes longer. */
-  static final Comparator<Conflict> WORST_FIRST =
-      Comparator.<Conflict>comparingInt(c -> -c.severity())
-          .thenComparing(c -> c.loser().action())
-          .thenComparing(Conflict::id);
 
   private final World world;
   private final Catalog catalog;
@@ -125,7 +120,7 @@ public final class ConflictFinder {
 
   /** The same conflict of a binding, of which it is asked again what else still works. */
   Conflict again(Conflict c, TracedBinding loser) {
-    List<Gesture> ways = stillWorks(loser);
+    List<Gesture> ways = stillWorks(loser, c.kind());
     return new Conflict(
         c.kind(),
         c.setup(),
@@ -135,7 +130,9 @@ public final class ConflictFinder {
         c.instead(),
         c.cause(),
         ways,
-        severity(c.instead(), ways, c.loser().action()));
+        severity(c.instead(), ways, c.loser().action()),
+        Rank.of(c.kind(), loser.works(), Severity.harm(c.instead(), catalog), !ways.isEmpty()),
+        c.character());
   }
 
   private int severity(Outcome instead, List<Gesture> ways, ActionId action) {
@@ -172,7 +169,7 @@ public final class ConflictFinder {
     }
     Map<String, Conflict> byId = new LinkedHashMap<>();
     found.forEach(c -> byId.putIfAbsent(c.id(), c));
-    return byId.values().stream().sorted(WORST_FIRST).toList();
+    return byId.values().stream().sorted(Conflict.WORST_FIRST).toList();
   }
 
   private static boolean differ(TracedBinding a, TracedBinding b) {
@@ -199,13 +196,14 @@ public final class ConflictFinder {
               traced,
               presses.subList(Math.min(traced.opening(), presses.size()), presses.size()))
           .ifPresent(
-              _ ->
+              symbol ->
                   add(
                       Kind.TYPES_TEXT,
                       traced,
                       Optional.of(party(traced)),
                       traced.layer(),
-                      traced.outcome()));
+                      traced.outcome(),
+                      Character.toString(symbol.codePoint())));
     }
   }
 
@@ -341,10 +339,20 @@ public final class ConflictFinder {
 
   private void add(
       Kind kind, TracedBinding loser, Optional<Party> winner, Layer at, Outcome instead) {
+    add(kind, loser, winner, at, instead, "");
+  }
+
+  private void add(
+      Kind kind,
+      TracedBinding loser,
+      Optional<Party> winner,
+      Layer at,
+      Outcome instead,
+      String character) {
     if (!kinds.test(kind)) {
       return;
     }
-    List<Gesture> stillWorks = withWays ? stillWorks(loser) : List.of();
+    List<Gesture> stillWorks = withWays ? stillWorks(loser, kind) : List.of();
     String by = winner.map(w -> w.environment() + " " + w.binding()).orElse("");
     Kind.Source source = kind.source();
     boolean inKeymap = source == Kind.Source.KEYMAP || by.isEmpty();
@@ -365,22 +373,73 @@ public final class ConflictFinder {
                 source == Kind.Source.LOSER ? "" : by,
                 inKeymap ? loser.environment().value() : ""),
             stillWorks,
-            severity(instead, stillWorks, loser.binding().action())));
+            severity(instead, stillWorks, loser.binding().action()),
+            Rank.of(kind, loser.works(), Severity.harm(instead, catalog), !stillWorks.isEmpty()),
+            character));
   }
 
-  /** Documented gestures that work, and what comes out as those that do not. */
-  private List<Gesture> stillWorks(TracedBinding loser) {
-    return reach.bindings(loser.binding().action()).stream()
-        .filter(other -> isWayOut(other, loser))
-        .flatMap(
-            other ->
-                other.works() && !other.equals(loser)
-                    ? Stream.of(other.gesture())
-                    : reach.of(other).stream().map(Reach.Way::gesture))
+  /**
+   * Gestures that do it where the loser holds: documented ones that work, what comes out as those
+   * that do not, and what the platform keeps for the action.
+   */
+  private List<Gesture> stillWorks(TracedBinding loser, Kind kind) {
+    ActionId action = loser.binding().action();
+    Stream<Gesture> kept =
+        traces.tracer().platform(loser.layer().depth()).reserved().stream()
+            .filter(r -> r.action().equals(action))
+            .map(Environment.Reserved::gesture)
+            .filter(g -> worksFor(g, loser));
+    Stream<Gesture> bound =
+        reach.bindings(action).stream()
+            .filter(other -> isWayOut(other, loser))
+            .flatMap(
+                other ->
+                    (other.works() && !other.equals(loser)
+                            ? Stream.of(other.gesture())
+                            : reach.of(other).stream().map(Reach.Way::gesture))
+                        .filter(g -> other.active().equals(loser.active()) || worksFor(g, loser)));
+    return Stream.concat(bound, kept)
         .filter(g -> !g.equals(loser.gesture()))
         .distinct()
+        .filter(g -> kind != Kind.NEEDS_FN || !needsFn(g))
+        .filter(g -> worksAsItStands(g, loser))
         .sorted(Comparator.comparingDouble(g -> reach.effort(g).orElse(Double.MAX_VALUE)))
         .toList();
+  }
+
+  /** Whether a gesture does the loser's action where the loser holds: with its context active. */
+  private boolean worksFor(Gesture gesture, TracedBinding loser) {
+    return does(traces.tracer(loser), gesture, loser);
+  }
+
+  /**
+   * Whether it does so as the setup stands, if the loser's context is active there: a context in it
+   * may take what it leaves.
+   */
+  private boolean worksAsItStands(Gesture gesture, TracedBinding loser) {
+    if (loser.active().isEmpty()
+        || !(traces.setup().innermost().focus() instanceof Machine.Running running)
+        || running.contexts().equals(List.of(loser.active().get()))) {
+      return true;
+    }
+    Environment environment = catalog.environment(running.application()).orElseThrow();
+    boolean active =
+        running.contexts().stream()
+            .anyMatch(c -> environment.outward(c).contains(loser.active().get()));
+    return !active || does(traces.tracer(), gesture, loser);
+  }
+
+  private static boolean does(Tracer tracer, Gesture gesture, TracedBinding loser) {
+    return !gesture.isFamily()
+        && tracer.results(gesture).getLast() instanceof Acted a
+        && a.action().equals(loser.binding().action())
+        && a.layer().depth() == loser.layer().depth();
+  }
+
+  private boolean needsFn(Gesture gesture) {
+    return Presses.physical(gesture, traces.tracer().layout()).stream()
+        .flatMap(List::stream)
+        .anyMatch(p -> p.pressedKey().filter(onlyWithFn::contains).isPresent());
   }
 
   /** On the same machine, and not merely another member of the losing family. */

@@ -7,6 +7,7 @@ import polydex.catalog.Context;
 import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
 import polydex.conflict.Conflict.Kind;
+import polydex.keys.Visible;
 import polydex.route.Layer;
 import polydex.route.Trace;
 
@@ -33,7 +34,7 @@ public final class ConflictSentence {
     String wanted = "\u201c" + catalog.title(conflict.loser().action()) + "\u201d";
     String where = where(catalog, conflict.loser().environment(), conflict.loser().context());
     String at = conflict.at().map(Layer::title).orElse("");
-    String instead = instead(conflict.instead(), catalog);
+    String instead = instead(conflict, catalog);
     String taker =
         conflict
             .winner()
@@ -41,7 +42,12 @@ public final class ConflictSentence {
             .filter(t -> !t.isEmpty())
             .orElse(at);
     return switch (conflict.kind()) {
-      case DUPLICATE -> "%s has it twice: %s, and %s never does.".formatted(where, instead, wanted);
+      case DUPLICATE ->
+          "%s has it twice: for %s first, and so never for %s."
+              .formatted(
+                  where,
+                  conflict.winner().map(w -> Fix.quoted(catalog, w.action())).orElse("another"),
+                  wanted);
       case AMBIGUOUS ->
           "In %s it is %s, but %s can be active at the same time, and then %s."
               .formatted(
@@ -73,8 +79,13 @@ public final class ConflictSentence {
           conflict.instead() instanceof Trace.Typed
               ? "You want %s in %s, but the stroke types here: %s."
                   .formatted(wanted, where, instead)
-              : "The stroke is how a character is typed here, and %s in %s takes it."
-                  .formatted(wanted, where);
+              : "The stroke is how %s is typed here, and %s in %s takes it."
+                  .formatted(
+                      conflict.character().isEmpty()
+                          ? "a character"
+                          : "\u201c" + Visible.of(conflict.character()) + "\u201d",
+                      wanted,
+                      where);
       case NEEDS_FN -> "%s in %s is there only with Fn on this board.".formatted(wanted, where);
       case DELAYED_TAP ->
           "%s in %s begins with a tap that %s keeps back too long; by then %s."
@@ -100,8 +111,15 @@ public final class ConflictSentence {
         : "it covers what every program uses.";
   }
 
-  private static String instead(Trace.Outcome outcome, Catalog catalog) {
-    return switch (outcome) {
+  /** What happens; where that has the name of what was wanted, it is told apart by its place. */
+  private static String instead(Conflict conflict, Catalog catalog) {
+    if (conflict.instead() instanceof Trace.Acted a
+        && catalog.title(a.action()).equals(catalog.title(conflict.loser().action()))
+        && !isHabit(conflict)) {
+      String of = catalog.environment(a.environment()).map(Environment::title).orElse("");
+      return "that of %s on %s happens".formatted(of, a.layer().machine());
+    }
+    return switch (conflict.instead()) {
       case Trace.Acted a -> "\u201c" + catalog.title(a.action()) + "\u201d happens";
       case Trace.Typed t -> "\u201c" + t.text() + "\u201d appears";
       case Trace.Nothing _ -> "nothing happens";

@@ -77,7 +77,7 @@ public final class ConflictUpdate {
         more.add(finder.again(c, losers.get(Side.of(c.loser()))));
       }
     }
-    more.sort(ConflictFinder.WORST_FIRST);
+    more.sort(Conflict.WORST_FIRST);
     return merged(kept, more);
   }
 
@@ -86,7 +86,7 @@ public final class ConflictUpdate {
     List<Conflict> all = new ArrayList<>(many.size() + few.size());
     int from = 0;
     for (Conflict c : few) {
-      int at = Collections.binarySearch(many, c, ConflictFinder.WORST_FIRST);
+      int at = Collections.binarySearch(many, c, Conflict.WORST_FIRST);
       int to = at < 0 ? -at - 1 : at;
       all.addAll(many.subList(from, to));
       all.add(c);

@@ -1,6 +1,5 @@
 package polydex.conflict;
 
-import java.util.List;
 import java.util.Optional;
 import polydex.route.SetupTraces;
 import polydex.route.TracedBinding;
@@ -21,10 +20,7 @@ public final class Failures {
                         ConflictFinder.party(binding),
                         c.winner(),
                         Optional.of(c.at()),
-                        c.instead(),
-                        "",
-                        List.of(),
-                        0),
+                        c.instead()),
                     traces.world().catalog()));
   }
 }

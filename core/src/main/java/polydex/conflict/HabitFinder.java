@@ -2,7 +2,6 @@ package polydex.conflict;
 
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -22,6 +21,8 @@ import polydex.catalog.EnvironmentId;
 import polydex.conflict.Conflict.Kind;
 import polydex.conflict.Conflict.Party;
 import polydex.keys.Gesture;
+import polydex.keys.Modifier;
+import polydex.keys.Step;
 import polydex.route.Layer;
 import polydex.route.Machine;
 import polydex.route.Setup;
@@ -104,9 +105,7 @@ public final class HabitFinder {
     gestures.forEach(
         (environment, by) -> by.keySet().forEach(action -> put(whoDoes, action, environment)));
     whoDoes.forEach((action, environments) -> splits(action, environments, found));
-    return found.stream()
-        .sorted(Comparator.<Conflict>comparingInt(c -> -c.severity()).thenComparing(Conflict::id))
-        .toList();
+    return found.stream().sorted(Conflict.WORST_FIRST).toList();
   }
 
   private static <K, V> void put(Map<K, List<V>> map, K key, V value) {
@@ -192,9 +191,48 @@ public final class HabitFinder {
         Optional.of(party(other)),
         Optional.empty(),
         instead,
-        kind.written() + "|" + one.environment() + "|" + other.environment(),
+        kind.written()
+            + (kind == Kind.SPLIT_HABIT && differByPrimary(one, other) ? "|primary|" : "|")
+            + one.environment()
+            + "|"
+            + other.environment(),
         List.of(),
-        Severity.of(harm, false, uses));
+        Severity.of(harm, false, uses),
+        Rank.HABIT,
+        "");
+  }
+
+  /** Whether the gestures are the same but for the modifier that programs there use most. */
+  private boolean differByPrimary(Known one, Known other) {
+    Modifier here = primary(one.environment());
+    Modifier there = primary(other.environment());
+    return here != there
+        && one.gesture().steps().size() == 1
+        && one.gesture().steps().getFirst() instanceof Step.Stroke a
+        && other.gesture().steps().size() == 1
+        && other.gesture().steps().getFirst() instanceof Step.Stroke b
+        && a.key().equals(b.key())
+        && a.held().modifiers().has(here)
+        && b.held().modifiers().has(there)
+        && a.held().modifiers().without(here).equals(b.held().modifiers().without(there));
+  }
+
+  /** Of a platform its own, of an application that of the first platform that it is for. */
+  private Modifier primary(EnvironmentId id) {
+    Optional<Environment> environment = catalog.environment(id);
+    return environment
+        .flatMap(Environment::platform)
+        .or(
+            () ->
+                environment
+                    .map(Environment::kind)
+                    .filter(Environment.Application.class::isInstance)
+                    .map(Environment.Application.class::cast)
+                    .flatMap(a -> a.platforms().stream().findFirst())
+                    .flatMap(catalog::environment)
+                    .flatMap(Environment::platform))
+        .map(Environment.Platform::primary)
+        .orElse(Modifier.CTRL);
   }
 
   private static Party party(Known known) {

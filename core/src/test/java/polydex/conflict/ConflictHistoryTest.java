@@ -44,10 +44,7 @@ class ConflictHistoryTest {
         loser,
         Optional.empty(),
         Optional.empty(),
-        new Trace.Nothing("no key"),
-        "",
-        List.of(),
-        0);
+        new Trace.Nothing("no key"));
   }
 
   /**

@@ -1,7 +1,6 @@
 package polydex.desktop.route;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -113,7 +112,7 @@ final class ConflictList {
         found.addAll(ConflictFinder.find(SetupTraces.of(setup, workspace.world()), person));
       }
     }
-    found.sort(Comparator.comparingInt(c -> -c.severity()));
+    found.sort(Conflict.WORST_FIRST);
     return found;
   }
 
