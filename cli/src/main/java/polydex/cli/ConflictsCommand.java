@@ -138,7 +138,7 @@ final class ConflictsCommand implements Callable<Integer> {
         ConflictSentence.of(c, workspace.catalog()));
   }
 
-  private static void print(PrintWriter out, String title, List<ConflictRow> rows) {
+  private void print(PrintWriter out, String title, List<ConflictRow> rows) {
     out.println(
         title
             + switch (rows.size()) {

@@ -2,7 +2,9 @@ package polydex.cli;
 
 import java.io.PrintWriter;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
@@ -16,6 +18,7 @@ import polydex.conflict.Conflict;
 import polydex.conflict.ConflictFinder;
 import polydex.conflict.ConflictSentence;
 import polydex.conflict.Fix;
+import polydex.conflict.HabitFinder;
 import polydex.conflict.Person;
 import polydex.conflict.Plan;
 import polydex.conflict.Planner;
@@ -39,6 +42,9 @@ import polydex.workspace.Workspace;
     mixinStandardHelpOptions = true)
 final class PlanCommand implements Callable<Integer> {
   private static final int WEIGHTS = 4;
+  private static final int MOST_SEVERE = 100;
+  private static final Set<Conflict.Kind> HABITS =
+      EnumSet.of(Conflict.Kind.CROSSED_HABIT, Conflict.Kind.SPLIT_HABIT);
 
   @Mixin private Source source;
   @Mixin private Asked asked;
@@ -81,7 +87,13 @@ final class PlanCommand implements Callable<Integer> {
       description = "Take the best that was found after so long (default ${DEFAULT-VALUE}).")
   private int seconds;
 
-  record Step(String change, double cost, List<String> ends, int otherGesturesChanged) {}
+  record Step(
+      String change,
+      double cost,
+      List<String> ends,
+      List<String> endsIds,
+      List<String> withoutGesture,
+      int otherGesturesChanged) {}
 
   record Stays(String conflict, String why) {}
 
@@ -91,10 +103,20 @@ final class PlanCommand implements Callable<Integer> {
   public Integer call() throws Exception {
     Workspace workspace = source.workspace();
     Person person = Person.of(source.usesPerDay(workspace));
+    if (seconds < 1 || most < 1 || atLeast < 0 || atLeast > MOST_SEVERE) {
+      throw new ParameterException(
+          spec.commandLine(),
+          "--seconds and --most are 1 or more, and --at-least is from 0 to " + MOST_SEVERE + ".");
+    }
     List<Conflict> chosen = new ArrayList<>();
     for (Setup setup : source.setups(workspace, asked.setupName)) {
       ConflictFinder.find(SetupTraces.of(setup, workspace.world()), person).stream()
           .filter(c -> (kind == null || c.kind() == kind) && c.severity() >= atLeast)
+          .forEach(chosen::add);
+    }
+    if (asked.setupName == null && kind != null && HABITS.contains(kind)) {
+      HabitFinder.find(workspace.catalog(), workspace.setups().values(), person).stream()
+          .filter(c -> c.kind() == kind && c.severity() >= atLeast)
           .forEach(chosen::add);
     }
     chosen.sort(Conflict.WORST_FIRST);
@@ -114,8 +136,10 @@ final class PlanCommand implements Callable<Integer> {
                     o ->
                         new Step(
                             o.fix().title(catalog),
-                            o.fix().cost(weights),
+                            o.paid(weights),
                             o.ends().stream().map(c -> named(c, catalog)).toList(),
+                            o.ends().stream().map(Conflict::id).toList(),
+                            o.robs().stream().map(catalog::title).sorted().toList(),
                             o.changed()))
                 .toList(),
             plan.left().stream()
@@ -146,9 +170,13 @@ final class PlanCommand implements Callable<Integer> {
   }
 
   private static void print(PrintWriter out, Answer answer) {
+    if (answer.steps().isEmpty() && answer.left().isEmpty()) {
+      out.println("No conflict is chosen, so there is nothing to plan.");
+      return;
+    }
     out.printf(
-        "%d changes, %.1f points%s%n",
-        answer.steps().size(),
+        "%s, %.1f points%s%n",
+        answer.steps().size() == 1 ? "1 change" : answer.steps().size() + " changes",
         answer.cost(),
         answer.optimal()
             ? ", and no cheaper set does it."
@@ -157,8 +185,13 @@ final class PlanCommand implements Callable<Integer> {
     for (Step step : answer.steps()) {
       out.printf("%3d. %s (%.1f points)%n", number++, step.change(), step.cost());
       step.ends().forEach(e -> out.printf("       ends  %s%n", e));
+      step.withoutGesture().forEach(a -> out.printf("       leaves “%s” without a gesture%n", a));
       if (step.otherGesturesChanged() > 0) {
-        out.printf("       %d gestures end elsewhere%n", step.otherGesturesChanged());
+        out.printf(
+            "       %s elsewhere%n",
+            step.otherGesturesChanged() == 1
+                ? "1 other gesture ends"
+                : step.otherGesturesChanged() + " other gestures end");
       }
     }
     answer.left().forEach(l -> out.printf("stays  %s%n       %s%n", l.conflict(), l.why()));

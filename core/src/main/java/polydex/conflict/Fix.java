@@ -2,13 +2,14 @@ package polydex.conflict;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
 import polydex.keys.Gesture;
 import polydex.route.Situation;
 
 /** One change that would end a conflict. */
-public sealed interface Fix permits KeymapFix, MachineFix, Fix.UseOther {
+public sealed interface Fix permits KeymapFix, MachineFix, Fix.UseOther, Fix.Both {
 
   /** The situation once it is made. */
   Situation applyTo(Situation before);
@@ -27,6 +28,8 @@ public sealed interface Fix permits KeymapFix, MachineFix, Fix.UseOther {
       case MachineFix.Direct f -> List.of(f.gesture());
       case MachineFix.AddRemap f -> List.of(f.to(), f.from());
       case UseOther f -> List.of(f.gesture());
+      case Both f ->
+          Stream.concat(f.first().gestures().stream(), f.second().gestures().stream()).toList();
       case MachineFix.SetCapture _, MachineFix.NoTapDelay _, MachineFix.DropRemap _ -> List.of();
     };
   }
@@ -44,9 +47,17 @@ public sealed interface Fix permits KeymapFix, MachineFix, Fix.UseOther {
           MachineFix.SetCapture _,
           MachineFix.NoTapDelay _,
           MachineFix.DropRemap _,
-          UseOther _ ->
+          UseOther _,
+          Both _ ->
           Optional.empty();
     };
+  }
+
+  /** What only one change of a plan may be about: the thing that it changes, what it claims. */
+  default List<Object> once() {
+    return this instanceof Both(Fix first, Fix second)
+        ? Stream.concat(first.once().stream(), second.once().stream()).distinct().toList()
+        : Stream.concat(Stream.of(subject()), claims().stream()).toList();
   }
 
   /** What it costs a person. */
@@ -105,6 +116,34 @@ public sealed interface Fix permits KeymapFix, MachineFix, Fix.UseOther {
     @Override
     public Object subject() {
       return conflict;
+    }
+  }
+
+  /**
+   * Two changes that only together end something.
+   *
+   * @param first made first
+   * @param second made then, on another thing
+   */
+  record Both(Fix first, Fix second) implements Fix {
+    @Override
+    public Situation applyTo(Situation before) {
+      return second.applyTo(first.applyTo(before));
+    }
+
+    @Override
+    public String title(Catalog catalog) {
+      return first.title(catalog) + ", and: " + second.title(catalog);
+    }
+
+    @Override
+    public double cost(Weights weights) {
+      return first.cost(weights) + second.cost(weights);
+    }
+
+    @Override
+    public Object subject() {
+      return List.of(first.subject(), second.subject());
     }
   }
 

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
 import polydex.boards.Board;
 import polydex.boards.Layout;
@@ -31,6 +32,7 @@ import polydex.route.Situation.Computer;
  */
 public final class FixFinder {
   private static final int FREE_OFFERED = 2;
+  private static final int MOST_PAIRS = 24;
 
   private final Situation situation;
   private final Trial trial;
@@ -46,23 +48,74 @@ public final class FixFinder {
 
   /** The fixes that do end the conflict, what costs and breaks least first. */
   public List<Trial.Outcome> offered(Conflict conflict, Fix.Weights weights) {
-    return offered(conflict, weights, FREE_OFFERED);
+    return offered(conflict, weights, FREE_OFFERED, () -> false);
   }
 
   /**
    * The same with more gestures to choose from.
    *
    * @param free how many free gestures are looked at
+   * @param stop asked before each trial
    */
-  List<Trial.Outcome> offered(Conflict conflict, Fix.Weights weights, int free) {
-    return proposed(conflict, free).stream()
-        .distinct()
-        .map(trial::of)
-        .filter(o -> o.ends().stream().anyMatch(c -> c.id().equals(conflict.id())))
-        .sorted(
-            Comparator.comparingInt((Trial.Outcome o) -> o.makes().size())
-                .thenComparingDouble(o -> o.fix().cost(weights)))
-        .toList();
+  List<Trial.Outcome> offered(
+      Conflict conflict, Fix.Weights weights, int free, BooleanSupplier stop) {
+    List<Fix> proposed = proposed(conflict, free).stream().distinct().toList();
+    List<Trial.Outcome> found = new ArrayList<>();
+    for (Fix fix : proposed) {
+      if (!stop.getAsBoolean()) {
+        Trial.Outcome outcome = trial.of(fix);
+        if (ends(outcome, conflict)) {
+          found.add(outcome);
+        }
+      }
+    }
+    if (found.stream().allMatch(o -> !o.makes().isEmpty())) {
+      found.addAll(pairs(conflict, proposed, stop));
+    }
+    found.sort(
+        Comparator.comparingInt((Trial.Outcome o) -> o.makes().size() + o.robs().size())
+            .thenComparingDouble(o -> o.fix().cost(weights)));
+    return found;
+  }
+
+  /**
+   * Two changes of which neither ends it alone: the second is proposed for what the first leaves of
+   * it, or makes. At most {@value #MOST_PAIRS} are tried.
+   */
+  private List<Trial.Outcome> pairs(Conflict conflict, List<Fix> proposed, BooleanSupplier stop) {
+    List<Trial.Outcome> found = new ArrayList<>();
+    int tried = 0;
+    for (Fix first : proposed) {
+      if (first instanceof Fix.UseOther || conflict.setup().isEmpty()) {
+        continue;
+      }
+      Situation then = first.applyTo(situation);
+      Setup setup = then.setups().get(conflict.setup().get());
+      if (stop.getAsBoolean() || then.world().problem(setup).isPresent()) {
+        continue;
+      }
+      Trial after = new Trial(then, trial.person());
+      FixFinder finder = new FixFinder(after);
+      for (Conflict left : after.losing(conflict, trial.of(first).makes())) {
+        for (Fix second : finder.proposed(left, 1)) {
+          boolean apart =
+              !(second instanceof Fix.UseOther)
+                  && first.once().stream().noneMatch(second.once()::contains);
+          if (apart && tried < MOST_PAIRS && !stop.getAsBoolean()) {
+            tried++;
+            Trial.Outcome both = trial.of(new Fix.Both(first, second));
+            if (ends(both, conflict) && both.makes().isEmpty()) {
+              found.add(both);
+            }
+          }
+        }
+      }
+    }
+    return found;
+  }
+
+  private static boolean ends(Trial.Outcome outcome, Conflict conflict) {
+    return outcome.ends().stream().anyMatch(c -> c.id().equals(conflict.id()));
   }
 
   private Proposals free(Setup setup, int depth) {

@@ -3,12 +3,14 @@ package polydex.conflict;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import java.util.function.IntConsumer;
 import org.jspecify.annotations.Nullable;
@@ -18,6 +20,7 @@ import org.ojalgo.optimisation.Optimisation;
 import org.ojalgo.optimisation.Variable;
 import org.ojalgo.type.CalendarDateDuration;
 import org.ojalgo.type.CalendarDateUnit;
+import polydex.catalog.Catalog;
 
 /**
  * Finds the cheapest set of fixes that ends chosen conflicts and makes no new ones.
@@ -35,6 +38,9 @@ import org.ojalgo.type.CalendarDateUnit;
  */
 public final class Planner {
   static final int ROUNDS = 25;
+
+  private static final String STOPPED = "It was not looked at: the search was stopped.";
+  private static final String NO_TIME = "It was not looked at: the time was up.";
 
   /** Two sums of costs differ by less only in rounding. */
   private static final double SAME = 1e-6;
@@ -82,25 +88,44 @@ public final class Planner {
     Map<Fix, Trial.Outcome> fixes = new LinkedHashMap<>();
     List<Plan.Left> left = new ArrayList<>();
     Set<String> wanted = new HashSet<>();
+    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(seconds);
+    BooleanSupplier over = () -> stop.getAsBoolean() || System.nanoTime() - end > 0;
     for (Conflict conflict : chosen) {
-      if (stop.getAsBoolean()) {
-        left.add(new Plan.Left(conflict, "It was not looked at: the search was stopped."));
+      if (over.getAsBoolean()) {
+        left.add(new Plan.Left(conflict, stop.getAsBoolean() ? STOPPED : NO_TIME));
         continue;
       }
-      List<Trial.Outcome> offered = finder.offered(conflict, weights, FREE);
+      List<Trial.Outcome> offered = finder.offered(conflict, weights, FREE, over);
       offered.forEach(o -> fixes.putIfAbsent(o.fix(), o));
       wanted.add(conflict.id());
       looked.accept(wanted.size());
     }
-    dropHopeless(fixes);
+    boolean all = !over.getAsBoolean();
+    Map<Fix, Trial.Outcome> hopeful = new LinkedHashMap<>(fixes);
+    dropHopeless(hopeful);
     for (Conflict conflict : chosen) {
-      boolean ends = fixes.values().stream().anyMatch(o -> ends(o, conflict.id()));
+      boolean ends = hopeful.values().stream().anyMatch(o -> ends(o, conflict.id()));
       if (wanted.contains(conflict.id()) && !ends) {
         wanted.remove(conflict.id());
-        left.add(new Plan.Left(conflict, "No change that makes nothing worse ends it."));
+        left.add(new Plan.Left(conflict, whyNot(conflict, fixes.values())));
       }
     }
-    return solve(List.copyOf(fixes.values()), wanted, chosen, left);
+    Plan plan = solve(List.copyOf(hopeful.values()), wanted, chosen, left, over);
+    return all ? plan : new Plan(plan.steps(), plan.cost(), 0, false, plan.left());
+  }
+
+  /** What would get worse by a change that would end it, the mildest. */
+  private String whyNot(Conflict conflict, Collection<Trial.Outcome> tried) {
+    Catalog catalog = trial.situation().world().catalog();
+    return tried.stream()
+        .filter(o -> ends(o, conflict.id()) && !o.makes().isEmpty())
+        .min(Comparator.comparingInt(o -> o.makes().size()))
+        .map(
+            o ->
+                "“%s” would end it, but then: %s"
+                    .formatted(
+                        o.fix().title(catalog), ConflictSentence.of(o.makes().getFirst(), catalog)))
+        .orElse("No change that was looked at ends it, nor do two together.");
   }
 
   private static boolean ends(Trial.Outcome outcome, String id) {
@@ -122,13 +147,14 @@ public final class Planner {
       List<Trial.Outcome> fixes,
       Set<String> wanted,
       Collection<Conflict> chosen,
-      List<Plan.Left> left) {
+      List<Plan.Left> left,
+      BooleanSupplier over) {
     if (wanted.isEmpty()) {
       return new Plan(List.of(), 0, 0, true, left);
     }
     ExpressionsBasedModel model = model(fixes, wanted);
     Bound bound = null;
-    for (int round = 0; round < ROUNDS; round++) {
+    for (int round = 0; round < ROUNDS && (round == 0 || !over.getAsBoolean()); round++) {
       Optimisation.Result result = model.minimise();
       if (!result.getState().isFeasible()) {
         break;
@@ -167,7 +193,7 @@ public final class Planner {
       List<Plan.Left> left,
       Bound bound,
       Optimisation.Result result) {
-    double cost = taken.stream().mapToDouble(o -> o.fix().cost(weights)).sum();
+    double cost = taken.stream().mapToDouble(this::paid).sum();
     boolean optimal = bound.proved() && result.getValue() <= bound.value() + SAME;
     Set<String> rest = new HashSet<>(wanted);
     rest.removeAll(ended);
@@ -186,13 +212,20 @@ public final class Planner {
     return all;
   }
 
-  /** What is gone once all are made; nothing at all where they make something new together. */
+  /**
+   * What is gone once all are made; nothing at all where they make something new together, or one
+   * takes away what another counts on.
+   */
   private @Nullable Set<String> gone(List<Trial.Outcome> taken) {
     Set<String> gone = new HashSet<>();
     if (taken.isEmpty()) {
       return gone;
     }
-    Trial.Outcome all = trial.together(taken.stream().map(Trial.Outcome::fix).toList());
+    List<Fix> fixes = taken.stream().map(Trial.Outcome::fix).toList();
+    if (trial.blocked(fixes).isPresent()) {
+      return null; // a way around that another step takes away
+    }
+    Trial.Outcome all = trial.together(fixes);
     all.ends().forEach(c -> gone.add(c.id()));
     taken.stream()
         .filter(o -> o.fix() instanceof Fix.UseOther)
@@ -236,7 +269,7 @@ public final class Planner {
   private double costs(List<Trial.Outcome> fixes, Optimisation.Result result) {
     double sum = 0;
     for (int i = 0; i < fixes.size(); i++) {
-      sum += result.doubleValue(i) * fixes.get(i).fix().cost(weights);
+      sum += result.doubleValue(i) * paid(fixes.get(i));
     }
     return sum;
   }
@@ -255,11 +288,9 @@ public final class Planner {
       all += cost(outcome);
       variables.add(x);
       outcome.ends().forEach(c -> enders.computeIfAbsent(c.id(), _ -> new ArrayList<>()).add(x));
-      onlyOne.computeIfAbsent(outcome.fix().subject(), _ -> new ArrayList<>()).add(x);
-      outcome
-          .fix()
-          .claims()
-          .ifPresent(g -> onlyOne.computeIfAbsent(g, _ -> new ArrayList<>()).add(x));
+      for (Object once : outcome.fix().once()) {
+        onlyOne.computeIfAbsent(once, _ -> new ArrayList<>()).add(x);
+      }
     }
     for (String id : wanted) {
       Variable leave = model.newVariable("leave " + id).binary().weight(BigDecimal.valueOf(all));
@@ -284,7 +315,12 @@ public final class Planner {
   }
 
   private double cost(Trial.Outcome outcome) {
-    // Of two equally dear the one that changes less.
-    return outcome.fix().cost(weights) + outcome.changed() * 1e-4;
+    // An action without a gesture is a lost one more; of two equally dear the one that changes
+    // less.
+    return paid(outcome) + outcome.changed() * 1e-4;
+  }
+
+  private double paid(Trial.Outcome outcome) {
+    return outcome.paid(weights);
   }
 }

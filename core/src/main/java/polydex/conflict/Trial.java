@@ -4,16 +4,22 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import polydex.catalog.ActionId;
+import polydex.conflict.Conflict.Party;
 import polydex.keys.Gesture;
 import polydex.route.Machine;
 import polydex.route.Setup;
 import polydex.route.SetupId;
 import polydex.route.SetupTraces;
 import polydex.route.Situation;
+import polydex.route.Trace.Acted;
 import polydex.route.TracedBinding;
+import polydex.route.Tracer;
 
 /**
  * What fixes would do, found out on a copy. Setups that a fix leaves alone are not looked at again.
@@ -28,16 +34,45 @@ public final class Trial {
    * @param ends conflicts that are gone then
    * @param makes conflicts that are new then
    * @param changes gestures that end elsewhere than before, by the id of their setup
+   * @param robs actions that a gesture did before, on some machine, and that none does then
    */
   public record Outcome(
-      Fix fix, List<Conflict> ends, List<Conflict> makes, Map<SetupId, List<Gesture>> changes) {
-    /** How many gestures end elsewhere than before, in all setups. */
+      Fix fix,
+      List<Conflict> ends,
+      List<Conflict> makes,
+      Map<SetupId, List<Gesture>> changes,
+      Set<ActionId> robs) {
+    /** What it costs a person, with the actions that it leaves without a gesture, in points. */
+    public double paid(Fix.Weights weights) {
+      return fix.cost(weights) + robs.size() * weights.lostBuiltIn();
+    }
+
+    /** How many other gestures than those mended end elsewhere than before, in all setups. */
     public int changed() {
       return changes.values().stream().mapToInt(List::size).sum();
     }
   }
 
-  private record Known(Map<String, Conflict> conflicts, Map<List<Object>, String> ends) {}
+  /** An action on a machine. */
+  private record Done(int depth, ActionId action) {}
+
+  /**
+   * What is known of a setup.
+   *
+   * @param ends where each binding's gesture ends
+   * @param done what some gesture does
+   */
+  private record Known(
+      Map<String, Conflict> conflicts, Map<List<Object>, String> ends, Set<Done> done) {
+    /** Conflicts in which a binding is lost, by who loses; of several the worst. */
+    Map<Party, Conflict> lost() {
+      Map<Party, Conflict> lost = new HashMap<>();
+      conflicts.values().stream()
+          .filter(Trial::isLost)
+          .forEach(c -> lost.merge(c.loser(), c, (a, b) -> a.severity() >= b.severity() ? a : b));
+      return lost;
+    }
+  }
 
   private final Situation situation;
   private final Person person;
@@ -55,6 +90,22 @@ public final class Trial {
     habitsBefore.values().forEach(c -> between.put(between(c), c));
   }
 
+  /** Whose conflicts they are about. */
+  Person person() {
+    return person;
+  }
+
+  /** What a losing binding still loses by here, and these others that are there. */
+  List<Conflict> losing(Conflict conflict, List<Conflict> others) {
+    List<Conflict> found = new ArrayList<>();
+    Map<String, Conflict> here = known(conflict.setup().orElseThrow()).conflicts();
+    here.values().stream()
+        .filter(c -> isLost(c) && c.loser().equals(conflict.loser()))
+        .forEach(found::add);
+    others.stream().filter(c -> here.containsKey(c.id())).limit(2).forEach(found::add);
+    return found.stream().distinct().toList();
+  }
+
   /** Where the trials start. */
   public Situation situation() {
     return situation;
@@ -63,7 +114,7 @@ public final class Trial {
   /** What a fix would do. */
   public Outcome of(Fix fix) {
     return fix instanceof Fix.UseOther other
-        ? new Outcome(fix, named(other.conflict()), List.of(), Map.of())
+        ? new Outcome(fix, named(other.conflict()), List.of(), Map.of(), Set.of())
         : compare(fix, fix.applyTo(situation));
   }
 
@@ -91,6 +142,7 @@ public final class Trial {
     List<Conflict> ends = new ArrayList<>();
     List<Conflict> makes = new ArrayList<>();
     Map<SetupId, List<Gesture>> changes = new LinkedHashMap<>();
+    Set<ActionId> robs = new LinkedHashSet<>();
     boolean sameWorld = after.world().equals(situation.world());
     for (Setup setup : after.setups().values()) {
       Setup was = situation.setups().get(setup.id());
@@ -100,14 +152,14 @@ public final class Trial {
       }
       Known old = known(setup.id());
       Known now = look(after, setup);
-      difference(old.conflicts(), now.conflicts(), ends);
-      difference(now.conflicts(), old.conflicts(), makes);
+      losses(old, now, ends, makes);
+      old.done().stream().filter(d -> !now.done().contains(d)).forEach(d -> robs.add(d.action()));
       List<Gesture> changed = new ArrayList<>();
       now.ends()
           .forEach(
               (key, end) -> {
                 String before = old.ends().get(key);
-                if (before != null && !before.equals(end)) {
+                if (before != null && !before.equals(end) && !mended(ends, key)) {
                   changed.add((Gesture) key.getLast());
                 }
               });
@@ -123,7 +175,16 @@ public final class Trial {
       ends.removeIf(c -> same.contains(c.id()));
       makes.removeIf(c -> same.contains(c.id()));
     }
-    return new Outcome(fix, ends, makes, changes);
+    return new Outcome(fix, ends, makes, changes, robs);
+  }
+
+  /** Whether a gesture ends elsewhere since that is what the change is for. */
+  private static boolean mended(List<Conflict> ends, List<Object> key) {
+    return ends.stream()
+        .map(Conflict::loser)
+        .anyMatch(
+            p ->
+                key.equals(List.of(p.depth(), p.environment(), p.binding(), p.own(), p.gesture())));
   }
 
   /**
@@ -166,6 +227,81 @@ public final class Trial {
                     .equals(situation.world().catalog().bindings(e)));
   }
 
+  /**
+   * What ends and what begins. A binding that was lost and still is has no other conflict because
+   * another layer takes it now, unless that is worse; and one that is gone altogether has been
+   * mended only if something does its action.
+   */
+  private static void losses(Known old, Known now, List<Conflict> ends, List<Conflict> makes) {
+    Map<Party, Conflict> lost = old.lost();
+    Map<Party, Conflict> stillLost = now.lost();
+    List<Conflict> gone = new ArrayList<>();
+    difference(old.conflicts(), now.conflicts(), gone);
+    for (Conflict c : gone) {
+      boolean stays = isLost(c) && stillLost.containsKey(c.loser()) && !isWorse(c, stillLost);
+      boolean abolished =
+          isLost(c) && !now.done().contains(new Done(c.loser().depth(), c.loser().action()));
+      if (!stays && !abolished) {
+        ends.add(c);
+      }
+    }
+    List<Conflict> fresh = new ArrayList<>();
+    difference(now.conflicts(), old.conflicts(), fresh);
+    for (Conflict c : fresh) {
+      Conflict was = isLost(c) ? lost.get(c.loser()) : null;
+      if (was == null || c.severity() > was.severity()) {
+        makes.add(c);
+      }
+    }
+  }
+
+  private static boolean isWorse(Conflict was, Map<Party, Conflict> now) {
+    return now.get(was.loser()).severity() > was.severity();
+  }
+
+  /** Whether in a conflict a binding does not do what it says. */
+  private static boolean isLost(Conflict c) {
+    return switch (c.rank()) {
+      case LOSES_WORK, WRONG_THING, MISSED -> true;
+      case WORKS, FN, HABIT -> false;
+    };
+  }
+
+  /** A way around that the other changes of a plan take away; none where all stay. */
+  Optional<Fix.UseOther> blocked(List<Fix> fixes) {
+    Situation after = situation;
+    for (Fix fix : fixes) {
+      after = fix.applyTo(after);
+    }
+    for (Fix fix : fixes) {
+      if (fix instanceof Fix.UseOther other && !works(other, after)) {
+        return Optional.of(other);
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** Whether another gesture does, where the losing binding holds, what it is pressed for. */
+  private boolean works(Fix.UseOther other, Situation at) {
+    for (Conflict c : named(other.conflict())) {
+      SetupTraces traces = SetupTraces.of(at.setups().get(c.setup().orElseThrow()), at.world());
+      Tracer tracer =
+          traces.all().stream()
+              .filter(t -> ConflictFinder.party(t).equals(c.loser()))
+              .findFirst()
+              .map(traces::tracer)
+              .orElse(traces.tracer());
+      boolean does =
+          tracer.results(other.gesture()).getLast() instanceof Acted a
+              && a.action().equals(other.action())
+              && a.layer().depth() == c.loser().depth();
+      if (!does) {
+        return false;
+      }
+    }
+    return true;
+  }
+
   private static void difference(
       Map<String, Conflict> some, Map<String, Conflict> others, List<Conflict> into) {
     some.forEach(
@@ -182,18 +318,22 @@ public final class Trial {
 
   private Known look(Situation at, Setup setup) {
     if (at.world().problem(setup).isPresent()) {
-      return new Known(Map.of(), Map.of());
+      return new Known(Map.of(), Map.of(), Set.of());
     }
     SetupTraces traces = SetupTraces.of(setup, at.world());
     Map<String, Conflict> conflicts = new LinkedHashMap<>();
     ConflictFinder.withoutWays(traces, person).forEach(c -> conflicts.put(c.id(), c));
     Map<List<Object>, String> ends = new LinkedHashMap<>();
+    Set<Done> done = new HashSet<>();
     for (TracedBinding t : traces.all()) {
+      if (t.works()) {
+        done.add(new Done(t.layer().depth(), t.binding().action()));
+      }
       ends.put(
           List.of(t.layer().depth(), t.environment(), t.binding().id(), t.own(), t.gesture()),
           Conflict.what(t.outcome()));
     }
-    return new Known(conflicts, ends);
+    return new Known(conflicts, ends, done);
   }
 
   private Map<String, Conflict> habits(Situation at) {

@@ -2,6 +2,7 @@ package polydex.desktop.route;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
@@ -159,13 +160,19 @@ final class PlanView {
     state.setText(
         found.steps().isEmpty() && found.left().isEmpty()
             ? "There is nothing to do."
-            : "%d changes for %.0f points: %s.%s"
-                .formatted(found.steps().size(), found.cost(), proof, stays));
+            : "%s for %.0f points: %s.%s"
+                .formatted(changes(found.steps().size()), found.cost(), proof, stays));
     List<PlanRow> rows = new ArrayList<>();
     for (Trial.Outcome step : found.steps()) {
       String text =
-          "%d. %s (ends %d)"
-              .formatted(rows.size() + 1, step.fix().title(catalog), step.ends().size());
+          "%d. %s (ends %d%s)"
+              .formatted(
+                  rows.size() + 1,
+                  step.fix().title(catalog),
+                  step.ends().size(),
+                  step.robs().stream()
+                      .map(a -> "; leaves “" + catalog.title(a) + "” without a gesture")
+                      .collect(Collectors.joining()));
       rows.add(new PlanRow(text, step.fix().gestures()));
     }
     for (Plan.Left left : found.left()) {
@@ -180,6 +187,10 @@ final class PlanView {
     Lists.found(list, rows);
     list.getSelectionModel().selectFirst();
     list.requestFocus();
+  }
+
+  private static String changes(int number) {
+    return number == 1 ? "1 change" : number + " changes";
   }
 
   private static void row(HBox box, PlanRow row) {
@@ -200,7 +211,7 @@ final class PlanView {
     desk.session()
         .apply(
             new Change.Edit(
-                "Make a plan of %d changes".formatted(plan.steps().size()),
+                "Make a plan of " + changes(plan.steps().size()),
                 workspace,
                 workspace.with(after)));
   }
