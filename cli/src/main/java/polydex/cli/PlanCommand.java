@@ -174,6 +174,11 @@ final class PlanCommand implements Callable<Integer> {
       out.println("No conflict is chosen, so there is nothing to plan.");
       return;
     }
+    if (answer.steps().isEmpty()) {
+      out.println("Nothing that was looked at ends any of these.");
+      answer.left().forEach(l -> out.printf("stays  %s%n       %s%n", l.conflict(), l.why()));
+      return;
+    }
     out.printf(
         "%s, %.1f points%s%n",
         answer.steps().size() == 1 ? "1 change" : answer.steps().size() + " changes",

@@ -130,7 +130,16 @@ public final class FixFinder {
       fixes.add(new Fix.UseOther(c.id(), c.loser().action(), other));
     }
     if (c.setup().isEmpty()) {
-      c.winner().ifPresent(w -> moveInKeymap(c.loser(), w, fixes));
+      c.winner()
+          .ifPresent(
+              w -> {
+                if (c.kind() == Kind.SPLIT_HABIT) {
+                  moveInKeymap(c.loser(), w, fixes);
+                } else {
+                  moveApart(c.loser(), most, fixes);
+                  moveApart(w, most, fixes);
+                }
+              });
       return fixes;
     }
     Setup setup = situation.setups().get(c.setup().get());
@@ -173,6 +182,33 @@ public final class FixFinder {
                   fixes.add(
                       new KeymapFix.MoveInKeymap(
                           pair.get(0).environment(), b, pair.get(1).documented())));
+    }
+  }
+
+  /** One side of a crossed habit gets a gesture that is free where it stands. */
+  private void moveApart(Party party, int most, List<Fix> fixes) {
+    for (Setup setup : situation.setups().values()) {
+      List<Machine> machines = setup.machines();
+      for (int depth = 0; depth < machines.size(); depth++) {
+        Machine machine = machines.get(depth);
+        boolean stands =
+            machine.platform().equals(party.environment())
+                || machine.application().filter(party.environment()::equals).isPresent();
+        if (stands && situation.world().problem(setup).isEmpty()) {
+          Party there =
+              new Party(
+                  party.environment(),
+                  party.context(),
+                  party.action(),
+                  party.documented(),
+                  party.gesture(),
+                  party.binding(),
+                  party.own(),
+                  depth);
+          move(setup, there, free(setup, depth).best(party.action(), most), fixes);
+          return;
+        }
+      }
     }
   }
 

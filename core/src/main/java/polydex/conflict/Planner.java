@@ -122,7 +122,7 @@ public final class Planner {
         .min(Comparator.comparingInt(o -> o.makes().size()))
         .map(
             o ->
-                "“%s” would end it, but then: %s"
+                "%s would end it, but then: %s"
                     .formatted(
                         o.fix().title(catalog), ConflictSentence.of(o.makes().getFirst(), catalog)))
         .orElse("No change that was looked at ends it, nor do two together.");

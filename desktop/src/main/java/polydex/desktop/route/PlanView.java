@@ -158,8 +158,10 @@ final class PlanView {
             : "not proved to be the least, which is at least %.1f".formatted(found.bound());
     String stays = found.left().isEmpty() ? "" : " %d stay, below.".formatted(found.left().size());
     state.setText(
-        found.steps().isEmpty() && found.left().isEmpty()
-            ? "There is nothing to do."
+        found.steps().isEmpty()
+            ? found.left().isEmpty()
+                ? "There is nothing to do."
+                : "Nothing that was looked at ends any of these."
             : "%s for %.0f points: %s.%s"
                 .formatted(changes(found.steps().size()), found.cost(), proof, stays));
     List<PlanRow> rows = new ArrayList<>();
