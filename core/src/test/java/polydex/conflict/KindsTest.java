@@ -91,8 +91,7 @@ class KindsTest {
             .build();
     assertThat(sentences(world, machine("desk", "central", in("app")), Kind.TYPES_TEXT))
         .containsExactly(
-            "Ctrl+Alt+Q: The stroke is how a character is typed here, and “quit” in app takes"
-                + " it.");
+            "Ctrl+Alt+Q: The stroke is how “@” is typed here, and “quit” in app takes" + " it.");
   }
 
   @Test

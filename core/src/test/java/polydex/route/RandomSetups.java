@@ -153,7 +153,8 @@ public final class RandomSetups {
     return random.nextInt(3) > 0 ? any(random, STROKES) : any(random, LONGER);
   }
 
-  private static String[] lines(Random random, String name, boolean contexts, boolean dense) {
+  private static String[] lines(
+      Random random, String name, boolean contexts, boolean dense, boolean holds) {
     List<String> lines = new ArrayList<>();
     for (int i = dense ? 2 + random.nextInt(3) : 0; i > 0; i--) {
       String opens = random.nextInt(4) == 0 ? " > c2" : "";
@@ -168,7 +169,7 @@ public final class RandomSetups {
     }
     lines.add("c1: A = " + name + "9");
     lines.add("c2: Tab = " + name + "8");
-    if (random.nextBoolean()) {
+    if (holds && random.nextBoolean()) {
       lines.add("c2: A B = " + name + "7");
       lines.add(any(random, OPENERS) + " = " + name + "6 > c2");
       lines.add(any(random, OPENERS) + " = " + name + "5 > c2");
@@ -256,21 +257,31 @@ public final class RandomSetups {
 
   public static Case make(long seed) {
     Random random = new Random(seed);
-    boolean dense = random.nextInt(3) == 0;
+    return make(random, random.nextInt(3) == 0, true);
+  }
+
+  /** One without long sequences and held contexts of its own, for what follows each of many. */
+  public static Case plain(long seed) {
+    return make(new Random(seed), false, false);
+  }
+
+  private static Case make(Random random, boolean dense, boolean holds) {
     World world =
         new Worlds()
-            .environment("p1", platform(random), broken(random), lines(random, "p1", true, dense))
-            .environment("p2", platform(random), broken(random), lines(random, "p2", true, dense))
+            .environment(
+                "p1", platform(random), broken(random), lines(random, "p1", true, dense, holds))
+            .environment(
+                "p2", platform(random), broken(random), lines(random, "p2", true, dense, holds))
             .environment(
                 "remote",
                 new Application(List.of(), true),
                 broken(random),
-                lines(random, "r", false, dense))
+                lines(random, "r", false, dense, holds))
             .environment(
                 "app",
                 new Application(List.of(), false),
                 broken(random),
-                lines(random, "a", true, dense))
+                lines(random, "a", true, dense, holds))
             .app("holder", "F24 = p10")
             .menus("app", "F S = a0", "F O = a1", "E S = a2")
             .together("app", "c1", random.nextBoolean() ? "c2" : "c1")

@@ -261,6 +261,81 @@ class TracerTest {
     assertThat(outcomes(world, here, "Alt+Tab Q")).isEqualTo("desk.switch, app.other");
   }
 
+  private static World replaying(String[] desk, String... app) {
+    return new Worlds()
+        .environment("desk", plain(), WhenBroken.REPLAY, desk)
+        .environment("app", new Application(List.of(), true), WhenBroken.REPLAY, app)
+        .build();
+  }
+
+  @Test
+  void whatBreaksASequenceBeginsAgainAndWhatIsReplayedGoesOnBehindWhoHeldIt() {
+    Setup here = setup(machine("desk", in("app")));
+    World both = replaying(new String[] {"A B = d"}, "A A = twice", "C = hit");
+    assertThat(outcomes(both, here, "A C")).isEqualTo("types a, app.hit");
+    // A desktop that is asked last replays to nobody, and not to itself.
+    Machine guest = machine("desk", new Machine.Bare());
+    Setup silent =
+        setup(
+            machine(
+                "desk",
+                session(
+                    "app", Capture.ALWAYS, List.of(), List.of(), false, Optional.empty(), guest)));
+    World last = replaying(new String[] {"A B = d", "C = hit"});
+    assertThat(outcomes(last, silent, "A C")).isEqualTo("nothing, desk.hit");
+    // A hold that a replayed press opens is over when its own modifiers were let go.
+    World hold = replaying(new String[] {"Alt+Tab X = d"}, "Alt+Tab = sw > l", "l: Q = quit");
+    assertThat(outcomes(hold, here, "Alt+Tab Q")).isEqualTo("app.sw, types q");
+    assertThat(outcomes(hold, here, "Alt(Tab Q)")).isEqualTo("app.sw, app.quit");
+  }
+
+  @Test
+  void aHoldLastsAsLongAsWhatKeepsItOpenStaysDown() {
+    World world =
+        new Worlds()
+            .platform("desk", Worlds.altGrIsCtrlAlt(), "F24 = none")
+            .app(
+                "app",
+                "Ctrl+Alt+Tab = sw > l",
+                "Ctrl+Alt+B = sw > l",
+                "Alt+Shift+Tab = back > l",
+                "<CapsLock>+A = caps > l",
+                "l: Tab = next",
+                "l: Shift+Tab = before",
+                "l: A B = both",
+                "l: D = inside",
+                "Ctrl+D = outside")
+            .build();
+    Setup here = setup(machine("desk", in("app")));
+    assertThat(outcomes(world, here, "AltGr(Tab Tab)")).isEqualTo("app.sw, app.next");
+    assertThat(outcomes(world, here, "Alt(Shift+Tab Shift+Tab Tab)"))
+        .isEqualTo("app.back, app.before, app.next");
+    assertThat(outcomes(world, here, "<CapsLock>(A A B)")).isEqualTo("app.caps, app.both");
+    assertThat(outcomes(world, here, "<CapsLock>(A A Tab)"))
+        .isEqualTo("app.caps, nothing, app.next");
+    assertThat(outcomes(world, here, "Ctrl(X Alt(B D) D)"))
+        .isEqualTo("nothing, app.sw, app.inside, app.outside");
+  }
+
+  @Test
+  void sidesTapsAndFnAreWhatTheHandsDo() {
+    World world =
+        new Worlds()
+            .platform("desk", plain())
+            .app("app", "RightCtrl+A = right", "Ctrl+Shift = tap", "Home = home")
+            .build();
+    Remap caps = keys("CapsLock -> Ctrl", "F7 -> Shift");
+    Setup here = setup(machine("desk", in("app"), caps));
+    assertThat(outcomes(world, here, "LeftCtrl+RightCtrl+A")).isEqualTo("app.right");
+    assertThat(outcomes(world, here, "Ctrl(Shift)")).isEqualTo("app.tap");
+    assertThat(outcomes(world, here, "Ctrl+F7")).isEqualTo("app.tap");
+    Setup small = new Setup(new SetupId("small"), "Small", "small", machine("desk", in("app")));
+    assertThat(outcomes(world, small, "Fn+Left")).isEqualTo("app.home");
+    Remap pointer = Worlds.strokes("Ctrl+Click -> Ctrl+A");
+    assertThat(outcomes(world, setup(machine("desk", in("app"), pointer)), "Ctrl+Click"))
+        .isEqualTo("nothing");
+  }
+
   @Test
   void tapsAreDeliveredWhenNothingIsPressedBetween() {
     World world =
