@@ -39,7 +39,7 @@ final class Journey {
   private enum From {
     /** At 5, as every press that arrives. */
     DESKTOP,
-    /** At 7, as what the desktop replays, which is not asked about it again. */
+    /** At 7, as what the desktop replays. */
     FOCUS,
     /** At 8, as what the one in focus replays. */
     BEHIND,
@@ -59,8 +59,9 @@ final class Journey {
    * A press that a taker holds.
    *
    * @param replayed where it would go on
+   * @param asked whether the desktop has been asked about it, and is not again
    */
-  private record Waiting(Going press, From replayed) {}
+  private record Waiting(Going press, From replayed, boolean asked) {}
 
   /** A sequence that a taker is in the middle of. */
   private record Pending(List<Node> at, List<Waiting> presses) {}
@@ -228,7 +229,7 @@ final class Journey {
     }
     pass(station.reservedLayer, station.layout, press, press, Reason.NOTHING_SPECIAL);
     if (!goesToHolder(station, going)) {
-      goOn(station, going, From.DESKTOP);
+      goOn(station, going, From.DESKTOP, false);
     }
   }
 
@@ -264,10 +265,11 @@ final class Journey {
       return false;
     }
     if (isBusy(station.desktop, going)) {
-      return offer(station, station.desktop, going, From.FOCUS) == Answer.TAKEN;
+      return offer(station, station.desktop, going, From.FOCUS, true) == Answer.TAKEN;
     }
     Optional<Taker> busy = station.focused.filter(t -> isBusy(t, going));
-    return busy.isPresent() && offer(station, busy.get(), going, From.BEHIND) == Answer.TAKEN;
+    return busy.isPresent()
+        && offer(station, busy.get(), going, From.BEHIND, false) == Answer.TAKEN;
   }
 
   private boolean isBusy(Taker taker, Going going) {
@@ -286,10 +288,12 @@ final class Journey {
 
   /**
    * Offers a press to the layers of a machine from a step on. Whenever one of them breaks off what
-   * it was in the middle of, the press begins there again; each time one fewer is in the middle of
-   * something, or a press has gone further in.
+   * it was in the middle of, the press begins there again; that ends since what is replayed goes
+   * further each time, and comes to the desktop but once.
+   *
+   * @param asked whether the desktop has been asked about it, and is not again
    */
-  private void goOn(Station station, Going going, From from) {
+  private void goOn(Station station, Going going, From from, boolean asked) {
     Physical press = going.press();
     if (from == From.NOBODY) {
       drop(station.focused.orElseThrow().layer(), station.layout, press, Reason.NOT_HANDED_ON);
@@ -303,14 +307,14 @@ final class Journey {
         if (captured) {
           pass(station.desktop.layer(), station.layout, press, press, Reason.CAPTURED);
         } else {
-          answer = offer(station, station.desktop, going, From.FOCUS);
+          answer = offer(station, station.desktop, going, From.FOCUS, true);
         }
       }
       if (answer == Answer.LEFT && from != From.BEHIND && station.focused.isPresent()) {
-        answer = offer(station, station.focused.get(), going, From.BEHIND);
+        answer = offer(station, station.focused.get(), going, From.BEHIND, asked);
       }
       if (answer == Answer.LEFT) {
-        answer = behindFocused(station, going, captured && from != From.FOCUS);
+        answer = behindFocused(station, going, captured && !asked);
       }
     } while (answer == Answer.BROKE_OFF);
   }
@@ -329,7 +333,7 @@ final class Journey {
     Layer window = station.focused.orElseThrow().layer();
     if (!session.forwards() || station.keeps(press)) {
       Answer answer =
-          passedOver ? offer(station, station.desktop, going, From.NOBODY) : Answer.LEFT;
+          passedOver ? offer(station, station.desktop, going, From.NOBODY, true) : Answer.LEFT;
       if (answer != Answer.LEFT) {
         return answer;
       }
@@ -367,8 +371,10 @@ final class Journey {
    * Offers a press to a taker.
    *
    * @param replayed where the press would go on if the taker held it and replayed it later
+   * @param asked whether the desktop would have been asked about it then
    */
-  private Answer offer(Station station, Taker taker, Going going, From replayed) {
+  private Answer offer(Station station, Taker taker, Going going, From replayed, boolean asked) {
+    Waiting offered = new Waiting(going, replayed, asked);
     Physical matched = station.matched(going.press());
     Open hold = open.get(taker);
     if (hold != null && isOpen(hold, going)) {
@@ -382,14 +388,14 @@ final class Journey {
     Pending before = pending.remove(taker);
     if (before != null) {
       List<Node> next = Scope.next(before.at(), matched);
-      if (settle(station, taker, going, replayed, next, before.presses())) {
+      if (settle(station, taker, offered, next, before.presses())) {
         return Answer.TAKEN;
       }
       breakOff(station, taker, before);
       return Answer.BROKE_OFF;
     }
     for (Scope scope : taker.scopes()) {
-      if (settle(station, taker, going, replayed, scope.first(matched), List.of())) {
+      if (settle(station, taker, offered, scope.first(matched), List.of())) {
         return Answer.TAKEN;
       }
     }
@@ -401,12 +407,8 @@ final class Journey {
   }
 
   private boolean settle(
-      Station station,
-      Taker taker,
-      Going going,
-      From replayed,
-      List<Node> nodes,
-      List<Waiting> before) {
+      Station station, Taker taker, Waiting offered, List<Node> nodes, List<Waiting> before) {
+    Going going = offered.press();
     Optional<Bound> bound = Scope.bound(nodes);
     if (bound.isPresent()) {
       take(station, taker, going, bound.get());
@@ -414,7 +416,7 @@ final class Journey {
     }
     if (Scope.goesOn(nodes)) {
       List<Waiting> presses = new ArrayList<>(before);
-      presses.add(new Waiting(going, replayed));
+      presses.add(offered);
       pending.put(taker, new Pending(nodes, presses));
       tell(taker.layer(), station.layout, going.press(), null, Verb.HOLDS, Reason.LONGER, null);
       return true;
@@ -464,7 +466,7 @@ final class Journey {
         drop(taker.layer(), station.layout, press, Reason.BROKEN_OFF);
       } else {
         pass(taker.layer(), station.layout, press, press, Reason.BROKEN_OFF);
-        goOn(station, held.press(), held.replayed());
+        goOn(station, held.press(), held.replayed(), held.asked());
       }
     }
   }

@@ -306,7 +306,7 @@ public final class ReferenceTracer {
       }
     }
     if (step <= 7 && machine.application().isPresent()) {
-      Said said = offer(depth, "focus", moving, 8, false);
+      Said said = offer(depth, "focus", moving, 8, askedDesktop);
       if (said != Said.LEFT) {
         return said == Said.TAKEN;
       }
