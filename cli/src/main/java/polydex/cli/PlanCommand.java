@@ -97,7 +97,13 @@ final class PlanCommand implements Callable<Integer> {
 
   record Stays(String conflict, String why) {}
 
-  record Answer(double cost, double bound, boolean optimal, List<Step> steps, List<Stays> left) {}
+  record Answer(
+      double cost,
+      double bound,
+      boolean optimal,
+      List<Step> steps,
+      List<Stays> left,
+      List<String> worse) {}
 
   @Override
   public Integer call() throws Exception {
@@ -123,7 +129,7 @@ final class PlanCommand implements Callable<Integer> {
     Trial trial = new Trial(new Situation(workspace.world(), workspace.setups()), person);
     Fix.Weights weights = weights();
     Plan plan =
-        new Planner(trial, weights, seconds)
+        new Planner(trial, weights, seconds, System::nanoTime)
             .plan(chosen.stream().limit(most).toList(), () -> false);
     Catalog catalog = workspace.catalog();
     Answer answer =
@@ -144,7 +150,8 @@ final class PlanCommand implements Callable<Integer> {
                 .toList(),
             plan.left().stream()
                 .map(l -> new Stays(named(l.conflict(), catalog), l.why()))
-                .toList());
+                .toList(),
+            plan.worse().stream().map(c -> ConflictSentence.of(c, catalog)).toList());
     PrintWriter out = spec.commandLine().getOut();
     if (asked.json) {
       out.println(ModelJson.answer(answer));
@@ -200,5 +207,6 @@ final class PlanCommand implements Callable<Integer> {
       }
     }
     answer.left().forEach(l -> out.printf("stays  %s%n       %s%n", l.conflict(), l.why()));
+    answer.worse().forEach(w -> out.printf("worse  %s%n", w));
   }
 }

@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import java.util.function.IntConsumer;
+import java.util.function.LongSupplier;
 import org.jspecify.annotations.Nullable;
 import org.ojalgo.optimisation.Expression;
 import org.ojalgo.optimisation.ExpressionsBasedModel;
@@ -57,17 +58,20 @@ public final class Planner {
   private final FixFinder finder;
   private final Fix.Weights weights;
   private final int seconds;
+  private final LongSupplier nanos;
 
   /**
    * A planner.
    *
    * @param seconds after which the best that was found is taken, 1 or more
+   * @param nanos a clock, in nanoseconds since whenever
    */
-  public Planner(Trial trial, Fix.Weights weights, int seconds) {
+  public Planner(Trial trial, Fix.Weights weights, int seconds, LongSupplier nanos) {
     this.trial = trial;
     this.finder = new FixFinder(trial);
     this.weights = weights;
     this.seconds = seconds;
+    this.nanos = nanos;
   }
 
   /**
@@ -88,8 +92,8 @@ public final class Planner {
     Map<Fix, Trial.Outcome> fixes = new LinkedHashMap<>();
     List<Plan.Left> left = new ArrayList<>();
     Set<String> wanted = new HashSet<>();
-    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(seconds);
-    BooleanSupplier over = () -> stop.getAsBoolean() || System.nanoTime() - end > 0;
+    long end = nanos.getAsLong() + TimeUnit.SECONDS.toNanos(seconds);
+    BooleanSupplier over = () -> stop.getAsBoolean() || nanos.getAsLong() - end > 0;
     for (Conflict conflict : chosen) {
       if (over.getAsBoolean()) {
         left.add(new Plan.Left(conflict, stop.getAsBoolean() ? STOPPED : NO_TIME));
@@ -111,7 +115,7 @@ public final class Planner {
       }
     }
     Plan plan = solve(List.copyOf(hopeful.values()), wanted, chosen, left, over);
-    return all ? plan : new Plan(plan.steps(), plan.cost(), 0, false, plan.left());
+    return all ? plan : new Plan(plan.steps(), plan.cost(), 0, false, plan.left(), plan.worse());
   }
 
   /** What would get worse by a change that would end it, the mildest. */
@@ -202,7 +206,8 @@ public final class Planner {
         cost,
         optimal ? cost : Math.min(cost, bound.cost()),
         optimal,
-        all(left, chosen, rest, "What ends it stands in the way of what ends others."));
+        all(left, chosen, rest, "What ends it stands in the way of what ends others."),
+        trial.worse(taken.stream().map(Trial.Outcome::fix).toList()));
   }
 
   private static List<Plan.Left> all(

@@ -138,6 +138,35 @@ public final class Trial {
     return compare(fixes.getFirst(), after);
   }
 
+  /**
+   * Conflicts that stay and are more severe once all of these are made, since a way out is gone:
+   * trials leave ways out, which take longer than all else. O(bindings) a setup that changes.
+   */
+  List<Conflict> worse(List<Fix> fixes) {
+    Situation after = situation;
+    for (Fix fix : fixes) {
+      after = fix.applyTo(after);
+    }
+    boolean sameWorld = after.world().equals(situation.world());
+    List<Conflict> worse = new ArrayList<>();
+    for (Setup setup : after.setups().values()) {
+      Setup was = situation.setups().get(setup.id());
+      boolean same = setup.equals(was) && (sameWorld || sameKeymaps(after, setup));
+      if (!same
+          && situation.world().problem(was).isEmpty()
+          && after.world().problem(setup).isEmpty()) {
+        Map<String, Conflict> before = new HashMap<>();
+        ConflictFinder.find(SetupTraces.of(was, situation.world()), person)
+            .forEach(c -> before.put(c.id(), c));
+        ConflictFinder.find(SetupTraces.of(setup, after.world()), person).stream()
+            .filter(c -> before.containsKey(c.id()))
+            .filter(c -> c.severity() > before.get(c.id()).severity())
+            .forEach(worse::add);
+      }
+    }
+    return worse;
+  }
+
   private Outcome compare(Fix fix, Situation after) {
     List<Conflict> ends = new ArrayList<>();
     List<Conflict> makes = new ArrayList<>();

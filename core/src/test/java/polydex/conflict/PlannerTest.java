@@ -18,6 +18,8 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.statistics.Statistics;
 import org.junit.jupiter.api.Test;
+import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.route.Machine;
 import polydex.route.Machine.Capture;
 import polydex.route.RandomSetups;
@@ -25,6 +27,7 @@ import polydex.route.Setup;
 import polydex.route.SetupId;
 import polydex.route.SetupTraces;
 import polydex.route.Situation;
+import polydex.route.Situation.Computer;
 import polydex.route.World;
 import polydex.route.Worlds;
 
@@ -90,7 +93,8 @@ class PlannerTest {
     Situation before = situation(c.world(), c.setup());
     List<Conflict> chosen = conflicts(before).stream().limit(2).toList();
     Trial trial = new Trial(before, PERSON);
-    Plan plan = new Planner(trial, Fix.Weights.USUAL, 10).plan(chosen, () -> false);
+    Plan plan =
+        new Planner(trial, Fix.Weights.USUAL, 10, System::nanoTime).plan(chosen, () -> false);
     Set<String> wanted = new HashSet<>();
     chosen.forEach(f -> wanted.add(f.id()));
     plan.left().forEach(l -> wanted.remove(l.conflict().id()));
@@ -119,6 +123,65 @@ class PlannerTest {
     }
   }
 
+  @Test
+  void aPlanTellsWhatItTakesAway() {
+    World world =
+        new Worlds()
+            .platform("desk", plain(), "Ctrl+1 = overview", "F9 = overview")
+            .app("app", "Ctrl+1 = one", "Ctrl+2 = two")
+            .build();
+    // The desktop's only other way to its overview is one that the application can't see.
+    Machine machine = machine("desk", in("app"));
+    Situation before = situation(world, Worlds.setup(machine));
+    Trial trial = new Trial(before, PERSON);
+    Conflict lost = conflicts(before).getFirst();
+    List<Trial.Outcome> offered = new FixFinder(trial).offered(lost, Fix.Weights.USUAL);
+    Trial.Outcome off =
+        offered.stream()
+            .filter(o -> o.fix() instanceof KeymapFix.SwitchOff)
+            .findFirst()
+            .orElseThrow();
+    assertThat(off.robs()).isEmpty();
+    World only =
+        new Worlds()
+            .platform("desk", plain(), "Ctrl+1 = overview")
+            .app("app", "Ctrl+1 = one", "Ctrl+2 = two")
+            .build();
+    Trial alone = new Trial(situation(only, Worlds.setup(machine)), PERSON);
+    Trial.Outcome robs = alone.of(off.fix());
+    assertThat(robs.robs()).containsExactly(new ActionId("overview"));
+    assertThat(robs.paid(Fix.Weights.USUAL)).isEqualTo(6);
+    // Taking the way out of a conflict away makes it more severe.
+    Fix away =
+        new KeymapFix.SwitchOff(
+            Computer.of(machine),
+            world.catalog().binding(new EnvironmentId("desk"), "b1").orElseThrow());
+    World both =
+        new Worlds()
+            .platform("desk", plain("Ctrl+1"), "Ctrl+1 = overview", "F9 = overview")
+            .app("app")
+            .build();
+    assertThat(new Trial(situation(both, Worlds.setup(machine)), PERSON).worse(List.of(away)))
+        .singleElement()
+        .satisfies(c -> assertThat(c.stillWorks()).isEmpty());
+  }
+
+  @Test
+  void timeThatIsUpLeavesTheRestAndProvesNothing() {
+    World world =
+        new Worlds()
+            .platform("desk", plain(), "Ctrl+{1..3} = space")
+            .app("app", "Ctrl+1 = one", "Ctrl+2 = two", "Ctrl+3 = three")
+            .build();
+    Situation before = situation(world, Worlds.setup(machine("desk", in("app"))));
+    Plan plan =
+        new Planner(new Trial(before, PERSON), Fix.Weights.USUAL, 0, System::nanoTime)
+            .plan(conflicts(before), () -> false);
+    assertThat(plan.steps()).isEmpty();
+    assertThat(plan.optimal()).isFalse();
+    assertThat(plan.left()).hasSize(3).allMatch(l -> l.why().contains("time was up"));
+  }
+
   private static boolean holds(Trial trial, List<Trial.Outcome> steps, Set<String> wanted) {
     List<Fix> fixes = steps.stream().map(Trial.Outcome::fix).toList();
     Trial.Outcome together = trial.together(fixes);
@@ -132,7 +195,7 @@ class PlannerTest {
 
   private static List<String> planned(World world, Machine machine, Fix.Weights weights) {
     Situation before = situation(world, Worlds.setup(machine));
-    return new Planner(new Trial(before, PERSON), weights, 10)
+    return new Planner(new Trial(before, PERSON), weights, 10, System::nanoTime)
         .plan(conflicts(before), () -> false).steps().stream()
             .map(o -> o.fix().title(world.catalog()))
             .sorted()
@@ -212,13 +275,13 @@ class PlannerTest {
     Conflict only = conflicts(before).getFirst();
     assertThat(only.kind()).isEqualTo(Conflict.Kind.RESERVED);
     Plan plan =
-        new Planner(new Trial(before, PERSON), Fix.Weights.USUAL, 10)
+        new Planner(new Trial(before, PERSON), Fix.Weights.USUAL, 10, System::nanoTime)
             .plan(List.of(only), () -> false);
     assertThat(plan.steps())
         .singleElement()
         .satisfies(s -> assertThat(s.fix()).isInstanceOf(KeymapFix.MoveInKeymap.class));
     Plan stopped =
-        new Planner(new Trial(before, PERSON), Fix.Weights.USUAL, 10)
+        new Planner(new Trial(before, PERSON), Fix.Weights.USUAL, 10, System::nanoTime)
             .plan(List.of(only), () -> true);
     assertThat(stopped.left())
         .singleElement()
@@ -240,7 +303,8 @@ class PlannerTest {
     List<Conflict> all = conflicts(before);
     // Sending it in costs least, but then the host's own no longer works.
     Plan plan =
-        new Planner(new Trial(before, PERSON), Fix.Weights.USUAL, 10).plan(all, () -> false);
+        new Planner(new Trial(before, PERSON), Fix.Weights.USUAL, 10, System::nanoTime)
+            .plan(all, () -> false);
     assertThat(plan.left()).isEmpty();
     assertThat(plan.optimal()).isTrue();
     assertThat(plan.bound()).isEqualTo(plan.cost());

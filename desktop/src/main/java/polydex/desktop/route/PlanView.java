@@ -132,7 +132,8 @@ final class PlanView {
         .look(
             "plan",
             course ->
-                new Planner(new Trial(workspace.situation(), person), costs, SECONDS)
+                new Planner(
+                        new Trial(workspace.situation(), person), costs, SECONDS, System::nanoTime)
                     .plan(
                         chosen,
                         () -> !course.isWanted(),
@@ -185,6 +186,12 @@ final class PlanView {
                   ConflictSentence.withoutWayOut(left.conflict(), catalog),
                   left.why());
       rows.add(new PlanRow(text, List.of(left.conflict().loser().gesture())));
+    }
+    for (Conflict worse : found.worse()) {
+      rows.add(
+          new PlanRow(
+              "Gets worse: " + ConflictSentence.of(worse, catalog),
+              List.of(worse.loser().gesture())));
     }
     Lists.found(list, rows);
     list.getSelectionModel().selectFirst();
