@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
+import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
 import polydex.route.Situation;
 
@@ -94,10 +95,14 @@ public sealed interface Fix permits KeymapFix, MachineFix, Fix.UseOther, Fix.Bot
    * Nothing changes but the person, who presses another gesture.
    *
    * @param conflict the identity of the conflict that is walked around
+   * @param environment whose binding loses
+   * @param context where in it that holds
    * @param action the id of the action
    * @param gesture what reaches it
    */
-  record UseOther(String conflict, ActionId action, Gesture gesture) implements Fix {
+  record UseOther(
+      String conflict, EnvironmentId environment, String context, ActionId action, Gesture gesture)
+      implements Fix {
     @Override
     public Situation applyTo(Situation before) {
       return before;
@@ -105,7 +110,11 @@ public sealed interface Fix permits KeymapFix, MachineFix, Fix.UseOther, Fix.Bot
 
     @Override
     public String title(Catalog catalog) {
-      return "Press %s for %s".formatted(gesture, quoted(catalog, action));
+      return "Press %s for %s in %s"
+          .formatted(
+              gesture,
+              quoted(catalog, action),
+              ConflictSentence.where(catalog, environment, context));
     }
 
     @Override

@@ -127,7 +127,9 @@ public final class FixFinder {
     List<Fix> fixes = new ArrayList<>();
     for (Gesture other :
         c.stillWorks().stream().filter(g -> !isAsBad(c, g)).limit(FREE_OFFERED).toList()) {
-      fixes.add(new Fix.UseOther(c.id(), c.loser().action(), other));
+      fixes.add(
+          new Fix.UseOther(
+              c.id(), c.loser().environment(), c.loser().context(), c.loser().action(), other));
     }
     if (c.setup().isEmpty()) {
       c.winner()

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Set;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
-import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
 import polydex.route.Situation;
@@ -164,7 +163,7 @@ public sealed interface KeymapFix extends Fix {
               Fix.quoted(catalog, binding.action()),
               binding.gesture(),
               to,
-              catalog.environment(environment).map(Environment::title).orElse(environment.value()));
+              ConflictSentence.where(catalog, environment, binding.context()));
     }
 
     @Override

@@ -18,6 +18,7 @@ import polydex.route.RandomSetups;
 import polydex.route.ReferenceTracer;
 import polydex.route.Setup;
 import polydex.route.SetupTraces;
+import polydex.route.TracedBinding;
 
 /** The conflicts of random setups against the plain definition, every kind of them. */
 class ConflictsReferenceTest {
@@ -72,6 +73,21 @@ class ConflictsReferenceTest {
             .endsWith(wanted);
         if (f.kind() == Conflict.Kind.NEEDS_FN) {
           assertThat(way.toString()).doesNotContain("Home");
+        }
+      }
+      // And nothing that works was forgotten, but for members of the losing family and Fn.
+      for (TracedBinding t : traces.all()) {
+        boolean other =
+            t.binding().action().equals(f.loser().action())
+                && t.layer().depth() == f.loser().depth()
+                && !t.binding().gesture().isFamily()
+                && !t.gesture().equals(f.loser().gesture())
+                && !ConflictFinder.party(t).binding().equals(f.loser().binding());
+        if (other
+            && f.kind() != Conflict.Kind.NEEDS_FN
+            && new ReferenceTracer(c.world(), where).outcomes(t.gesture()).endsWith(wanted)
+            && new ReferenceTracer(c.world(), c.setup()).outcomes(t.gesture()).endsWith(wanted)) {
+          assertThat(f.stillWorks()).as("%s beside %s", t, f).contains(t.gesture());
         }
       }
       if (f.rank() == Rank.WORKS && f.kind() != Conflict.Kind.THIN) {

@@ -132,14 +132,18 @@ final class WaysOut {
             title,
             Lists.column(Texts.styled("ends " + outcome.ends().size(), "quiet"), 5),
             Lists.column(made, 7),
-            Lists.column(Texts.styled(changed(outcome.changed()), "quiet"), 11));
+            Lists.column(Texts.styled(changed(outcome), "quiet"), 11));
   }
 
-  private static String changed(int gestures) {
-    return switch (gestures) {
+  private static String changed(Trial.Outcome outcome) {
+    int robbed = outcome.robs().size();
+    if (robbed > 0) {
+      return robbed == 1 ? "1 action loses its keys" : robbed + " actions lose their keys";
+    }
+    return switch (outcome.changed()) {
       case 0 -> "changes nothing else";
       case 1 -> "1 gesture changes";
-      default -> gestures + " gestures change";
+      default -> outcome.changed() + " gestures change";
     };
   }
 
@@ -157,6 +161,10 @@ final class WaysOut {
                             .collect(Collectors.joining(", ")))
             .collect(Collectors.joining("; "));
     return (makes.isEmpty() ? "It makes no new conflict." : "It makes: " + makes)
+        + outcome.robs().stream()
+            .limit(NAMED)
+            .map(a -> "\nNothing does “%s” then.".formatted(catalog().title(a)))
+            .collect(Collectors.joining())
         + (changes.isEmpty() ? "" : "\nThese end elsewhere then, in " + changes + ".");
   }
 
