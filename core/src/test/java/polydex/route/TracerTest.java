@@ -318,6 +318,24 @@ class TracerTest {
   }
 
   @Test
+  void aHeldContextInWhichNothingCanBePressedHereIsNotOpened() {
+    World world =
+        new Worlds()
+            .platform("desk", plain())
+            .app(
+                "app",
+                "Alt+Tab = later > new",
+                "new: Q = inside @ 2",
+                "Alt+A = other > odd",
+                "odd: é = inside")
+            .build();
+    Setup here = setup(machine("desk", in("app")));
+    assertThat(outcomes(world, here, "Alt(Tab Q)")).isEqualTo("app.later, nothing");
+    assertThat(outcomes(world, here, "Alt(Tab A)")).isEqualTo("app.later, app.other");
+    assertThat(outcomes(world, here, "Alt(A Tab)")).isEqualTo("app.other, app.later");
+  }
+
+  @Test
   void sidesTapsAndFnAreWhatTheHandsDo() {
     World world =
         new Worlds()
