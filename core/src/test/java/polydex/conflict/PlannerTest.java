@@ -44,7 +44,7 @@ class PlannerTest {
     return ConflictFinder.find(SetupTraces.of(setup, situation.world()), PERSON);
   }
 
-  @Property(seed = "20310314", tries = 60, edgeCases = EdgeCasesMode.NONE)
+  @Property(seed = "20310314", tries = 120, edgeCases = EdgeCasesMode.NONE)
   void whatAFixIsSaidToEndAndMakeIsSo(@ForAll long seed) {
     RandomSetups.Case c = RandomSetups.make(seed);
     Situation before = situation(c.world(), c.setup());
@@ -53,8 +53,14 @@ class PlannerTest {
       return;
     }
     Set<String> was = new ReferenceConflicts(c.world(), c.setup(), 300).all();
+    FixFinder finder = new FixFinder(new Trial(before, PERSON));
     List<Trial.Outcome> offered =
-        new FixFinder(new Trial(before, PERSON)).offered(found.getFirst(), Fix.Weights.USUAL);
+        found.stream()
+            .limit(3)
+            .map(f -> finder.offered(f, Fix.Weights.USUAL))
+            .filter(some -> !some.isEmpty())
+            .findFirst()
+            .orElse(List.of());
     for (Trial.Outcome outcome : offered) {
       if (!(outcome.fix() instanceof Fix.UseOther)) {
         Situation after = outcome.fix().applyTo(before);
@@ -76,7 +82,7 @@ class PlannerTest {
     // Nearly always there is something to try, or nothing would be tested here.
     Statistics.label("offered")
         .collect(!offered.isEmpty())
-        .coverage(tried -> tried.check(true).percentage(p -> p > 30));
+        .coverage(tried -> tried.check(true).percentage(p -> p > 50));
   }
 
   private static Set<String> lines(List<Conflict> conflicts) {

@@ -155,6 +155,7 @@ record BundleFile(
     int fresh = 0;
     int gone = 0;
     for (KeymapFile k : keymaps) {
+      k.check(name);
       List<Binding> old = catalog.bindings(k.environment().id());
       Set<Binding> was = new HashSet<>(old);
       fresh += (int) k.bindings().stream().filter(b -> !was.contains(b)).count();

@@ -13,7 +13,6 @@ import polydex.catalog.Action;
 import polydex.catalog.Binding;
 import polydex.catalog.Environment;
 import polydex.files.FileProblem;
-import polydex.route.Refused;
 
 /**
  * A keymap file as it was read, whole: fields that the model does not know and the order of
@@ -40,10 +39,7 @@ public final class KeymapDocument {
     JsonNode tree = ModelJson.tree(name, text);
     Schemas.check("keymap", name, text, tree);
     KeymapFile keymap = ModelJson.readLenient(name, text, KeymapFile.class);
-    Optional<String> refused = Refused.in(keymap.environment(), keymap.bindings());
-    if (refused.isPresent()) {
-      throw new FileProblem("%s: %s Nothing was taken.".formatted(name, refused.get()));
-    }
+    keymap.check(name);
     return new KeymapDocument((ObjectNode) tree, keymap);
   }
 

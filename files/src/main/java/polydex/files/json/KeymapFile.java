@@ -1,9 +1,12 @@
 package polydex.files.json;
 
 import java.util.List;
+import java.util.Optional;
 import polydex.catalog.Action;
 import polydex.catalog.Binding;
 import polydex.catalog.Environment;
+import polydex.files.FileProblem;
+import polydex.route.Refused;
 
 /**
  * A keymap as a file.
@@ -14,4 +17,16 @@ import polydex.catalog.Environment;
  * @param bindings its bindings, in the order in which they are shown
  */
 public record KeymapFile(
-    String format, Environment environment, List<Action> actions, List<Binding> bindings) {}
+    String format, Environment environment, List<Action> actions, List<Binding> bindings) {
+  /**
+   * Refuses what could only be understood by guessing.
+   *
+   * @param name of the file, for messages
+   */
+  void check(String name) throws FileProblem {
+    Optional<String> refused = Refused.in(environment, bindings);
+    if (refused.isPresent()) {
+      throw new FileProblem("%s: %s Nothing was taken.".formatted(name, refused.get()));
+    }
+  }
+}

@@ -70,7 +70,7 @@ public record WorldFile(
               .formatted(name, world.format(), FORMAT));
     }
     for (KeymapFile keymap : world.keymaps()) {
-      refuse(name, Refused.in(keymap.environment(), keymap.bindings()));
+      keymap.check(name);
     }
     for (Setup setup : world.setups()) {
       refuse(name, Refused.in(setup));

@@ -113,6 +113,16 @@ class BundleTest {
   }
 
   @Test
+  void whatCouldOnlyBeGuessedIsRefusedHereToo() {
+    String text = ModelFiles.bundle(Shipped.demo());
+    assertThat(text).contains("\"opens\" : \"");
+    String unknown = text.replaceFirst("\"opens\" : \"[^\"]*\"", "\"opens\" : \"nowhere\"");
+    assertThatThrownBy(() -> ModelFiles.read(Shipped.start(), "bundle.json", unknown))
+        .isInstanceOf(FileProblem.class)
+        .hasMessageContaining("opens the context “nowhere”");
+  }
+
+  @Test
   void whatIsWrongInItIsRefusedWhole() {
     String good = ModelFiles.bundle(Shipped.demo());
     for (String bad :
