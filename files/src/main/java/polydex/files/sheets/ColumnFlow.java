@@ -120,19 +120,21 @@ final class ColumnFlow {
     return runs;
   }
 
-  /** What is higher than a column is broken nevertheless. */
+  /** What is higher than a column is broken nevertheless, but never behind its heading. */
   private void add(List<Run> runs, Run run, Block block) {
-    if (run.pieces().isEmpty()) {
+    List<Piece> pieces = run.pieces();
+    if (pieces.isEmpty()) {
       return;
     }
-    if (run.height() + run.againHeight() <= frame.height() || run.pieces().size() == 1) {
+    if (run.height() + run.againHeight() <= frame.height() || pieces.size() == 1) {
       runs.add(run);
-    } else {
-      boolean first = run.again().isEmpty();
-      for (Piece piece : run.pieces()) {
-        runs.add(new Run(List.of(piece), first ? Optional.empty() : block.again(), run.group()));
-        first = false;
-      }
+      return;
+    }
+    boolean headed = run.again().isEmpty() && block.heading().isPresent();
+    int head = headed ? 2 : 1;
+    runs.add(new Run(pieces.subList(0, head), run.again(), run.group()));
+    for (Piece piece : pieces.subList(head, pieces.size())) {
+      runs.add(new Run(List.of(piece), block.again(), run.group()));
     }
   }
 

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -13,10 +14,12 @@ import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
 import net.jqwik.api.Combinators;
 import net.jqwik.api.ForAll;
+import net.jqwik.api.GenerationMode;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
 import net.jqwik.api.ShrinkingMode;
 import net.jqwik.api.Tuple;
+import net.jqwik.api.constraints.IntRange;
 import net.jqwik.api.statistics.Statistics;
 import polydex.files.sheets.Page.Placed;
 import polydex.files.sheets.Piece.Role;
@@ -129,6 +132,32 @@ class PageLayoutTest {
     Statistics.label("form").collect(paper.form());
     if (paper.form() == Paper.Form.PAGES && !one) {
       assertThat(pages.told()).anyMatch(t -> t.contains("does not fit on one page"));
+    }
+  }
+
+  /** Lines that are together higher than half a page are parted, but not from their heading. */
+  @Property(tries = 40, generation = GenerationMode.EXHAUSTIVE)
+  void aHeadingOfHighLinesIsNotAlone(@ForAll @IntRange(min = 1, max = 40) int before) {
+    Sheet.Shown text =
+        new Sheet.Shown(Gesture.parse("Meta \"a long text that is typed\" Enter"), Map.of(), 0);
+    Sheet.Cell cell = new Sheet.Cell(Collections.nCopies(3, text));
+    Sheet.Line low = new Sheet.Line("x", "", List.of(), "", List.of(), List.of());
+    Sheet.Line high = new Sheet.Line("y", "", List.of(cell), "", List.of(), List.of());
+    Sheet sheet =
+        new Sheet(
+            "T",
+            "",
+            List.of(
+                new Sheet.Lines("Low", Collections.nCopies(before, low)),
+                new Sheet.Lines("High", Collections.nCopies(4, high))),
+            List.of(),
+            new Sheet.Foot(LocalDate.EPOCH, "", "test"));
+    for (Paper.Size size : Paper.Size.values()) {
+      for (boolean across : new boolean[] {true, false}) {
+        Pages.of(sheet, new Paper(size, across, Paper.Form.CARD))
+            .pages()
+            .forEach(PageLayoutTest::nothingAlone);
+      }
     }
   }
 
