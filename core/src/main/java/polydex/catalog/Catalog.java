@@ -2,13 +2,13 @@ package polydex.catalog;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -16,29 +16,48 @@ import java.util.stream.Stream;
 /** All actions, environments and bindings that are known; immutable. */
 public final class Catalog {
   /** Nothing is known yet. */
-  public static final Catalog EMPTY = new Catalog(Map.of(), Map.of(), Map.of(), Successors.NONE);
+  public static final Catalog EMPTY =
+      new Catalog(Map.of(), Map.of(), Map.of(), Successors.NONE, Map.of());
 
   private final Map<ActionId, Action> actions;
   private final Map<EnvironmentId, Environment> environments;
   private final Map<EnvironmentId, List<Binding>> bindings;
   private final Successors successors;
 
-  /** By environment and action, made when an environment is first asked about. */
-  private final Map<EnvironmentId, Map<ActionId, List<Binding>>> byAction =
-      new ConcurrentHashMap<>();
-
-  /** By environment and id, made in the same way. */
-  private final Map<EnvironmentId, Map<String, Binding>> byId = new ConcurrentHashMap<>();
+  /** What was made of the bindings of each environment; shared while they are the same list. */
+  private final Map<EnvironmentId, MadeOf> made;
 
   private Catalog(
       Map<ActionId, Action> actions,
       Map<EnvironmentId, Environment> environments,
       Map<EnvironmentId, List<Binding>> bindings,
-      Successors successors) {
+      Successors successors,
+      Map<EnvironmentId, MadeOf> before) {
     this.actions = actions;
     this.environments = environments;
     this.bindings = Map.copyOf(bindings);
     this.successors = successors;
+    Map<EnvironmentId, MadeOf> of = new HashMap<>();
+    this.bindings.forEach(
+        (id, list) -> {
+          MadeOf known = before.get(id);
+          of.put(id, known != null && known.isOf(list) ? known : new MadeOf(list));
+        });
+    this.made = Map.copyOf(of);
+  }
+
+  /**
+   * What something is made of the bindings of an environment, once: it is kept while they stay as
+   * they are, for every catalogue that has them.
+   *
+   * @param what the class of it
+   * @param with what it depends on besides, compared by {@code equals}
+   * @param maker makes it
+   */
+  public <T> T made(
+      EnvironmentId environment, Class<T> what, Object with, Function<List<Binding>, T> maker) {
+    MadeOf of = made.get(environment);
+    return of == null ? maker.apply(List.of()) : of.get(what, with, maker);
   }
 
   /**
@@ -52,19 +71,24 @@ public final class Catalog {
       List<Action> actions,
       List<Environment> environments,
       Map<EnvironmentId, List<Binding>> bindings) {
-    return of(actions, environments, bindings, Successors.NONE);
+    return of(actions, environments, bindings, Successors.NONE, Map.of());
   }
 
   private static Catalog of(
       List<Action> actions,
       List<Environment> environments,
       Map<EnvironmentId, List<Binding>> bindings,
-      Successors successors) {
+      Successors successors,
+      Map<EnvironmentId, MadeOf> before) {
     Map<EnvironmentId, List<Binding>> copy = new LinkedHashMap<>();
     bindings.forEach((environment, list) -> copy.put(environment, List.copyOf(list)));
     Catalog catalog =
         new Catalog(
-            byId(actions, Action::id), byId(environments, Environment::id), copy, successors);
+            byId(actions, Action::id),
+            byId(environments, Environment::id),
+            copy,
+            successors,
+            before);
     catalog.bindings.forEach(catalog::check);
     return catalog;
   }
@@ -96,7 +120,7 @@ public final class Catalog {
   public Catalog with(Successors others) {
     // Whoever brings something of an id in again means that one.
     Successors still = others.without(actions.keySet(), environments.keySet());
-    return new Catalog(actions, environments, bindings, still);
+    return new Catalog(actions, environments, bindings, still, made);
   }
 
   /** The same without an action that nothing names. */
@@ -105,7 +129,8 @@ public final class Catalog {
         actions().stream().filter(a -> !a.id().equals(action)).toList(),
         environments(),
         bindings,
-        successors);
+        successors,
+        made);
   }
 
   /** The title of an action, or its id where it is not known. */
@@ -130,21 +155,27 @@ public final class Catalog {
 
   /** The bindings of an action in an environment, the preferred one first. */
   public List<Binding> bindings(EnvironmentId environment, ActionId action) {
-    return byAction
-        .computeIfAbsent(
-            environment, e -> bindings(e).stream().collect(Collectors.groupingBy(Binding::action)))
+    return made(environment, ByAction.class, "", ByAction::of)
+        .map()
         .getOrDefault(action, List.of());
   }
 
   /** A binding of an environment by its id. */
   public Optional<Binding> binding(EnvironmentId environment, String id) {
-    return Optional.ofNullable(
-        byId.computeIfAbsent(
-                environment,
-                e ->
-                    bindings(e).stream()
-                        .collect(Collectors.toMap(Binding::id, Function.identity(), (a, _) -> a)))
-            .get(id));
+    return Optional.ofNullable(made(environment, ById.class, "", ById::of).map().get(id));
+  }
+
+  private record ByAction(Map<ActionId, List<Binding>> map) {
+    static ByAction of(List<Binding> list) {
+      return new ByAction(list.stream().collect(Collectors.groupingBy(Binding::action)));
+    }
+  }
+
+  private record ById(Map<String, Binding> map) {
+    static ById of(List<Binding> list) {
+      return new ById(
+          list.stream().collect(Collectors.toMap(Binding::id, Function.identity(), (a, _) -> a)));
+    }
   }
 
   /** How many bindings there are in all. */
@@ -173,7 +204,9 @@ public final class Catalog {
     return of(
             merged(actions(), moreActions, Action::id),
             merged(environments(), moreEnvironments, Environment::id),
-            all)
+            all,
+            Successors.NONE,
+            made)
         .with(successors);
   }
 
@@ -185,7 +218,8 @@ public final class Catalog {
         actions(),
         environments().stream().filter(e -> !e.id().equals(environment)).toList(),
         others,
-        successors);
+        successors,
+        made);
   }
 
   /** This catalogue without some bindings of an environment. */
@@ -205,7 +239,7 @@ public final class Catalog {
   public Catalog withBindings(EnvironmentId environment, List<Binding> list) {
     Map<EnvironmentId, List<Binding>> all = new LinkedHashMap<>(bindings);
     all.put(environment, List.copyOf(list));
-    Catalog changed = new Catalog(actions, environments, all, successors);
+    Catalog changed = new Catalog(actions, environments, all, successors, made);
     changed.check(environment, list);
     return changed;
   }

@@ -78,7 +78,12 @@ public record Gesture(List<Step> steps) {
 
   /** Whether it stands for several gestures that differ in one key. */
   public boolean isFamily() {
-    return steps.stream().anyMatch(Gesture::hasFamily);
+    for (Step step : steps) { // asked of every binding, so without a stream
+      if (hasFamily(step)) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /** The members of a family, or just this. */

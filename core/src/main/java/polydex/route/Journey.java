@@ -14,9 +14,7 @@ import polydex.catalog.Binding;
 import polydex.catalog.Environment.Reserved;
 import polydex.catalog.Environment.WhenBroken;
 import polydex.keys.Held;
-import polydex.keys.Key;
 import polydex.keys.Modifier;
-import polydex.keys.Modifiers;
 import polydex.keys.Physical;
 import polydex.route.Passage.Reason;
 import polydex.route.Passage.Verb;
@@ -147,37 +145,22 @@ final class Journey {
   /** What the board gives for a press. */
   private Optional<Physical> onBoard(Physical press) {
     Layout layout = stations.getFirst().layout;
-    Key key = press instanceof Physical.Press p ? p.key() : null;
-    Held held = press.held();
-    if (!held.keys().isEmpty() && !held.keys().stream().allMatch(board::has)) {
+    Optional<BoardKeys.Given> given = board.given(press);
+    if (given.isEmpty()) {
       drop(boardLayer, layout, press, Reason.NO_SUCH_KEY);
       return Optional.empty();
     }
-    Modifiers modifiers = held.modifiers();
-    boolean fn = modifiers.has(Modifier.FN);
-    if (key != null && (!board.has(key) || (fn && board.givenWithFn(key).isPresent()))) {
-      Optional<Key> pressed = board.has(key) ? Optional.of(key) : board.withFn(key);
-      if (pressed.isEmpty()) {
-        drop(boardLayer, layout, press, Reason.NO_SUCH_KEY);
-        return Optional.empty();
-      }
-      // Fn is used up by what the key gives.
-      Physical given =
+    Physical arrives = given.get().press();
+    if (given.get().withFn().isEmpty()) {
+      pass(boardLayer, layout, press, press, Reason.NOTHING_SPECIAL);
+    } else if (told) {
+      Held held = press.held();
+      Physical pressed =
           new Physical.Press(
-              held.with(modifiers.without(Modifier.FN)),
-              board.has(key) ? board.givenWithFn(key).orElseThrow() : key);
-      tell(
-          boardLayer,
-          layout,
-          new Physical.Press(held.with(modifiers.and(Modifier.FN)), pressed.get()),
-          given,
-          Verb.CHANGES,
-          Reason.FN,
-          null);
-      return Optional.of(given);
+              held.with(held.modifiers().and(Modifier.FN)), given.get().withFn().get());
+      tell(boardLayer, layout, pressed, arrives, Verb.CHANGES, Reason.FN, null);
     }
-    pass(boardLayer, layout, press, press, Reason.NOTHING_SPECIAL);
-    return Optional.of(press);
+    return Optional.of(arrives);
   }
 
   private void tell(
@@ -264,10 +247,10 @@ final class Journey {
     if (pending.isEmpty() && open.isEmpty()) {
       return false;
     }
-    if (isBusy(station.desktop, going)) {
-      return offer(station, station.desktop, going, From.FOCUS, true) == Answer.TAKEN;
+    if (isBusy(station.desktop(), going)) {
+      return offer(station, station.desktop(), going, From.FOCUS, true) == Answer.TAKEN;
     }
-    Optional<Taker> busy = station.focused.filter(t -> isBusy(t, going));
+    Optional<Taker> busy = station.focused().filter(t -> isBusy(t, going));
     return busy.isPresent()
         && offer(station, busy.get(), going, From.BEHIND, false) == Answer.TAKEN;
   }
@@ -296,7 +279,7 @@ final class Journey {
   private void goOn(Station station, Going going, From from, boolean asked) {
     Physical press = going.press();
     if (from == From.NOBODY) {
-      drop(station.focused.orElseThrow().layer(), station.layout, press, Reason.NOT_HANDED_ON);
+      drop(station.focusedLayer.orElseThrow(), station.layout, press, Reason.NOT_HANDED_ON);
       return;
     }
     boolean captured = isCaptured(station, press);
@@ -305,13 +288,13 @@ final class Journey {
       answer = Answer.LEFT;
       if (from == From.DESKTOP) {
         if (captured) {
-          pass(station.desktop.layer(), station.layout, press, press, Reason.CAPTURED);
+          pass(station.desktopLayer, station.layout, press, press, Reason.CAPTURED);
         } else {
-          answer = offer(station, station.desktop, going, From.FOCUS, true);
+          answer = offer(station, station.desktop(), going, From.FOCUS, true);
         }
       }
-      if (answer == Answer.LEFT && from != From.BEHIND && station.focused.isPresent()) {
-        answer = offer(station, station.focused.get(), going, From.BEHIND, asked);
+      if (answer == Answer.LEFT && from != From.BEHIND && station.focused().isPresent()) {
+        answer = offer(station, station.focused().get(), going, From.BEHIND, asked);
       }
       if (answer == Answer.LEFT) {
         answer = behindFocused(station, going, captured && !asked);
@@ -330,10 +313,10 @@ final class Journey {
       type(station, press);
       return Answer.TAKEN;
     }
-    Layer window = station.focused.orElseThrow().layer();
+    Layer window = station.focusedLayer.orElseThrow();
     if (!session.forwards() || station.keeps(press)) {
       Answer answer =
-          passedOver ? offer(station, station.desktop, going, From.NOBODY, true) : Answer.LEFT;
+          passedOver ? offer(station, station.desktop(), going, From.NOBODY, true) : Answer.LEFT;
       if (answer != Answer.LEFT) {
         return answer;
       }

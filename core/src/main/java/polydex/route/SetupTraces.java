@@ -4,13 +4,11 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.function.Function;
 import java.util.function.IntPredicate;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -18,13 +16,9 @@ import polydex.boards.Layout;
 import polydex.boards.Presses;
 import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
-import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
-import polydex.catalog.MenuKeys;
 import polydex.keys.Gesture;
-import polydex.keys.Held;
 import polydex.keys.Physical;
-import polydex.keys.Step;
 import polydex.route.Trace.Outcome;
 
 /**
@@ -51,6 +45,8 @@ public final class SetupTraces {
   /** The contexts that only holds open, each behind its environment. */
   private final Set<String> held;
 
+  private final Optional<CompiledSetup> compiled;
+
   SetupTraces(
       World world,
       Tracer tracer,
@@ -65,6 +61,7 @@ public final class SetupTraces {
     this.absent = absent;
     this.held = held;
     this.signs = signs;
+    this.compiled = Optional.empty();
   }
 
   /** What is asked of all bindings one after the other. */
@@ -134,26 +131,22 @@ public final class SetupTraces {
     return held;
   }
 
-  private SetupTraces(Setup setup, World world) {
-    this.all = new ArrayList<>();
-    this.absent = new ArrayList<>();
-    this.held = new HashSet<>();
-    this.setup = setup;
+  private SetupTraces(Tracer tracer, World world, Optional<CompiledSetup> compiled) {
     this.world = world;
-    this.tracer = Tracer.of(setup, world);
-    List<Machine> machines = setup.machines();
-    for (int depth = 0; depth < machines.size(); depth++) {
-      Machine machine = machines.get(depth);
-      Layer desktop = layer(depth, Layer.Kind.DESKTOP);
-      for (Binding binding : machine.own()) {
-        add(all, Optional.empty(), desktop, machine.platform(), binding, true);
-      }
-      List<Binding> on =
-          world.catalog().bindings(machine.platform()).stream()
-              .filter(b -> !machine.isSwitchedOff(desktop.kind(), b))
-              .toList();
-      addKeymap(_ -> Optional.empty(), desktop, machine, machine.platform(), on);
-      addFocused(depth, machine);
+    this.setup = tracer.setup();
+    this.tracer = tracer;
+    this.held = new HashSet<>();
+    this.compiled = compiled;
+    if (compiled.isPresent()) {
+      CompiledRows rows = new CompiledRows(compiled.get(), tracer);
+      CompiledRows without = new CompiledRows(compiled.get(), tracer);
+      this.all = rows;
+      this.absent = without;
+      new CompiledGathering(this, compiled.get(), rows, without).go();
+    } else {
+      this.all = new ArrayList<>();
+      this.absent = new ArrayList<>();
+      new Gathering(this, all, absent).go();
     }
   }
 
@@ -163,7 +156,21 @@ public final class SetupTraces {
    * @throws IllegalArgumentException where {@link World#problem} finds one
    */
   public static SetupTraces of(Setup setup, World world) {
-    return new SetupTraces(setup, world);
+    Tracer tracer = Tracer.of(setup, world);
+    return new SetupTraces(tracer, world, tracer.compiled(world));
+  }
+
+  /**
+   * The same, each binding followed by itself: what the compiled ones are compared with, and what
+   * is left for keymaps too large for them.
+   */
+  static SetupTraces plain(Setup setup, World world) {
+    return new SetupTraces(Tracer.of(setup, world), world, Optional.empty());
+  }
+
+  /** The setup in numbers, where it is compiled and all of its bindings are rows of that. */
+  public Optional<CompiledSetup> compiled() {
+    return compiled;
   }
 
   /** Follows gestures as they are pressed where a binding holds: with its context active. */
@@ -195,6 +202,16 @@ public final class SetupTraces {
     return world;
   }
 
+  /** All bindings as numbers, where the setup is compiled. */
+  public Optional<CompiledRows> rows() {
+    return all instanceof CompiledRows rows ? Optional.of(rows) : Optional.empty();
+  }
+
+  /** The same of those that do not exist here. */
+  public Optional<CompiledRows> absentRows() {
+    return absent instanceof CompiledRows rows ? Optional.of(rows) : Optional.empty();
+  }
+
   /** Every binding, in the order of the layers and of their keymaps; access keys of menus last. */
   public List<TracedBinding> all() {
     return Collections.unmodifiableList(all);
@@ -220,88 +237,6 @@ public final class SetupTraces {
     return gesture.presses() + gesture.modifierPresses();
   }
 
-  private void addFocused(int depth, Machine machine) {
-    switch (machine.focus()) {
-      case Machine.Bare _ -> {}
-      case Machine.Running r -> {
-        Layer layer = layer(depth, Layer.Kind.APPLICATION);
-        addKeymap(
-            Optional::of,
-            layer,
-            machine,
-            r.application(),
-            world.catalog().bindings(r.application()));
-        Environment application = world.catalog().environment(r.application()).orElseThrow();
-        for (Binding key : MenuKeys.of(application, tracer.stations().get(depth).platform)) {
-          add(all, Optional.empty(), layer, r.application(), key, false);
-        }
-      }
-      case Machine.SessionWindow s ->
-          addKeymap(
-              _ -> Optional.empty(),
-              layer(depth, Layer.Kind.SESSION),
-              machine,
-              s.application(),
-              world.catalog().bindings(s.application()));
-    }
-  }
-
-  private void addKeymap(
-      Function<String, Optional<String>> active,
-      Layer layer,
-      Machine machine,
-      EnvironmentId environmentId,
-      List<Binding> bindings) {
-    Environment environment = world.catalog().environment(environmentId).orElseThrow();
-    Map<String, Binding> openers = new LinkedHashMap<>();
-    for (Binding binding : bindings) {
-      if (binding.heldContext().isPresent() && machine.exists(layer.kind(), binding)) {
-        openers.putIfAbsent(binding.heldContext().get(), binding);
-      }
-      if (binding.heldContext().isPresent()) {
-        held.add(environmentId + " " + binding.heldContext().get());
-      }
-    }
-    for (Binding binding : bindings) {
-      List<TracedBinding> into = machine.exists(layer.kind(), binding) ? all : absent;
-      Binding opener = openers.get(binding.context());
-      if (opener == null) {
-        add(into, active.apply(binding.context()), layer, environmentId, binding, false);
-      } else if (environment.context(opener.context()).isPresent()) {
-        addInner(into, active.apply(opener.context()), layer, environmentId, opener, binding);
-      }
-    }
-  }
-
-  private void add(
-      List<TracedBinding> into,
-      Optional<String> active,
-      Layer layer,
-      EnvironmentId environment,
-      Binding binding,
-      boolean own) {
-    for (Gesture member : binding.gesture().expand()) {
-      into.add(traced(active, layer, environment, binding, own, member, 0));
-    }
-  }
-
-  private void addInner(
-      List<TracedBinding> into,
-      Optional<String> active,
-      Layer layer,
-      EnvironmentId environment,
-      Binding opener,
-      Binding binding) {
-    for (Gesture member : binding.gesture().expand()) {
-      Gesture first = opener.gesture().expand().getFirst();
-      inside(first, member)
-          .ifPresent(
-              whole ->
-                  into.add(
-                      traced(active, layer, environment, binding, false, whole, first.presses())));
-    }
-  }
-
   /** A binding followed in these traces. */
   TracedBinding traced(
       Optional<String> active,
@@ -325,40 +260,5 @@ public final class SetupTraces {
         results.getLast(),
         results.size() == (opening > 0 ? 2 : 1),
         Touched.bits(presses, gesture, with.layout(), with.stations().get(layer.depth()).layout));
-  }
-
-  /** The steps that open a hold, and inner ones in it; none where nothing could be held. */
-  static Optional<Gesture> inside(Gesture opener, Gesture inner) {
-    Held held;
-    List<Step> within = new ArrayList<>();
-    switch (opener.steps().getLast()) {
-      case Step.Stroke s -> {
-        held = s.held();
-        within.add(new Step.Stroke(Held.NOTHING, s.key()));
-      }
-      case Step.Hold h -> {
-        held = h.held();
-        within.addAll(h.inner());
-      }
-      case Step.Pointing p -> {
-        held = p.held();
-        within.add(new Step.Pointing(Held.NOTHING, p.act()));
-      }
-      case Step.Tap _, Step.Text _ -> held = Held.NOTHING;
-    }
-    if (held.isNothing()) {
-      return Optional.empty();
-    }
-    within.addAll(inner.steps());
-    List<Step> steps = new ArrayList<>(opener.steps().subList(0, opener.steps().size() - 1));
-    steps.add(new Step.Hold(held, within));
-    return Optional.of(new Gesture(steps));
-  }
-
-  private Layer layer(int depth, Layer.Kind kind) {
-    return tracer.layers().stream()
-        .filter(l -> l.depth() == depth && l.kind() == kind)
-        .findFirst()
-        .orElseThrow();
   }
 }

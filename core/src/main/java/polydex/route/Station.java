@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import polydex.boards.Layout;
 import polydex.boards.Presses;
 import polydex.catalog.Binding;
@@ -37,16 +38,20 @@ final class Station {
   final List<Remapping> remappings;
   final Layer reservedLayer;
   final Layer typingLayer;
-  final Taker desktop;
+  final Layer desktopLayer;
 
-  /** The focused application's or session window's keymap; none on a bare desktop. */
-  final Optional<Taker> focused;
+  /** That of the focused application or session window; none on a bare desktop. */
+  final Optional<Layer> focusedLayer;
 
   final Optional<Remapping> translation;
+
+  // The takers are made when a gesture is first followed through them, which most never see.
+  private volatile @Nullable Taker desktop;
+  private volatile @Nullable Taker focused;
   private Optional<Scope> menus = Optional.empty();
 
-  /** Whether a binding or a remap here tells the left modifier from the right one. */
-  private boolean sides;
+  /** Whether a binding here tells the left modifier from the right one, as far as it is known. */
+  private volatile @Nullable Boolean sides;
 
   private final Map<Physical, Reserved> reserved;
   private final Set<Physical> kept;
@@ -76,34 +81,55 @@ final class Station {
     for (Reserved r : platform.reserved()) {
       single(r.gesture()).ifPresent(p -> reserved.putIfAbsent(p, r));
     }
-    desktop = desktop(environment);
+    desktopLayer = layer(Kind.DESKTOP, environment.title());
+    focusedLayer =
+        switch (machine.focus()) {
+          case Machine.Bare _ -> Optional.empty();
+          case Machine.Running r -> Optional.of(layer(Kind.APPLICATION, title(r.application())));
+          case Machine.SessionWindow s -> Optional.of(layer(Kind.SESSION, title(s.application())));
+        };
     typingLayer = layer(Kind.TYPING, layout.title() + " layout");
-    switch (machine.focus()) {
-      case Machine.Bare _ -> {
-        focused = Optional.empty();
-        translation = Optional.empty();
-      }
-      case Machine.Running r -> {
-        focused =
-            Optional.of(
-                application(
-                    layer(Kind.APPLICATION, title(r.application())),
-                    r.application(),
-                    r.contexts()));
-        translation = Optional.empty();
-      }
-      case Machine.SessionWindow s -> {
-        focused =
-            Optional.of(
-                application(
-                    layer(Kind.SESSION, title(s.application())),
-                    s.application(),
-                    List.of(Context.ANYWHERE.id())));
-        translation = s.translation().map(t -> new Remapping(t, layout));
-        s.kept().forEach(g -> single(g).ifPresent(kept::add));
-        s.sent().forEach(g -> single(g).ifPresent(sent::add));
-      }
+    if (machine.focus() instanceof Machine.SessionWindow s) {
+      translation = s.translation().map(t -> new Remapping(t, layout));
+      s.kept().forEach(g -> single(g).ifPresent(kept::add));
+      s.sent().forEach(g -> single(g).ifPresent(sent::add));
+    } else {
+      translation = Optional.empty();
     }
+  }
+
+  /** The desktop's keymap and the user's own. */
+  Taker desktop() {
+    Taker made = desktop;
+    return made == null ? makeDesktop() : made;
+  }
+
+  private synchronized Taker makeDesktop() {
+    Taker made = desktop;
+    if (made == null) {
+      made = desktop(catalog.environment(machine.platform()).orElseThrow());
+      desktop = made;
+    }
+    return made;
+  }
+
+  /** The focused application's or session window's keymap; none on a bare desktop. */
+  Optional<Taker> focused() {
+    Taker made = focused;
+    return made == null ? focusedLayer.map(this::makeFocused) : Optional.of(made);
+  }
+
+  private synchronized Taker makeFocused(Layer layer) {
+    Taker made = focused;
+    if (made == null) {
+      List<String> contexts =
+          machine.focus() instanceof Machine.Running r
+              ? r.contexts()
+              : List.of(Context.ANYWHERE.id());
+      made = application(layer, machine.application().orElseThrow(), contexts);
+      focused = made;
+    }
+    return made;
   }
 
   private static boolean namesASide(Physical press) {
@@ -112,7 +138,12 @@ final class Station {
   }
 
   boolean tellsSides() {
-    return sides
+    Boolean told = sides;
+    if (told == null) {
+      told = Sources.of(this, catalog).stream().anyMatch(s -> s.scopes().tellsSides());
+      sides = told;
+    }
+    return told
         || remappings.stream().anyMatch(Remapping::tellsSides)
         || translation.filter(Remapping::tellsSides).isPresent();
   }
@@ -121,8 +152,8 @@ final class Station {
   List<Layer> layers() {
     return Stream.of(
             remapLayers.stream(),
-            Stream.of(reservedLayer, desktop.layer()),
-            focused.stream().map(Taker::layer),
+            Stream.of(reservedLayer, desktopLayer),
+            focusedLayer.stream(),
             machine.focus() instanceof Machine.SessionWindow
                 ? Stream.<Layer>of()
                 : Stream.of(typingLayer))
@@ -168,8 +199,7 @@ final class Station {
     List<Scope> active =
         Stream.concat(Stream.of(own), Stream.ofNullable(scopes.get(Context.ANYWHERE.id())))
             .toList();
-    return new Taker(
-        layer(Kind.DESKTOP, environment.title()), active, scopes, environment.whenBroken());
+    return new Taker(desktopLayer, active, scopes, environment.whenBroken());
   }
 
   private Taker application(Layer layer, EnvironmentId id, List<String> contexts) {
@@ -197,6 +227,7 @@ final class Station {
 
   /** Where these presses lead in the menus. */
   List<Scope.Node> inMenus(List<Physical> presses) {
+    focused(); // which makes the menus
     List<Scope.Node> at = List.of();
     for (int i = 0; i < presses.size(); i++) {
       Physical press = matched(presses.get(i));
@@ -219,38 +250,39 @@ final class Station {
   /** The same with these contexts of the focused application active; its indexes are shared. */
   Station withContexts(List<String> contexts) {
     Optional<Taker> changed =
-        focused.map(
-            taker ->
-                new Taker(
-                    taker.layer(),
-                    Stream.concat(
-                            asked(
-                                catalog
-                                    .environment(machine.application().orElseThrow())
-                                    .orElseThrow(),
-                                taker.heldContexts(),
-                                contexts)
-                                .stream(),
-                            menus.stream())
-                        .toList(),
-                    taker.heldContexts(),
-                    taker.whenBroken()));
-    return new Station(this, catalog, desktop, changed, sides);
+        focused()
+            .map(
+                taker ->
+                    new Taker(
+                        taker.layer(),
+                        Stream.concat(
+                                asked(
+                                    catalog
+                                        .environment(machine.application().orElseThrow())
+                                        .orElseThrow(),
+                                    taker.heldContexts(),
+                                    contexts)
+                                    .stream(),
+                                menus.stream())
+                            .toList(),
+                        taker.heldContexts(),
+                        taker.whenBroken()));
+    return new Station(this, catalog, desktop(), changed, sides);
   }
 
   /** The same with one more binding of the user's own, behind those that are there. */
   Station withOwn(Binding more) {
-    Scope own = desktop.scopes().getFirst();
-    boolean told = sides;
+    Taker before = desktop();
+    Scope own = before.scopes().getFirst();
+    Boolean told = sides;
     List<List<Physical>> all = presses(more);
-    for (List<Physical> list : all) {
-      told |= list.stream().anyMatch(Station::namesASide);
+    if (all.stream().flatMap(List::stream).anyMatch(Station::namesASide)) {
+      told = true;
     }
-    List<Scope> scopes = new ArrayList<>(desktop.scopes());
+    List<Scope> scopes = new ArrayList<>(before.scopes());
     scopes.set(0, own.withOwn(machine.platform(), more, matched(all)));
-    Taker changed =
-        new Taker(desktop.layer(), scopes, desktop.heldContexts(), desktop.whenBroken());
-    return new Station(this, catalog, changed, focused, told);
+    Taker changed = new Taker(desktopLayer, scopes, before.heldContexts(), before.whenBroken());
+    return new Station(this, catalog, changed, focused(), told);
   }
 
   /**
@@ -259,9 +291,9 @@ final class Station {
    * @return nothing where that is more than single places in its indexes
    */
   Optional<Station> after(World now, List<KeymapDiff.Edit> edits) {
-    Taker desktopNow = desktop;
-    Optional<Taker> focusedNow = focused;
-    boolean told = sides;
+    Taker desktopNow = desktop();
+    Optional<Taker> focusedNow = focused();
+    boolean told = tellsSides();
     for (KeymapDiff.Edit edit : edits) {
       boolean onDesktop = edit.environment().equals(machine.platform());
       boolean inFocus = machine.application().filter(edit.environment()::equals).isPresent();
@@ -328,7 +360,11 @@ final class Station {
   }
 
   private Station(
-      Station other, Catalog catalog, Taker desktop, Optional<Taker> focused, boolean sides) {
+      Station other,
+      Catalog catalog,
+      Taker desktop,
+      Optional<Taker> focused,
+      @Nullable Boolean sides) {
     depth = other.depth;
     machine = other.machine;
     platform = other.platform;
@@ -337,6 +373,8 @@ final class Station {
     remappings = other.remappings;
     reservedLayer = other.reservedLayer;
     typingLayer = other.typingLayer;
+    desktopLayer = other.desktopLayer;
+    focusedLayer = other.focusedLayer;
     translation = other.translation;
     reserved = other.reserved;
     kept = other.kept;
@@ -344,7 +382,7 @@ final class Station {
     menus = other.menus;
     this.catalog = catalog;
     this.desktop = desktop;
-    this.focused = focused;
+    this.focused = focused.orElse(null);
     this.sides = sides;
   }
 
@@ -384,7 +422,6 @@ final class Station {
       Presses.physical(member, layout)
           .ifPresent(
               list -> {
-                sides |= list.stream().anyMatch(Station::namesASide);
                 scope.add(
                     list.stream().map(this::matched).toList(), environment.id(), binding, own);
               });

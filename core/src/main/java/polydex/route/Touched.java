@@ -104,19 +104,21 @@ final class Touched {
     long bits = 0;
     if (underFingers instanceof Presses.Typable t) {
       for (Presses.Made made : t.list()) {
-        bits |= bit(plain(made.what()));
+        bits |= bit(made.what());
       }
     }
     if (!Objects.equals(fingers.id(), own.id())) {
       for (Physical press : Presses.physical(gesture, own).orElse(List.of())) {
-        bits |= bit(plain(press));
+        bits |= bit(press);
       }
     }
     return bits;
   }
 
-  private static long bit(Physical press) {
-    int hash = press.hashCode() * 0x9E3779B9; // spreads what the hashes of records leave together
+  /** The bit of a press, whichever sides and way to hold AltGr it says. */
+  static long bit(Physical press) {
+    int hash =
+        plain(press).hashCode() * 0x9E3779B9; // spreads what the hashes of records leave together
     return 1L << (hash >>> 26);
   }
 

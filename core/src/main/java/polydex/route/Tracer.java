@@ -174,7 +174,7 @@ public final class Tracer {
   private Journey journey(boolean told) {
     Journey journey = new Journey(boardLayer, board, stations, told);
     if (!begun.isEmpty()) {
-      stations.getLast().focused.ifPresent(t -> journey.begin(t, begun));
+      stations.getLast().focused().ifPresent(t -> journey.begin(t, begun));
     }
     return journey;
   }
@@ -192,6 +192,11 @@ public final class Tracer {
   /** The platform of a machine. */
   public Platform platform(int depth) {
     return stations.get(depth).platform;
+  }
+
+  /** The same setup in numbers; none where it is too large for them. */
+  Optional<CompiledSetup> compiled(World world) {
+    return CompiledSetup.of(this, board, world);
   }
 
   List<Station> stations() {

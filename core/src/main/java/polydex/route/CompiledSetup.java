@@ -1,0 +1,302 @@
+package polydex.route;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import polydex.boards.Layout;
+import polydex.catalog.Binding;
+import polydex.catalog.Catalog;
+import polydex.catalog.Context;
+import polydex.catalog.Environment;
+import polydex.catalog.Environment.WhenBroken;
+import polydex.catalog.EnvironmentId;
+import polydex.keys.Physical;
+import polydex.route.Passage.Reason;
+import polydex.route.Trace.Acted;
+import polydex.route.Trace.Nothing;
+import polydex.route.Trace.Outcome;
+
+/**
+ * A setup made of compiled keymaps, in which presses, layers, bindings and what comes of them are
+ * numbers. Not safe for several threads at once: whoever walks through it holds its lock.
+ */
+public final class CompiledSetup {
+  private static final int UNKNOWN = -2;
+
+  private final Catalog catalog;
+  private final Tracer tracer;
+  private final BoardKeys board;
+  private final List<Layer> layers;
+  private final CompiledMachine[] machines;
+  private final List<Place> places = new ArrayList<>();
+
+  private final Map<Physical, Integer> numbers = new HashMap<>();
+  private final List<Physical> presses = new ArrayList<>();
+  private int[] given = new int[0];
+
+  private final Map<Outcome, Integer> known = new HashMap<>();
+  private final List<Outcome> outcomes = new ArrayList<>();
+  private final int[] dropped = new int[Reason.values().length];
+  private final int[] waits;
+
+  /** Which contexts are asked, for each that is active. */
+  private final int @Nullable [][] chains;
+
+  private final int[] asItStands;
+
+  private final Walk walk;
+  private int[] buffer = new int[8];
+
+  private CompiledSetup(Tracer tracer, BoardKeys board, World world) {
+    this.catalog = world.catalog();
+    this.tracer = tracer;
+    this.board = board;
+    this.layers = tracer.layers();
+    List<Station> stations = tracer.stations();
+    machines = new CompiledMachine[stations.size()];
+    waits = new int[2 * machines.length];
+    for (Reason why : Reason.values()) {
+      dropped[why.ordinal()] = outcome(new Nothing(why.sentence()));
+    }
+    IdentityHashMap<CompiledKeymap, int[]> translated = new IdentityHashMap<>();
+    int layer = 1; // the board's comes before
+    for (Station station : stations) {
+      CompiledMachine m = new CompiledMachine(this, station, layer);
+      machines[station.depth] = m;
+      layer += station.layers().size();
+      waits[2 * m.depth] = outcome(waits(station.desktopLayer));
+      station.focusedLayer.ifPresent(l -> waits[2 * m.depth + 1] = outcome(waits(l)));
+      for (Sources.Source source : Sources.of(station, catalog)) {
+        add(m, source, tracer.layout(), translated);
+      }
+    }
+    Place focused = focused();
+    chains = new int[focused == null ? 0 : focused.keymap().contexts().length][];
+    asItStands = chain(contextsAsTheyStand());
+    walk = new Walk(this);
+  }
+
+  /** That of a tracer; none where a keymap is too large for it. */
+  static Optional<CompiledSetup> of(Tracer tracer, BoardKeys board, World world) {
+    CompiledSetup setup = new CompiledSetup(tracer, board, world);
+    boolean fits =
+        setup.places.size() <= Place.MOST && setup.places.stream().allMatch(p -> p.keymap().fits());
+    return fits ? Optional.of(setup) : Optional.empty();
+  }
+
+  private static Nothing waits(Layer layer) {
+    return new Nothing(layer.title() + " waits for the next step.");
+  }
+
+  private void add(
+      CompiledMachine m,
+      Sources.Source source,
+      Layout fingers,
+      IdentityHashMap<CompiledKeymap, int[]> translated) {
+    boolean onDesktop = source.kind().ordinal() <= Sources.Kind.DESKTOP.ordinal();
+    CompiledKeymap awaited = source.keymap();
+    CompiledKeymap pressed =
+        m.station.layout.equals(fingers)
+            ? awaited
+            : Sources.onLayout(source, m.station, catalog, fingers);
+    boolean together = source.kind() == Sources.Kind.OWN || source.kind() == Sources.Kind.MENUS;
+    Place place =
+        new Place(
+            places.size(),
+            m.depth,
+            onDesktop ? m.station.desktopLayer : m.station.focusedLayer.orElseThrow(),
+            onDesktop ? m.desktopLayer : m.focusLayer,
+            source,
+            pressed,
+            together ? 0 : awaited.contextNumber(Context.ANYWHERE.id()),
+            translated.computeIfAbsent(pressed, this::translate),
+            translated.computeIfAbsent(awaited, this::translate));
+    places.add(place);
+    m.places[source.kind().ordinal()] = place;
+  }
+
+  private int[] translate(CompiledKeymap keymap) {
+    int[] into = new int[keymap.presses()];
+    Arrays.setAll(into, i -> number(keymap.press(i)));
+    return into;
+  }
+
+  WhenBroken whenBroken(EnvironmentId environment) {
+    return catalog.environment(environment).orElseThrow().whenBroken();
+  }
+
+  CompiledMachine[] machines() {
+    return machines;
+  }
+
+  /** The keymaps, from the fingers inward. */
+  public List<Place> places() {
+    return places;
+  }
+
+  /** The place of a binding that is known by {@link Place#code}. */
+  public Place place(int code) {
+    return places.get(Place.placeOf(code));
+  }
+
+  /** The row there. */
+  public static int row(int code) {
+    return Place.rowOf(code);
+  }
+
+  /** The layers, from the fingers inward. */
+  public List<Layer> layers() {
+    return layers;
+  }
+
+  /** The number of a press. */
+  public int number(Physical press) {
+    Integer number = numbers.get(press);
+    if (number == null) {
+      number = presses.size();
+      numbers.put(press, number);
+      presses.add(press);
+    }
+    return number;
+  }
+
+  /** The press of a number. */
+  public Physical press(int number) {
+    return presses.get(number);
+  }
+
+  /** What the board gives for a press; -1 where nothing. */
+  int given(int press) {
+    if (press >= given.length) {
+      int from = given.length;
+      given = Arrays.copyOf(given, Math.max(2 * press + 2, presses.size()));
+      Arrays.fill(given, from, given.length, UNKNOWN);
+    }
+    if (given[press] == UNKNOWN) {
+      given[press] = board.given(presses.get(press)).map(g -> number(g.press())).orElse(-1);
+    }
+    return given[press];
+  }
+
+  /** The number of what comes of a press, where no binding of a keymap does it: negative. */
+  int outcome(Outcome outcome) {
+    return ~known.computeIfAbsent(
+        outcome,
+        o -> {
+          outcomes.add(o);
+          return outcomes.size() - 1;
+        });
+  }
+
+  /** What a number stands for: a binding's action, or something else. */
+  public Outcome outcome(int number) {
+    if (number < 0) {
+      return outcomes.get(~number);
+    }
+    Place place = place(number);
+    Binding binding = place.binding(row(number));
+    return new Acted(
+        place.layer(),
+        place.environment(),
+        binding.action(),
+        Optional.of(binding.id()),
+        place.own());
+  }
+
+  int dropped(Reason why) {
+    return dropped[why.ordinal()];
+  }
+
+  int waits(int taker) {
+    return waits[taker];
+  }
+
+  private List<String> contextsAsTheyStand() {
+    return tracer.setup().innermost().focus() instanceof Machine.Running r
+        ? r.contexts()
+        : List.of();
+  }
+
+  /** Which contexts of the focused application are asked while a row is pressed. */
+  public int[] chain(Place place, int row) {
+    if (!place.inContext()) {
+      return asItStands;
+    }
+    int context = place.keymap().context(row);
+    int[] chain = chains[context];
+    if (chain == null) {
+      chain = chain(List.of(place.keymap().contexts()[context]));
+      chains[context] = chain;
+    }
+    return chain;
+  }
+
+  /** Which are asked as the setup stands. */
+  public int[] chain() {
+    return asItStands;
+  }
+
+  private @Nullable Place focused() {
+    return machines[machines.length - 1].place(Sources.Kind.FOCUSED);
+  }
+
+  private int[] chain(List<String> contexts) {
+    Place focused = focused();
+    if (focused == null) {
+      return new int[0];
+    }
+    Environment environment = catalog.environment(focused.environment()).orElseThrow();
+    return Sources.chain(environment, focused.keymap(), contexts);
+  }
+
+  /** The bits of a binding's presses, as {@link Touched} counts them. */
+  long touches(int code) {
+    Place place = place(code);
+    int row = row(code);
+    long bits = 0;
+    for (int i = 0; i < place.length(row); i++) {
+      bits |= Touched.bit(presses.get(place.press(row, i)));
+    }
+    for (int i = 0; !place.asPressed() && i < place.awaitedLength(row); i++) {
+      bits |= Touched.bit(presses.get(place.awaited(row, i)));
+    }
+    return bits;
+  }
+
+  /** Follows a row's presses; it must have some, and hold nothing between them. */
+  void walk(Place place, int row) {
+    int count = place.length(row);
+    if (count > buffer.length) {
+      buffer = new int[2 * count];
+    }
+    for (int i = 0; i < count; i++) {
+      buffer[i] = place.press(row, i);
+    }
+    walk.follow(buffer, count, chain(place, row));
+  }
+
+  /** Whether an end is the action of a row, on its machine. */
+  boolean does(int end, Place place, int row) {
+    if (end < 0) {
+      return outcome(end) instanceof Acted a
+          && a.layer().depth() == place.depth()
+          && a.action().equals(place.binding(row).action());
+    }
+    Place by = place(end);
+    if (by.number() == place.number()) {
+      return place.keymap().action(row) == place.keymap().action(row(end));
+    }
+    return by.depth() == place.depth()
+        && by.binding(row(end)).action().equals(place.binding(row).action());
+  }
+
+  /** What follows presses through it. */
+  public Walk walk() {
+    return walk;
+  }
+}
