@@ -172,20 +172,43 @@ public record Conflict(
 
   /** Stable from run to run: it says which two sides clash, not what else is known of them. */
   public String id() {
+    return id(
+        kind,
+        setup,
+        loser.environment(),
+        loser.depth(),
+        loser.context(),
+        loser.action(),
+        loser.gesture(),
+        winner.map(w -> w.environment().value()).or(() -> at.map(Conflict::where)).orElse(""),
+        instead);
+  }
+
+  /** A layer as identities have it, where no binding wins. */
+  static String where(Layer layer) {
+    return layer.kind().name().toLowerCase(Locale.ROOT) + " " + layer.title();
+  }
+
+  /** The identity of a conflict of which no more than this is known. */
+  static String id(
+      Kind kind,
+      Optional<SetupId> setup,
+      EnvironmentId environment,
+      int depth,
+      String context,
+      ActionId action,
+      Gesture gesture,
+      String winner,
+      Outcome instead) {
     return String.join(
         "|",
         kind.written(),
         setup.orElse(SetupId.NONE).value(),
-        loser.depth() == 0
-            ? loser.environment().value()
-            : loser.environment() + "@" + loser.depth(),
-        loser.context(),
-        loser.action().value(),
-        loser.gesture().toString(),
-        winner
-            .map(w -> w.environment().value())
-            .or(() -> at.map(l -> l.kind().name().toLowerCase(Locale.ROOT) + " " + l.title()))
-            .orElse(""),
+        depth == 0 ? environment.value() : environment + "@" + depth,
+        context,
+        action.value(),
+        gesture.toString(),
+        winner,
         what(instead));
   }
 

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BiConsumer;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import polydex.boards.Board;
@@ -49,6 +50,9 @@ import polydex.route.World;
 public final class ConflictFinder {
 
   private record PressPlace(Layer layer, boolean own, String context, List<Physical> presses) {}
+
+  /** What happens instead of what needs Fn. */
+  static final Nothing WITH_FN = new Nothing("Fn must be held as well.");
 
   private final World world;
   private final Catalog catalog;
@@ -100,14 +104,64 @@ public final class ConflictFinder {
             });
   }
 
-  /** The conflicts, the worst first. */
+  /** The conflicts, the worst first; each is made when it is looked at. */
   public static List<Conflict> find(SetupTraces traces, Person person) {
-    return new ConflictFinder(traces, person, true, _ -> true).find();
+    return find(traces, person, true, _ -> true);
   }
 
   /** Only those of some kinds, where not all are of interest; at less cost. */
   public static List<Conflict> find(SetupTraces traces, Person person, Predicate<Kind> kinds) {
-    return new ConflictFinder(traces, person, true, kinds).find();
+    return find(traces, person, true, kinds);
+  }
+
+  private static List<Conflict> find(
+      SetupTraces traces, Person person, boolean withWays, Predicate<Kind> kinds) {
+    return traces.rows().isPresent()
+        ? CompiledFinder.find(traces, person, withWays, kinds)
+        : new ConflictFinder(traces, person, withWays, kinds).find();
+  }
+
+  /** One for what is rare, found binding by binding. */
+  static ConflictFinder of(
+      SetupTraces traces, Person person, boolean withWays, Predicate<Kind> kinds) {
+    return new ConflictFinder(
+        traces, person, withWays, kinds, List.of(), List.of(), new Reach(traces));
+  }
+
+  /** What is wrong with one binding by itself. */
+  List<Conflict> of(TracedBinding traced) {
+    return taking(
+        () -> {
+          FirstCause.of(traces, traced).ifPresent(c -> add(traced, c));
+          Presses.physical(traced.gesture(), traces.tracer().layout())
+              .ifPresent(presses -> beside(traced, presses));
+        });
+  }
+
+  /** Whether one starts with a tap that is kept too long. */
+  List<Conflict> delayed(TracedBinding traced, int presses) {
+    return taking(() -> delayedTap(traced, presses));
+  }
+
+  /** That one does not exist here, and does not do what it says. */
+  List<Conflict> missing(TracedBinding traced) {
+    return taking(() -> version(traced));
+  }
+
+  /** The user's own that will not hold. */
+  List<Conflict> thin() {
+    return taking(
+        () -> {
+          if (kinds.test(Kind.THIN)) {
+            new ThinBindings(traces).forEach(this::thin);
+          }
+        });
+  }
+
+  private List<Conflict> taking(Runnable finding) {
+    found.clear();
+    finding.run();
+    return List.copyOf(found);
   }
 
   /**
@@ -115,7 +169,7 @@ public final class ConflictFinder {
    * nothing did: for whoever only compares what there is with what there was.
    */
   public static List<Conflict> withoutWays(SetupTraces traces, Person person) {
-    return new ConflictFinder(traces, person, false, _ -> true).find();
+    return find(traces, person, false, _ -> true);
   }
 
   /** The same conflict of a binding, of which it is asked again what else still works. */
@@ -180,12 +234,11 @@ public final class ConflictFinder {
   private void beside(TracedBinding traced, List<Physical> presses) {
     boolean needsFn = false;
     for (Physical press : presses) {
-      Optional<Key> key = press.pressedKey();
-      needsFn |= key.isPresent() && onlyWithFn.contains(key.get());
+      needsFn |= needsFn(press);
     }
     if (needsFn) {
       Layer at = traces.tracer().layers().getFirst();
-      add(Kind.NEEDS_FN, traced, Optional.empty(), at, new Nothing("Fn must be held as well."));
+      add(Kind.NEEDS_FN, traced, Optional.empty(), at, WITH_FN);
     }
     if (traced.works() && presses.getFirst() instanceof Physical.ModifierTap) {
       delayedTap(traced, presses.size());
@@ -250,11 +303,19 @@ public final class ConflictFinder {
 
   /** Contexts on different branches that can be active together. */
   private void ambiguous(Map<PressPlace, TracedBinding> first) {
+    Layer layer =
+        traces.setup().innermost().focus() instanceof Machine.Running
+            ? layer(traces.setup().machines().size() - 1, Layer.Kind.APPLICATION)
+            : traces.tracer().layers().getFirst();
+    forEachPair((before, after) -> ambiguous(first, layer, before, after));
+  }
+
+  /** Each two contexts of the focused application that can be active together. */
+  void forEachPair(BiConsumer<String, String> each) {
     Machine machine = traces.setup().innermost();
     if (!(machine.focus() instanceof Machine.Running running)) {
       return;
     }
-    Layer layer = layer(traces.setup().machines().size() - 1, Layer.Kind.APPLICATION);
     Environment environment = catalog.environment(running.application()).orElseThrow();
     Set<String> inOrder = new LinkedHashSet<>(running.contexts());
     environment.contexts().forEach(c -> inOrder.add(c.id()));
@@ -271,7 +332,7 @@ public final class ConflictFinder {
     for (int i = 0; i < asked.size(); i++) {
       for (int j = i + 1; j < asked.size(); j++) {
         if (together(environment, running, asked.get(i), asked.get(j))) {
-          ambiguous(first, layer, asked.get(i), asked.get(j));
+          each.accept(asked.get(i), asked.get(j));
         }
       }
     }
@@ -352,37 +413,46 @@ public final class ConflictFinder {
     if (!kinds.test(kind)) {
       return;
     }
+    found.add(conflict(kind, loser, winner, at, instead, character));
+  }
+
+  Conflict conflict(
+      Kind kind,
+      TracedBinding loser,
+      Optional<Party> winner,
+      Layer at,
+      Outcome instead,
+      String character) {
     List<Gesture> stillWorks = withWays ? stillWorks(loser, kind) : List.of();
     String by = winner.map(w -> w.environment() + " " + w.binding()).orElse("");
     Kind.Source source = kind.source();
     boolean inKeymap = source == Kind.Source.KEYMAP || by.isEmpty();
-    found.add(
-        new Conflict(
-            kind,
-            Optional.of(traces.setup().id()),
-            party(loser),
-            winner,
-            Optional.of(at),
-            instead,
-            String.join(
-                "|",
-                kind.written(),
-                at.machine(),
-                at.kind().name(),
-                at.title(),
-                source == Kind.Source.LOSER ? "" : by,
-                inKeymap ? loser.environment().value() : ""),
-            stillWorks,
-            severity(instead, stillWorks, loser.binding().action()),
-            Rank.of(kind, loser.works(), Severity.harm(instead, catalog), !stillWorks.isEmpty()),
-            character));
+    return new Conflict(
+        kind,
+        Optional.of(traces.setup().id()),
+        party(loser),
+        winner,
+        Optional.of(at),
+        instead,
+        String.join(
+            "|",
+            kind.written(),
+            at.machine(),
+            at.kind().name(),
+            at.title(),
+            source == Kind.Source.LOSER ? "" : by,
+            inKeymap ? loser.environment().value() : ""),
+        stillWorks,
+        severity(instead, stillWorks, loser.binding().action()),
+        Rank.of(kind, loser.works(), Severity.harm(instead, catalog), !stillWorks.isEmpty()),
+        character);
   }
 
   /**
    * Gestures that do it where the loser holds: documented ones that work, what comes out as those
    * that do not, and what the platform keeps for the action.
    */
-  private List<Gesture> stillWorks(TracedBinding loser, Kind kind) {
+  List<Gesture> stillWorks(TracedBinding loser, Kind kind) {
     ActionId action = loser.binding().action();
     Stream<Gesture> kept =
         traces.tracer().platform(loser.layer().depth()).reserved().stream()
@@ -417,16 +487,18 @@ public final class ConflictFinder {
    * may take what it leaves.
    */
   private boolean worksAsItStands(Gesture gesture, TracedBinding loser) {
-    if (loser.active().isEmpty()
-        || !(traces.setup().innermost().focus() instanceof Machine.Running running)
-        || running.contexts().equals(List.of(loser.active().get()))) {
-      return true;
+    return loser.active().filter(this::isActiveBesides).isEmpty()
+        || does(traces.tracer(), gesture, loser);
+  }
+
+  /** Whether a context of the focused application is active in the setup, and not by itself. */
+  boolean isActiveBesides(String context) {
+    if (!(traces.setup().innermost().focus() instanceof Machine.Running running)
+        || running.contexts().equals(List.of(context))) {
+      return false;
     }
     Environment environment = catalog.environment(running.application()).orElseThrow();
-    boolean active =
-        running.contexts().stream()
-            .anyMatch(c -> environment.outward(c).contains(loser.active().get()));
-    return !active || does(traces.tracer(), gesture, loser);
+    return running.contexts().stream().anyMatch(c -> environment.outward(c).contains(context));
   }
 
   private static boolean does(Tracer tracer, Gesture gesture, TracedBinding loser) {
@@ -439,7 +511,12 @@ public final class ConflictFinder {
   private boolean needsFn(Gesture gesture) {
     return Presses.physical(gesture, traces.tracer().layout()).stream()
         .flatMap(List::stream)
-        .anyMatch(p -> p.pressedKey().filter(onlyWithFn::contains).isPresent());
+        .anyMatch(this::needsFn);
+  }
+
+  /** Whether the board gives the key of a press with Fn only. */
+  boolean needsFn(Physical press) {
+    return press.pressedKey().filter(onlyWithFn::contains).isPresent();
   }
 
   /** On the same machine, and not merely another member of the losing family. */
@@ -467,7 +544,7 @@ public final class ConflictFinder {
         t.layer().depth());
   }
 
-  private static Party party(TracedBinding pressed, Acted acted) {
+  static Party party(TracedBinding pressed, Acted acted) {
     return new Party(
         acted.environment(),
         Context.ANYWHERE.id(),

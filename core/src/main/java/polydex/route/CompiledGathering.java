@@ -72,7 +72,12 @@ final class CompiledGathering {
       Walk walk = setup.walk();
       if (!walk.rare()) {
         int end = walk.last();
-        into.walked(place.code(row), end, walk.results() == 1, setup.does(end, place, row));
+        into.walked(
+            place.code(row),
+            end,
+            walk.results() == 1,
+            setup.does(end, place, row),
+            setup.symbolTaken(place).isPresent());
         return;
       }
     }
@@ -86,7 +91,9 @@ final class CompiledGathering {
       Gesture first = opener.gesture().expand().getFirst();
       Gathering.inside(first, place.gesture(row))
           .ifPresent(
-              whole -> into.followed(-1, followed(place, row, whole, first.presses(), opener)));
+              whole ->
+                  into.followed(
+                      place.code(row), followed(place, row, whole, first.presses(), opener)));
     }
   }
 

@@ -259,6 +259,11 @@ public final class CompiledKeymap {
     return all[number];
   }
 
+  /** The rows of a context, in order. */
+  public int[] rowsIn(int number) {
+    return IntStream.range(0, rows).filter(row -> context(row) == number).toArray();
+  }
+
   private int[][] byAction() {
     int[] count = new int[actionNumbers.size()];
     for (int row = 0; row < rows; row++) {
@@ -287,7 +292,7 @@ public final class CompiledKeymap {
   }
 
   /** The number of a context; -1 where nothing is bound in it. */
-  int contextNumber(String id) {
+  public int contextNumber(String id) {
     return contextNumbers.getOrDefault(id, -1);
   }
 

@@ -49,8 +49,8 @@ final class CompiledMachine {
     /** The character that a binding takes away from whoever types it with more than Shift. */
     @Nullable String symbol;
 
-    /** Whether more than Shift is held. */
-    boolean more;
+    /** Whether the press can be made in one way only, as far as that is known. */
+    @Nullable Boolean onlyItself;
   }
 
   final Station station;
@@ -145,7 +145,6 @@ final class CompiledMachine {
 
   private Offered look(Physical press) {
     Offered o = new Offered();
-    o.more = !press.held().modifiers().without(Modifier.SHIFT).isEmpty();
     station
         .reserved(press)
         .ifPresent(
@@ -165,7 +164,7 @@ final class CompiledMachine {
       o.first[k] = place == null ? -1 : place.scopes().first(place.outermost(), o.number[k]);
     }
     Optional<Layout.Symbol> symbol = station.typed(press);
-    if (o.more) {
+    if (!press.held().modifiers().without(Modifier.SHIFT).isEmpty()) {
       symbol.ifPresent(s -> o.symbol = Character.toString(s.codePoint()));
     }
     if (station.machine.focus() instanceof Machine.SessionWindow window) {

@@ -1,11 +1,14 @@
 package polydex.route;
 
 import java.util.AbstractList;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.List;
 import java.util.RandomAccess;
 import org.jspecify.annotations.Nullable;
 import polydex.boards.Presses;
+import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.route.Trace.Nothing;
 import polydex.route.Trace.Outcome;
@@ -26,14 +29,25 @@ public final class CompiledRows extends AbstractList<TracedBinding> implements R
   private final BitSet alone = new BitSet();
   private final BitSet works = new BitSet();
   private final BitSet plain = new BitSet();
-  private boolean odd;
+  private final BitSet inHold = new BitSet();
+  private final BitSet types = new BitSet();
+
+  /** Of each place where its rows stand in the list, and -1 for those that do not. */
+  private final int[][] index;
 
   CompiledRows(CompiledSetup setup, Tracer tracer) {
     this.setup = setup;
     this.tracer = tracer;
+    this.index = new int[setup.places().size()][];
   }
 
-  private void grow() {
+  private void next(int code) {
+    int place = Place.placeOf(code);
+    if (index[place] == null) {
+      index[place] = new int[setup.places().get(place).keymap().rows()];
+      Arrays.fill(index[place], -1);
+    }
+    index[place][Place.rowOf(code)] = size;
     if (size == codes.length) {
       codes = Arrays.copyOf(codes, 2 * size);
       ends = Arrays.copyOf(ends, 2 * size);
@@ -41,20 +55,28 @@ public final class CompiledRows extends AbstractList<TracedBinding> implements R
     }
   }
 
-  /** One that walked: it ended so. */
-  void walked(int code, int end, boolean byItself, boolean does) {
-    grow();
+  /**
+   * One that walked.
+   *
+   * @param end how it ended
+   * @param byItself whether nothing else came of it
+   * @param does whether that is what it says
+   * @param typed whether it takes a stroke that types a character where nobody takes it
+   */
+  void walked(int code, int end, boolean byItself, boolean does, boolean typed) {
+    next(code);
     codes[size] = code;
     ends[size] = end;
     alone.set(size, byItself);
     works.set(size, does);
+    types.set(size, typed);
     plain.set(size);
     size++;
   }
 
   /** One that can't be typed. */
   void untypable(int code) {
-    grow();
+    next(code);
     codes[size] = code;
     ends[size] = UNTYPABLE;
     alone.set(size);
@@ -62,14 +84,14 @@ public final class CompiledRows extends AbstractList<TracedBinding> implements R
     size++;
   }
 
-  /** One that was followed by the plain engine, and its row where it is one. */
+  /** One that was followed by the plain engine. */
   void followed(int code, TracedBinding traced) {
-    grow();
+    next(code);
     codes[size] = code;
     objects[size] = traced;
     alone.set(size, traced.alone());
     works.set(size, traced.works());
-    odd = true;
+    inHold.set(size, traced.opening() > 0);
     size++;
   }
 
@@ -83,14 +105,25 @@ public final class CompiledRows extends AbstractList<TracedBinding> implements R
     return plain.get(at);
   }
 
-  /** Whether all did. */
-  public boolean allWalked() {
-    return !odd;
-  }
-
-  /** Which binding it is, as {@link Place#code}; -1 for one inside a hold. */
+  /** Which binding it is, as {@link Place#code}. */
   public int code(int at) {
     return codes[at];
+  }
+
+  /** Where a binding stands in the list; -1 where it does not. */
+  public int indexOf(Place place, int row) {
+    int[] of = index[place.number()];
+    return of == null ? -1 : of[row];
+  }
+
+  /** Whether its presses begin with those that open a hold for it. */
+  public boolean inHold(int at) {
+    return inHold.get(at);
+  }
+
+  /** Whether one that walked takes a stroke that types a character where nobody takes it. */
+  public boolean typesText(int at) {
+    return types.get(at);
   }
 
   /** Whether the layout under the fingers can't type it. */
@@ -150,6 +183,30 @@ public final class CompiledRows extends AbstractList<TracedBinding> implements R
     Place place = setup.place(codes[at]);
     Presses why = Presses.of(place.gesture(CompiledSetup.row(codes[at])), tracer.layout());
     return new Nothing(((Presses.Untypable) why).reason());
+  }
+
+  /** Those for an action, in their order. */
+  List<TracedBinding> of(ActionId action) {
+    List<TracedBinding> found = new ArrayList<>();
+    for (Place place : setup.places()) {
+      for (int row : place.keymap().rowsOf(action)) {
+        if (indexOf(place, row) >= 0) {
+          found.add(get(indexOf(place, row)));
+        }
+      }
+    }
+    return found;
+  }
+
+  /** The user's own, in their order. */
+  List<TracedBinding> own() {
+    List<TracedBinding> found = new ArrayList<>();
+    for (Place place : setup.places()) {
+      for (int row = 0; place.own() && row < place.keymap().rows(); row++) {
+        found.add(get(indexOf(place, row)));
+      }
+    }
+    return found;
   }
 
   /** The bits of its presses, as {@link Touched} counts them. */

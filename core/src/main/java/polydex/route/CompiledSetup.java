@@ -7,6 +7,7 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import polydex.boards.Layout;
 import polydex.catalog.Binding;
@@ -15,6 +16,7 @@ import polydex.catalog.Context;
 import polydex.catalog.Environment;
 import polydex.catalog.Environment.WhenBroken;
 import polydex.catalog.EnvironmentId;
+import polydex.keys.Modifier;
 import polydex.keys.Physical;
 import polydex.route.Passage.Reason;
 import polydex.route.Trace.Acted;
@@ -269,7 +271,12 @@ public final class CompiledSetup {
   }
 
   /** Follows a row's presses; it must have some, and hold nothing between them. */
-  void walk(Place place, int row) {
+  public void walk(Place place, int row) {
+    walk(place, row, chain(place, row));
+  }
+
+  /** The same while some contexts are active. */
+  public void walk(Place place, int row, int[] contexts) {
     int count = place.length(row);
     if (count > buffer.length) {
       buffer = new int[2 * count];
@@ -277,11 +284,11 @@ public final class CompiledSetup {
     for (int i = 0; i < count; i++) {
       buffer[i] = place.press(row, i);
     }
-    walk.follow(buffer, count, chain(place, row));
+    walk.follow(buffer, count, contexts);
   }
 
   /** Whether an end is the action of a row, on its machine. */
-  boolean does(int end, Place place, int row) {
+  public boolean does(int end, Place place, int row) {
     if (end < 0) {
       return outcome(end) instanceof Acted a
           && a.layer().depth() == place.depth()
@@ -293,6 +300,58 @@ public final class CompiledSetup {
     }
     return by.depth() == place.depth()
         && by.binding(row(end)).action().equals(place.binding(row).action());
+  }
+
+  /**
+   * The character that the last press walked would have typed with more than Shift held, had the
+   * layer of a place not taken or held it.
+   */
+  public Optional<String> symbolTaken(Place place) {
+    for (int i = 0; i < walk.passages(); i++) {
+      if (walk.layerAt(i) == place.layerNumber()
+          && (walk.verbAt(i) == Passage.Verb.TAKES || walk.verbAt(i) == Passage.Verb.HOLDS)) {
+        String symbol = machines[place.depth()].offered(walk.receivedAt(i)).symbol;
+        if (symbol != null) {
+          return Optional.of(symbol);
+        }
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** Whether more than Shift is held with a press. */
+  public boolean holdsMore(int press) {
+    return !presses.get(press).held().modifiers().without(Modifier.SHIFT).isEmpty();
+  }
+
+  /** Whether two presses are the same but for the sides of what is held. */
+  public boolean alike(int one, int other) {
+    return one == other || presses.get(one).eitherSide().equals(presses.get(other).eitherSide());
+  }
+
+  /** The number of the layer of a kind on a machine; -1 where it has none. */
+  public int layerOf(int depth, Layer.Kind kind) {
+    CompiledMachine m = machines[depth];
+    return switch (kind) {
+      case DESKTOP -> m.desktopLayer;
+      case SESSION -> m.session ? m.focusLayer : -1;
+      case RESERVED -> m.reservedLayer;
+      case APPLICATION -> m.session || !m.hasFocus() ? -1 : m.focusLayer;
+      case BOARD, REMAP, TYPING -> throw new IllegalArgumentException("Not one layer: " + kind);
+    };
+  }
+
+  /**
+   * Whether a press of the layer of a machine can be made in one way only, which is as the layer
+   * says it, so that nothing else comes out as it.
+   */
+  public boolean onlyItself(int depth, int press) {
+    CompiledMachine.Offered offered = machines[depth].offered(press);
+    if (offered.onlyItself == null) {
+      Physical p = presses.get(press);
+      offered.onlyItself = Set.of(p).equals(InverseRemaps.toFingers(tracer.stations(), depth, p));
+    }
+    return offered.onlyItself;
   }
 
   /** What follows presses through it. */

@@ -159,7 +159,7 @@ public final class Place {
   }
 
   /** Whether the layout under the fingers is that of the machine. */
-  boolean asPressed() {
+  public boolean asPressed() {
     return pressedNumbers == awaitedNumbers;
   }
 

@@ -62,12 +62,12 @@ public final class Reach {
 
   /** The reach in a setup that has been traced. */
   public Reach(SetupTraces traces) {
-    this(traces, traces.all());
+    this(traces, traces.rows().isPresent() ? List.of() : traces.all());
   }
 
   /** The reach of some actions only, at less cost. */
   public Reach(SetupTraces traces, Set<ActionId> actions) {
-    this(traces, traces.of(actions));
+    this(traces, traces.rows().isPresent() ? List.of() : traces.of(actions));
   }
 
   private Reach(SetupTraces traces, List<TracedBinding> bindings) {
@@ -80,7 +80,10 @@ public final class Reach {
 
   /** The bindings of an action that this setup has, whether they work or not. */
   public List<TracedBinding> bindings(ActionId action) {
-    return List.copyOf(byAction.getOrDefault(action, List.of()));
+    return traces
+        .rows()
+        .map(rows -> byAction.computeIfAbsent(action, rows::of))
+        .orElseGet(() -> List.copyOf(byAction.getOrDefault(action, List.of())));
   }
 
   /** The effort of a gesture under the fingers, in points; none where it can't be pressed. */
@@ -93,7 +96,7 @@ public final class Reach {
   /** All ways to cause an action, the easiest first. */
   public List<Way> of(ActionId action) {
     List<Way> found = new ArrayList<>();
-    for (TracedBinding binding : byAction.getOrDefault(action, List.of())) {
+    for (TracedBinding binding : bindings(action)) {
       found.addAll(of(binding));
     }
     return List.copyOf(

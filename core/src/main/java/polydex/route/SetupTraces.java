@@ -68,7 +68,7 @@ public final class SetupTraces {
   Signs signs() {
     Signs made = signs;
     if (made == null) {
-      made = Signs.of(all);
+      made = all instanceof CompiledRows rows ? Signs.of(rows) : Signs.of(all);
       signs = made;
     }
     return made;
@@ -88,6 +88,9 @@ public final class SetupTraces {
 
   /** The bindings of the user's own, in their order. */
   public List<TracedBinding> own() {
+    if (all instanceof CompiledRows rows) {
+      return rows.own();
+    }
     List<TracedBinding> found = new ArrayList<>();
     Signs made = signs();
     for (int i = 0; i < all.size(); i++) {

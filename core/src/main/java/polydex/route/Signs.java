@@ -31,9 +31,22 @@ final class Signs {
     return signs;
   }
 
+  /** The same, with no object made of a binding. */
+  static Signs of(CompiledRows rows) {
+    Signs signs = new Signs(new long[rows.size()], new int[rows.size()]);
+    for (int i = 0; i < rows.size(); i++) {
+      signs.put(i, rows.touches(i), rows.binding(i).action(), rows.own(i));
+    }
+    return signs;
+  }
+
   private void put(int at, TracedBinding t) {
-    touches[at] = t.touches();
-    actions[at] = hash(t.binding().action()) | (t.own() ? Integer.MIN_VALUE : 0);
+    put(at, t.touches(), t.binding().action(), t.own());
+  }
+
+  private void put(int at, long touch, ActionId action, boolean own) {
+    touches[at] = touch;
+    actions[at] = hash(action) | (own ? Integer.MIN_VALUE : 0);
   }
 
   private static int hash(ActionId action) {

@@ -1,0 +1,135 @@
+package polydex.conflict;
+
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import polydex.catalog.ActionId;
+import polydex.conflict.Conflict.Kind;
+import polydex.route.CompiledRows;
+import polydex.route.CompiledSetup;
+import polydex.route.Place;
+import polydex.route.SetupTraces;
+
+/**
+ * Whether any other gesture does what a losing binding is for, which is all that its severity asks.
+ * Bindings that walk answer in numbers where nothing comes out as theirs but themselves; whatever
+ * else there is, {@link ConflictFinder#stillWorks} is asked.
+ */
+@SuppressWarnings("ReferenceEquality") // rows are those of the setup, or those that it lacks
+final class WaysOut {
+  private final CompiledSetup setup;
+  private final CompiledRows rows;
+  private final ConflictFinder single;
+
+  /** By the depth of a machine the actions that its platform keeps strokes for. */
+  private final Map<Integer, Set<ActionId>> reserved = new HashMap<>();
+
+  /** By a context of the focused application whether it is also to work as the setup stands. */
+  private final Map<String, Boolean> stands = new HashMap<>();
+
+  WaysOut(SetupTraces traces, ConflictFinder single) {
+    this.setup = traces.compiled().orElseThrow();
+    this.rows = traces.rows().orElseThrow();
+    this.single = single;
+    for (int depth = 0; depth < traces.setup().machines().size(); depth++) {
+      Set<ActionId> actions = new HashSet<>();
+      traces.tracer().platform(depth).reserved().forEach(r -> actions.add(r.action()));
+      reserved.put(depth, actions);
+    }
+  }
+
+  /**
+   * Whether there is one.
+   *
+   * @param of the rows among which the losing binding is: those that exist, or the others
+   * @param at where it stands in them
+   */
+  boolean any(CompiledRows of, int at, Kind kind) {
+    Place place = setup.place(of.code(at));
+    int row = CompiledSetup.row(of.code(at));
+    ActionId action = place.binding(row).action();
+    boolean plain =
+        of.walked(at) && kind != Kind.NEEDS_FN && !reserved.get(place.depth()).contains(action);
+    boolean found = false;
+    boolean missing = of != rows;
+    for (Place other : plain ? setup.places() : List.<Place>of()) {
+      if (other.depth() != place.depth()) {
+        continue;
+      }
+      int[] alike =
+          other.number() == place.number()
+              ? other.keymap().rowsOf(other.keymap().action(row))
+              : other.keymap().rowsOf(action);
+      for (int r : alike) {
+        int i = rows.indexOf(other, r);
+        if (i < 0) {
+          continue;
+        }
+        boolean itself = i == at && !missing;
+        boolean sameBinding = other.binding(r).equals(place.binding(row));
+        if (sameBinding && !itself && !other.gesture(r).equals(place.gesture(row))) {
+          continue; // another member of the losing family
+        }
+        if (!rows.walked(i)) {
+          return full(of, at, kind);
+        }
+        if (rows.works(i) && !itself) {
+          if (other.gesture(r).equals(place.gesture(row))) {
+            continue;
+          }
+          int does = does(other, r, place, row);
+          if (does < 0) {
+            return full(of, at, kind);
+          }
+          found |= does > 0;
+        } else if (!onlyItself(other, r)) {
+          return full(of, at, kind);
+        }
+      }
+    }
+    return plain ? found : full(of, at, kind);
+  }
+
+  /** Whether nothing comes out as a row but what it says. */
+  private boolean onlyItself(Place place, int row) {
+    if (!place.asPressed()) {
+      return false;
+    }
+    for (int i = 0; i < place.length(row); i++) {
+      if (!setup.onlyItself(place.depth(), place.press(row, i))) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  /** Whether a working gesture does what the loser is for where that holds; -1 if not known. */
+  private int does(Place other, int r, Place place, int row) {
+    Optional<String> active = place.active(row);
+    if (!other.active(r).equals(active)) {
+      setup.walk(other, r, setup.chain(place, row));
+      if (setup.walk().rare()) {
+        return -1;
+      }
+      if (!setup.does(setup.walk().last(), place, row)) {
+        return 0;
+      }
+    }
+    if (active.isPresent() && stands.computeIfAbsent(active.get(), this::isToStand)) {
+      setup.walk(other, r, setup.chain());
+      return setup.walk().rare() ? -1 : setup.does(setup.walk().last(), place, row) ? 1 : 0;
+    }
+    return 1;
+  }
+
+  private boolean isToStand(String active) {
+    return single.isActiveBesides(active);
+  }
+
+  private boolean full(CompiledRows of, int at, Kind kind) {
+    return !single.stillWorks(of.get(at), kind).isEmpty();
+  }
+}
