@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /** All actions, environments and bindings that are known; immutable. */
 public final class Catalog {
@@ -23,6 +24,9 @@ public final class Catalog {
   private final Map<EnvironmentId, Environment> environments;
   private final Map<EnvironmentId, List<Binding>> bindings;
   private final Successors successors;
+
+  /** The actions that lose work, made when first asked for. */
+  private volatile @Nullable Set<ActionId> losing;
 
   /** What was made of the bindings of each environment; shared while they are the same list. */
   private final Map<EnvironmentId, MadeOf> made;
@@ -109,6 +113,20 @@ public final class Catalog {
   /** An action by its id, or by that of one that went into it. */
   public Optional<Action> action(ActionId id) {
     return Optional.ofNullable(actions.get(successors.of(id)));
+  }
+
+  /** Whether an action loses work where it happens unasked; asked of every binding that loses. */
+  public boolean losesWork(ActionId id) {
+    Set<ActionId> known = losing;
+    if (known == null) {
+      known =
+          actions.values().stream()
+              .filter(a -> a.harm() == Action.Harm.LOSES_WORK)
+              .map(Action::id)
+              .collect(Collectors.toUnmodifiableSet());
+      losing = known;
+    }
+    return !known.isEmpty() && known.contains(successors.of(id));
   }
 
   /** What ids of actions in older records stand for. */

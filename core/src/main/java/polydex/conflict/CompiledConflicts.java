@@ -15,6 +15,7 @@ import polydex.catalog.Catalog;
 import polydex.catalog.Context;
 import polydex.conflict.Conflict.Kind;
 import polydex.conflict.Conflict.Party;
+import polydex.route.CompiledKeymap;
 import polydex.route.CompiledRows;
 import polydex.route.CompiledSetup;
 import polydex.route.Place;
@@ -36,6 +37,11 @@ final class CompiledConflicts extends AbstractList<Conflict> implements RandomAc
   static final int FN = Integer.MIN_VALUE + 1;
 
   private static final Kind[] KINDS = Kind.values();
+
+  /** So many conflicts are told apart in one number with how their actions begin. */
+  private static final int NUMBER_BITS = 28;
+
+  private static final int NUMBER = (1 << NUMBER_BITS) - 1;
 
   private final SetupTraces traces;
   private final CompiledSetup setup;
@@ -133,6 +139,10 @@ final class CompiledConflicts extends AbstractList<Conflict> implements RandomAc
     long[] keys = new long[size];
     int distinct = 0;
     for (int i = 0; i < size; i++) {
+      if (isOnlyOne(i)) {
+        keys[distinct++] = (long) weight(i) << Integer.SIZE | i;
+        continue;
+      }
       int hash = 31 * (31 * action(i).hashCode() + context(i).hashCode()) + kind[i];
       if (table.firstOf(i, hash) == i) {
         keys[distinct++] = (long) weight(i) << Integer.SIZE | i;
@@ -149,6 +159,16 @@ final class CompiledConflicts extends AbstractList<Conflict> implements RandomAc
       }
     }
     return this;
+  }
+
+  /** Whether no other binding is for the action there, so that nothing has the same identity. */
+  private boolean isOnlyOne(int i) {
+    if (made[i] != null) {
+      return false;
+    }
+    int code = rows(i).code(there(i));
+    Place place = setup.place(code);
+    return !place.besidesOthers() && place.keymap().isOnly(CompiledSetup.row(code));
   }
 
   /** What comes first has the least: by rank, then by severity. */
@@ -172,9 +192,11 @@ final class CompiledConflicts extends AbstractList<Conflict> implements RandomAc
   }
 
   private double harm(int outcome) {
-    return outcome < 0
-        ? Severity.harm(setup.outcome(outcome), catalog)
-        : Severity.harm(setup.place(outcome).binding(CompiledSetup.row(outcome)).action(), catalog);
+    if (outcome < 0) {
+      return Severity.harm(setup.outcome(outcome), catalog);
+    }
+    return Severity.harm(
+        setup.place(outcome).binding(CompiledSetup.row(outcome)).action(), catalog);
   }
 
   /** Of the same weight by action, and by identity where one has several. */
@@ -182,17 +204,52 @@ final class CompiledConflicts extends AbstractList<Conflict> implements RandomAc
     if (to - from < 2) {
       return;
     }
-    Integer[] some = new Integer[to - from];
-    Arrays.setAll(some, k -> order[from + k]);
-    Arrays.sort(
-        some,
-        (a, b) -> {
-          int byAction = action(a).compareTo(action(b));
-          return byAction != 0 ? byAction : identity(a).compareTo(identity(b));
-        });
-    for (int k = 0; k < some.length; k++) {
-      order[from + k] = some[k];
+    long[] keys = new long[to - from];
+    for (int k = 0; k < keys.length; k++) {
+      keys[k] = ((beginning(order[from + k]) >>> NUMBER_BITS) << NUMBER_BITS) | k;
     }
+    Arrays.sort(keys);
+    int[] some = Arrays.copyOfRange(order, from, to);
+    int begin = 0;
+    for (int k = 0; k < keys.length; k++) {
+      order[from + k] = some[(int) keys[k] & NUMBER];
+      if (k + 1 == keys.length || keys[k + 1] >>> NUMBER_BITS != keys[k] >>> NUMBER_BITS) {
+        sortAlike(from + begin, from + k + 1);
+        begin = k + 1;
+      }
+    }
+  }
+
+  private void sortAlike(int from, int to) {
+    if (to - from > 1) {
+      Integer[] some = new Integer[to - from];
+      Arrays.setAll(some, k -> order[from + k]);
+      Arrays.sort(some, this::compare);
+      for (int k = 0; k < some.length; k++) {
+        order[from + k] = some[k];
+      }
+    }
+  }
+
+  private int compare(int one, int other) {
+    boolean same = made[one] == null && made[other] == null && loser[one] == loser[other];
+    int byAction = same ? 0 : Long.compare(beginning(one), beginning(other));
+    if (byAction == 0 && !same) {
+      byAction = action(one).compareTo(action(other));
+    }
+    if (byAction != 0 || kind[one] == kind[other]) {
+      return byAction != 0 ? byAction : identity(one).compareTo(identity(other));
+    }
+    return KINDS[kind[one]].written().compareTo(KINDS[kind[other]].written());
+  }
+
+  private long beginning(int i) {
+    Conflict known = made[i];
+    if (known != null) {
+      return CompiledKeymap.beginning(known.loser().action());
+    }
+    int code = rows(i).code(there(i));
+    return setup.place(code).keymap().beginning(CompiledSetup.row(code));
   }
 
   private boolean sameIdentity(int one, int other) {

@@ -64,25 +64,17 @@ final class CompiledFinder {
   }
 
   private List<Conflict> find() {
-    boolean duplicates = kinds.test(Kind.DUPLICATE);
-    if (duplicates || kinds.test(Kind.AMBIGUOUS)) {
-      for (Place place : setup.places()) {
-        if (!place.menus()) {
-          first.put(place, new FirstSeen(place.keymap().rows(), this::sameSpot));
-        }
-      }
-    }
     for (int i = 0; i < rows.size(); i++) {
       if (rows.walked(i)) {
         causes(i);
-      }
-      if (!first.isEmpty()) {
-        duplicate(i, duplicates);
-      }
-      if (rows.walked(i)) {
         beside(i);
       } else {
         found.addAll(single.of(rows.get(i)));
+      }
+    }
+    if (kinds.test(Kind.DUPLICATE)) {
+      for (Place place : setup.places()) {
+        duplicates(place);
       }
     }
     if (kinds.test(Kind.AMBIGUOUS)) {
@@ -93,6 +85,52 @@ final class CompiledFinder {
     }
     found.addAll(single.thin());
     return found.sorted();
+  }
+
+  private void duplicates(Place place) {
+    if (place.menus()) {
+      return;
+    }
+    if (place.opens()) {
+      // What is inside a hold waits for more than its own presses.
+      for (int row = 0; row < place.keymap().rows(); row++) {
+        duplicate(rows.indexOf(place, row), table(place));
+      }
+      return;
+    }
+    place.forEachAlike(
+        (alike, count) -> {
+          FirstSeen seen = new FirstSeen(count, this::sameSpot);
+          for (int k = 0; k < count; k++) {
+            duplicate(rows.indexOf(place, alike[k]), seen);
+          }
+        });
+  }
+
+  private void duplicate(int i, FirstSeen seen) {
+    if (i < 0 || length(i) == 0) {
+      return;
+    }
+    int before = seen.firstOf(i, hash(i, contextNumber(i)));
+    if (before != i && differ(before, i)) {
+      found.addBoth(Kind.DUPLICATE, i, before);
+    }
+  }
+
+  /** Of each place the first row that waits for the same presses in the same context. */
+  private FirstSeen table(Place place) {
+    return first.computeIfAbsent(
+        place,
+        p -> {
+          FirstSeen seen = new FirstSeen(p.keymap().rows(), this::sameSpot);
+          for (int row = 0; row < p.keymap().rows(); row++) {
+            int i = rows.indexOf(p, row);
+            if (i >= 0 && length(i) > 0) {
+              seen.firstOf(i, hash(i, contextNumber(i)));
+            }
+          }
+          return seen;
+        });
   }
 
   private void causes(int i) {
@@ -169,17 +207,6 @@ final class CompiledFinder {
     return hash;
   }
 
-  private void duplicate(int i, boolean wanted) {
-    FirstSeen table = first.get(setup.place(rows.code(i)));
-    if (table == null || length(i) == 0) {
-      return;
-    }
-    int before = table.firstOf(i, hash(i, contextNumber(i)));
-    if (before != i && wanted && differ(before, i)) {
-      found.addBoth(Kind.DUPLICATE, i, before);
-    }
-  }
-
   private boolean differ(int one, int other) {
     return !setup
         .place(rows.code(one))
@@ -214,7 +241,7 @@ final class CompiledFinder {
     }
     if (rows.typesText(i) && kinds.test(Kind.TYPES_TEXT)) {
       setup.walk(place, row);
-      found.addTyped(i, setup.symbolTaken(place).orElseThrow());
+      found.addTyped(i, setup.symbolTaken(place, row).orElseThrow());
     }
   }
 
@@ -247,8 +274,7 @@ final class CompiledFinder {
 
   /** The first row of a context that waits for the same presses as a binding of another one. */
   private int firstIn(Place place, int i, int context) {
-    return first
-        .get(place)
+    return table(place)
         .first(hash(i, context), j -> contextNumber(j) == context && samePresses(i, j));
   }
 

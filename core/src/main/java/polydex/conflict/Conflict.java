@@ -77,9 +77,11 @@ public record Conflict(
     /** One action, different gestures, in two environments of one person. */
     SPLIT_HABIT;
 
+    private final String written = name().toLowerCase(Locale.ROOT).replace('_', '-');
+
     /** As it is written in files and on the command line. */
     public String written() {
-      return name().toLowerCase(Locale.ROOT).replace('_', '-');
+      return written;
     }
 
     /** As people say it. */

@@ -13,11 +13,13 @@ final class FirstSeen {
   private static final int SPREAD = 0x9E3779B9; // the golden ratio, as in Knuth's hashing
 
   private final int[] table;
+  private final int[] hashes;
   private final Same same;
 
   /** For at most so many things. */
   FirstSeen(int most, Same same) {
     table = new int[Integer.highestOneBit(Math.max(8, 2 * most)) * 2];
+    hashes = new int[table.length];
     Arrays.fill(table, -1);
     this.same = same;
   }
@@ -27,6 +29,7 @@ final class FirstSeen {
     int at = find(hash, other -> same.are(other, thing));
     if (table[at] < 0) {
       table[at] = thing;
+      hashes[at] = hash;
     }
     return table[at];
   }
@@ -39,7 +42,7 @@ final class FirstSeen {
   private int find(int hash, IntPredicate wanted) {
     int mask = table.length - 1;
     int at = (hash * SPREAD) >>> Integer.numberOfLeadingZeros(mask);
-    while (table[at] >= 0 && !wanted.test(table[at])) {
+    while (table[at] >= 0 && (hashes[at] != hash || !wanted.test(table[at]))) {
       at = (at + 1) & mask;
     }
     return at;

@@ -1,6 +1,5 @@
 package polydex.conflict;
 
-import polydex.catalog.Action.Harm;
 import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
 import polydex.route.Trace.Acted;
@@ -54,7 +53,6 @@ public final class Severity {
 
   /** The harm of an action that happens unasked. */
   public static double harm(ActionId action, Catalog catalog) {
-    Harm harm = catalog.action(action).map(a -> a.harm()).orElse(Harm.VISIBLE);
-    return harm == Harm.LOSES_WORK ? HARM_LOSES_WORK : HARM_VISIBLE;
+    return catalog.losesWork(action) ? HARM_LOSES_WORK : HARM_VISIBLE;
   }
 }

@@ -1,5 +1,7 @@
 package polydex.conflict;
 
+import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -25,7 +27,10 @@ final class WaysOut {
   private final ConflictFinder single;
 
   /** By the depth of a machine the actions that its platform keeps strokes for. */
-  private final Map<Integer, Set<ActionId>> reserved = new HashMap<>();
+  private final List<Set<ActionId>> reserved = new ArrayList<>();
+
+  /** Of each place the actions of its own that another keymap of its machine has as well. */
+  private final List<BitSet> shared = new ArrayList<>();
 
   /** By a context of the focused application whether it is also to work as the setup stands. */
   private final Map<String, Boolean> stands = new HashMap<>();
@@ -34,10 +39,19 @@ final class WaysOut {
     this.setup = traces.compiled().orElseThrow();
     this.rows = traces.rows().orElseThrow();
     this.single = single;
+    for (Place place : setup.places()) {
+      BitSet also = new BitSet();
+      for (Place other : setup.places()) {
+        if (other.depth() == place.depth() && other.number() != place.number()) {
+          also.or(place.keymap().shared(other.keymap()));
+        }
+      }
+      shared.add(also);
+    }
     for (int depth = 0; depth < traces.setup().machines().size(); depth++) {
       Set<ActionId> actions = new HashSet<>();
       traces.tracer().platform(depth).reserved().forEach(r -> actions.add(r.action()));
-      reserved.put(depth, actions);
+      reserved.add(actions);
     }
   }
 
@@ -51,8 +65,13 @@ final class WaysOut {
     Place place = setup.place(of.code(at));
     int row = CompiledSetup.row(of.code(at));
     ActionId action = place.binding(row).action();
-    boolean plain =
-        of.walked(at) && kind != Kind.NEEDS_FN && !reserved.get(place.depth()).contains(action);
+    boolean plain = of.walked(at) && kind != Kind.NEEDS_FN && !isReserved(place, action);
+    if (plain
+        && place.keymap().isOnly(row)
+        && !shared.get(place.number()).get(place.keymap().action(row))
+        && onlyItself(place, row)) {
+      return false;
+    }
     boolean found = false;
     boolean missing = of != rows;
     for (Place other : plain ? setup.places() : List.<Place>of()) {
@@ -93,6 +112,11 @@ final class WaysOut {
     return plain ? found : full(of, at, kind);
   }
 
+  private boolean isReserved(Place place, ActionId action) {
+    Set<ActionId> kept = reserved.get(place.depth());
+    return !kept.isEmpty() && kept.contains(action);
+  }
+
   /** Whether nothing comes out as a row but what it says. */
   private boolean onlyItself(Place place, int row) {
     if (!place.asPressed()) {
@@ -110,7 +134,7 @@ final class WaysOut {
   private int does(Place other, int r, Place place, int row) {
     Optional<String> active = place.active(row);
     if (!other.active(r).equals(active)) {
-      setup.walk(other, r, setup.chain(place, row));
+      setup.results(other, r, setup.chain(place, row));
       if (setup.walk().rare()) {
         return -1;
       }
@@ -119,7 +143,7 @@ final class WaysOut {
       }
     }
     if (active.isPresent() && stands.computeIfAbsent(active.get(), this::isToStand)) {
-      setup.walk(other, r, setup.chain());
+      setup.results(other, r, setup.chain());
       return setup.walk().rare() ? -1 : setup.does(setup.walk().last(), place, row) ? 1 : 0;
     }
     return 1;

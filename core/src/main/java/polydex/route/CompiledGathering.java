@@ -68,16 +68,14 @@ final class CompiledGathering {
       return;
     }
     if (!place.keeps(row)) {
-      setup.walk(place, row);
       Walk walk = setup.walk();
+      setup.results(place, row, setup.chain(place, row));
       if (!walk.rare()) {
         int end = walk.last();
-        into.walked(
-            place.code(row),
-            end,
-            walk.results() == 1,
-            setup.does(end, place, row),
-            setup.symbolTaken(place).isPresent());
+        boolean alone = walk.results() == 1;
+        boolean does = setup.does(end, place, row);
+        boolean types = does && setup.symbolTaken(place, row).isPresent();
+        into.walked(place.code(row), end, alone, does, types);
         return;
       }
     }

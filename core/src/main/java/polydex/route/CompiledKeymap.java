@@ -38,6 +38,10 @@ public final class CompiledKeymap {
 
   private static final int STROKES = KEYS << MODIFIERS;
 
+  private static final int BEGINNING = 9;
+  private static final int CHARACTER = 7;
+  private static final int MOST = (1 << CHARACTER) - 1;
+
   private final List<Binding> bindings;
   private Physical[] presses = new Physical[64];
   private int distinct;
@@ -67,8 +71,15 @@ public final class CompiledKeymap {
   private final int[] context;
 
   private final int[] action;
-  private final Map<ActionId, Integer> actionNumbers;
+  private final ActionNumbers actionNumbers;
+
+  /** Of each action how its id begins, one more so that 0 is one of which nobody has asked. */
+  private final long[] beginnings;
+
   private final int[] conditional;
+
+  /** The actions that have one row only. */
+  private final BitSet isOnly = new BitSet();
 
   /** Rows by action, made when first asked for. */
   private volatile int @Nullable [][] rowsByAction;
@@ -84,8 +95,9 @@ public final class CompiledKeymap {
     list = new int[2 * size];
     context = new int[size];
     action = new int[size];
-    actionNumbers = HashMap.newHashMap(size);
+    actionNumbers = new ActionNumbers(size);
     boolean held = false;
+    BitSet seen = new BitSet(size);
     int[] strokes = new int[STROKES];
     int[] under = new int[size];
     int conditions = 0;
@@ -93,7 +105,7 @@ public final class CompiledKeymap {
       Binding b = bindings.get(i);
       String in = together ? "" : b.context();
       context[i] = contextNumbers.computeIfAbsent(in, _ -> contextNumbers.size());
-      action[i] = actionNumbers.computeIfAbsent(b.action(), _ -> actionNumbers.size());
+      action[i] = actionNumbers.number(b.action());
       held |= b.heldContext().isPresent();
       if (!Binding.Condition.ALWAYS.equals(b.when())) {
         under[conditions++] = i;
@@ -108,6 +120,12 @@ public final class CompiledKeymap {
       }
     }
     opens = held;
+    for (int row = 0; row < rows; row++) {
+      int a = action(row);
+      isOnly.set(a, !seen.get(a));
+      seen.set(a);
+    }
+    beginnings = new long[actionNumbers.size()];
     conditional = Arrays.copyOf(under, conditions);
     contexts = new String[contextNumbers.size()];
     contextNumbers.forEach((id, n) -> contexts[n] = id);
@@ -238,15 +256,38 @@ public final class CompiledKeymap {
     return action[binding[row]];
   }
 
-  /** How many distinct actions there are. */
-  public int actions() {
-    return actionNumbers.size();
+  /**
+   * How the id of an action begins, so that most of them can be put in order by numbers: nine
+   * characters of seven bits. Of two ids that differ in this, the one of the lesser comes first.
+   */
+  public static long beginning(ActionId id) {
+    String value = id.value();
+    long found = 0;
+    for (int i = 0; i < BEGINNING; i++) {
+      int c = i < value.length() ? value.charAt(i) : 0;
+      if (c > MOST) {
+        // What is beyond is only known to come last here.
+        int bits = CHARACTER * (BEGINNING - i);
+        return (found << bits) | ((1L << bits) - 1);
+      }
+      found = (found << CHARACTER) | c;
+    }
+    return found;
+  }
+
+  /** The same of a row's action. */
+  public long beginning(int row) {
+    int a = action(row);
+    if (beginnings[a] == 0) {
+      beginnings[a] = 1 + beginning(actionNumbers.id(a)); // whoever makes it makes the same
+    }
+    return beginnings[a] - 1;
   }
 
   /** The rows that are for an action, in order. */
   public int[] rowsOf(ActionId id) {
-    Integer number = actionNumbers.get(id);
-    return number == null ? new int[0] : rowsOf(number);
+    int number = actionNumbers.of(id);
+    return number < 0 ? new int[0] : rowsOf(number);
   }
 
   /** The rows that are for an action by its number, in order. */
@@ -264,6 +305,25 @@ public final class CompiledKeymap {
     return IntStream.range(0, rows).filter(row -> context(row) == number).toArray();
   }
 
+  /** Whether a row is the only one for its action. */
+  public boolean isOnly(int row) {
+    return isOnly.get(action(row));
+  }
+
+  /** The numbers of the actions that another keymap has as well. */
+  public BitSet shared(CompiledKeymap other) {
+    BitSet found = new BitSet();
+    CompiledKeymap few = actionNumbers.size() < other.actionNumbers.size() ? this : other;
+    CompiledKeymap many = few == this ? other : this;
+    for (int n = 0; n < few.actionNumbers.size(); n++) {
+      int there = many.actionNumbers.of(few.actionNumbers.id(n));
+      if (there >= 0) {
+        found.set(few == this ? n : there);
+      }
+    }
+    return found;
+  }
+
   private int[][] byAction() {
     int[] count = new int[actionNumbers.size()];
     for (int row = 0; row < rows; row++) {
@@ -279,7 +339,7 @@ public final class CompiledKeymap {
   }
 
   boolean keeps(int row) {
-    return keeping.get(row);
+    return !keeping.isEmpty() && keeping.get(row);
   }
 
   /** Whether a binding of it opens a context by being held. */

@@ -3,7 +3,6 @@ package polydex.route;
 import java.util.AbstractList;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.BitSet;
 import java.util.List;
 import java.util.RandomAccess;
 import org.jspecify.annotations.Nullable;
@@ -20,25 +19,32 @@ import polydex.route.Trace.Outcome;
 public final class CompiledRows extends AbstractList<TracedBinding> implements RandomAccess {
   private static final int UNTYPABLE = Integer.MIN_VALUE;
 
+  private static final int WALKED = 1;
+  private static final int ALONE = 2;
+  private static final int WORKS = 4;
+  private static final int IN_HOLD = 8;
+  private static final int TYPES = 16;
+
   private final CompiledSetup setup;
   private final Tracer tracer;
   private int size;
-  private int[] codes = new int[64];
-  private int[] ends = new int[64];
-  private @Nullable TracedBinding[] objects = new TracedBinding[64];
-  private final BitSet alone = new BitSet();
-  private final BitSet works = new BitSet();
-  private final BitSet plain = new BitSet();
-  private final BitSet inHold = new BitSet();
-  private final BitSet types = new BitSet();
+  private int[] codes;
+  private int[] ends;
+  private @Nullable TracedBinding[] objects;
+  private byte[] signs;
 
   /** Of each place where its rows stand in the list, and -1 for those that do not. */
   private final int[][] index;
 
-  CompiledRows(CompiledSetup setup, Tracer tracer) {
+  CompiledRows(CompiledSetup setup, Tracer tracer, int expected) {
     this.setup = setup;
     this.tracer = tracer;
     this.index = new int[setup.places().size()][];
+    int most = Math.max(8, expected);
+    codes = new int[most];
+    ends = new int[most];
+    objects = new TracedBinding[most];
+    signs = new byte[most];
   }
 
   private void next(int code) {
@@ -52,6 +58,7 @@ public final class CompiledRows extends AbstractList<TracedBinding> implements R
       codes = Arrays.copyOf(codes, 2 * size);
       ends = Arrays.copyOf(ends, 2 * size);
       objects = Arrays.copyOf(objects, 2 * size);
+      signs = Arrays.copyOf(signs, 2 * size);
     }
   }
 
@@ -67,11 +74,8 @@ public final class CompiledRows extends AbstractList<TracedBinding> implements R
     next(code);
     codes[size] = code;
     ends[size] = end;
-    alone.set(size, byItself);
-    works.set(size, does);
-    types.set(size, typed);
-    plain.set(size);
-    size++;
+    signs[size++] =
+        (byte) (WALKED | (byItself ? ALONE : 0) | (does ? WORKS : 0) | (typed ? TYPES : 0));
   }
 
   /** One that can't be typed. */
@@ -79,9 +83,7 @@ public final class CompiledRows extends AbstractList<TracedBinding> implements R
     next(code);
     codes[size] = code;
     ends[size] = UNTYPABLE;
-    alone.set(size);
-    plain.set(size);
-    size++;
+    signs[size++] = WALKED | ALONE;
   }
 
   /** One that was followed by the plain engine. */
@@ -89,10 +91,11 @@ public final class CompiledRows extends AbstractList<TracedBinding> implements R
     next(code);
     codes[size] = code;
     objects[size] = traced;
-    alone.set(size, traced.alone());
-    works.set(size, traced.works());
-    inHold.set(size, traced.opening() > 0);
-    size++;
+    signs[size++] =
+        (byte)
+            ((traced.alone() ? ALONE : 0)
+                | (traced.works() ? WORKS : 0)
+                | (traced.opening() > 0 ? IN_HOLD : 0));
   }
 
   @Override
@@ -100,9 +103,13 @@ public final class CompiledRows extends AbstractList<TracedBinding> implements R
     return size;
   }
 
+  private boolean has(int at, int sign) {
+    return (signs[at] & sign) != 0;
+  }
+
   /** Whether a row walked, so that its end is a number; else it is an object. */
   public boolean walked(int at) {
-    return plain.get(at);
+    return has(at, WALKED);
   }
 
   /** Which binding it is, as {@link Place#code}. */
@@ -118,27 +125,27 @@ public final class CompiledRows extends AbstractList<TracedBinding> implements R
 
   /** Whether its presses begin with those that open a hold for it. */
   public boolean inHold(int at) {
-    return inHold.get(at);
+    return has(at, IN_HOLD);
   }
 
   /** Whether one that walked takes a stroke that types a character where nobody takes it. */
   public boolean typesText(int at) {
-    return types.get(at);
+    return has(at, TYPES);
   }
 
   /** Whether the layout under the fingers can't type it. */
   public boolean cannotBeTyped(int at) {
-    return plain.get(at) && ends[at] == UNTYPABLE;
+    return has(at, WALKED) && ends[at] == UNTYPABLE;
   }
 
   /** Whether it does what it says. */
   public boolean works(int at) {
-    return works.get(at);
+    return has(at, WORKS);
   }
 
   /** Whether nothing else came of it before. */
   public boolean alone(int at) {
-    return alone.get(at);
+    return has(at, ALONE);
   }
 
   /** How one that can be typed ended, as {@link CompiledSetup#outcome(int)} has it. */
@@ -172,7 +179,7 @@ public final class CompiledRows extends AbstractList<TracedBinding> implements R
         0,
         place.active(row),
         outcome(at),
-        alone.get(at),
+        has(at, ALONE),
         touches(at));
   }
 

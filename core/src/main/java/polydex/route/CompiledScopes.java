@@ -16,7 +16,7 @@ import polydex.keys.Physical;
  * <p>A number has, from the top: 21 bits for the first press, 20 for the second, both one higher
  * than they are so that none is 0; one that is set where more presses follow; 21 for the row.
  */
-final class CompiledScopes {
+public final class CompiledScopes {
   /** Keymaps are switched in few ways; a search that tries many forgets them now and then. */
   static final int MOST_KEPT = 64;
 
@@ -54,6 +54,11 @@ final class CompiledScopes {
   private final CompiledKeymap keymap;
   private final long[] sorted;
   private final int[] start;
+
+  /** Of each row where those begin that share its first press, and its first two. */
+  private final int[] firstAt;
+
+  private final int[] secondAt;
 
   /** Of each press of the keymap the number of what it is matched as. */
   private final int[] matched;
@@ -96,9 +101,39 @@ final class CompiledScopes {
         }
       }
     }
+    firstAt = new int[keymap.rows()];
+    secondAt = new int[keymap.rows()];
     for (int c = 0; c < contexts; c++) {
       Arrays.sort(sorted, start[c], start[c + 1]);
+      int first = start[c];
+      int second = first;
+      for (int i = first; i < start[c + 1]; i++) {
+        first = sorted[i] >>> FIRST == sorted[first] >>> FIRST ? first : i;
+        second = sorted[i] >>> SECOND == sorted[second] >>> SECOND ? second : i;
+        firstAt[row(i)] = first;
+        secondAt[row(i)] = second;
+      }
     }
+  }
+
+  /** As {@link #first(int, int)}, which is likely to be where a row is. */
+  int first(int context, int press, int likely) {
+    int at = keymap.context(likely) == context ? firstAt[likely] : 0;
+    return at >= start[context] && at < start[context + 1] && sorted[at] >>> FIRST == press + 1
+        ? at
+        : first(context, press);
+  }
+
+  /** As {@link #second(int, int, int)}, which is likely to be where a row is. */
+  int second(int at, int press, int context, int likely) {
+    int found = secondAt[likely];
+    long key = (sorted[at] >>> FIRST) << FIRST | (press + 1L) << SECOND;
+    return press >= 0
+            && found >= at
+            && found < start[context + 1]
+            && sorted[found] >>> SECOND == key >>> SECOND
+        ? found
+        : second(at, press, context);
   }
 
   private boolean isIn(int row, BitSet off) {
@@ -199,6 +234,39 @@ final class CompiledScopes {
       }
     }
     return true;
+  }
+
+  /** Rows that are likely to be on the same presses. */
+  public interface Alike {
+    /**
+     * Some rows of one context.
+     *
+     * @param rows of it, in order; the array is used again
+     * @param count how many, two at least
+     */
+    void are(int[] rows, int count);
+  }
+
+  /** The rows of each context that share their first two presses, where several do. O(rows). */
+  void forEachAlike(Alike each) {
+    int[] rows = new int[16];
+    for (int c = 0; c + 1 < start.length; c++) {
+      int begin = start[c];
+      for (int i = start[c]; i < start[c + 1]; i++) {
+        if (i + 1 < start[c + 1] && sorted[i + 1] >>> ROW_BITS == sorted[i] >>> ROW_BITS) {
+          continue;
+        }
+        int count = i + 1 - begin;
+        if (count > 1) {
+          rows = count > rows.length ? new int[2 * count] : rows;
+          for (int k = 0; k < count; k++) {
+            rows[k] = row(begin + k);
+          }
+          each.are(rows, count);
+        }
+        begin = i + 1;
+      }
+    }
   }
 
   private int row(int at) {

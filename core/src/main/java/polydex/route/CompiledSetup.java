@@ -13,7 +13,6 @@ import polydex.boards.Layout;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Context;
-import polydex.catalog.Environment;
 import polydex.catalog.Environment.WhenBroken;
 import polydex.catalog.EnvironmentId;
 import polydex.keys.Modifier;
@@ -46,8 +45,13 @@ public final class CompiledSetup {
   private final int[] dropped = new int[Reason.values().length];
   private final int[] waits;
 
+  /** Of each machine whether every press comes to it as it was made. */
+  private final boolean[] plain;
+
   /** Which contexts are asked, for each that is active. */
   private final int @Nullable [][] chains;
+
+  private final Map<String, Context> contexts;
 
   private final int[] asItStands;
 
@@ -62,6 +66,7 @@ public final class CompiledSetup {
     List<Station> stations = tracer.stations();
     machines = new CompiledMachine[stations.size()];
     waits = new int[2 * machines.length];
+    plain = new boolean[machines.length];
     for (Reason why : Reason.values()) {
       dropped[why.ordinal()] = outcome(new Nothing(why.sentence()));
     }
@@ -78,8 +83,15 @@ public final class CompiledSetup {
       }
     }
     Place focused = focused();
+    contexts =
+        focused == null
+            ? Map.of()
+            : Sources.contexts(catalog.environment(focused.environment()).orElseThrow());
     chains = new int[focused == null ? 0 : focused.keymap().contexts().length][];
     asItStands = chain(contextsAsTheyStand());
+    for (int depth = 0; depth < machines.length; depth++) {
+      plain[depth] = InverseRemaps.isPlain(stations, depth);
+    }
     walk = new Walk(this);
   }
 
@@ -247,13 +259,12 @@ public final class CompiledSetup {
     return machines[machines.length - 1].place(Sources.Kind.FOCUSED);
   }
 
-  private int[] chain(List<String> contexts) {
+  private int[] chain(List<String> active) {
     Place focused = focused();
     if (focused == null) {
       return new int[0];
     }
-    Environment environment = catalog.environment(focused.environment()).orElseThrow();
-    return Sources.chain(environment, focused.keymap(), contexts);
+    return Sources.chain(contexts, focused.keymap(), active);
   }
 
   /** The bits of a binding's presses, as {@link Touched} counts them. */
@@ -272,11 +283,15 @@ public final class CompiledSetup {
 
   /** Follows a row's presses; it must have some, and hold nothing between them. */
   public void walk(Place place, int row) {
-    walk(place, row, chain(place, row));
+    walk(place, row, chain(place, row), true);
   }
 
-  /** The same while some contexts are active. */
-  public void walk(Place place, int row, int[] contexts) {
+  /** The same while some contexts are active, without passages. */
+  public void results(Place place, int row, int[] contexts) {
+    walk(place, row, contexts, false);
+  }
+
+  private void walk(Place place, int row, int[] contexts, boolean told) {
     int count = place.length(row);
     if (count > buffer.length) {
       buffer = new int[2 * count];
@@ -284,7 +299,7 @@ public final class CompiledSetup {
     for (int i = 0; i < count; i++) {
       buffer[i] = place.press(row, i);
     }
-    walk.follow(buffer, count, contexts);
+    walk.follow(buffer, count, contexts, place, row, told);
   }
 
   /** Whether an end is the action of a row, on its machine. */
@@ -303,10 +318,14 @@ public final class CompiledSetup {
   }
 
   /**
-   * The character that the last press walked would have typed with more than Shift held, had the
-   * layer of a place not taken or held it.
+   * The character that a row's presses would have typed with more than Shift held, had their layer
+   * not taken or held them; asked of the row that was walked last.
    */
-  public Optional<String> symbolTaken(Place place) {
+  public Optional<String> symbolTaken(Place place, int row) {
+    if (!walk.metSymbol()) {
+      return Optional.empty();
+    }
+    walk(place, row);
     for (int i = 0; i < walk.passages(); i++) {
       if (walk.layerAt(i) == place.layerNumber()
           && (walk.verbAt(i) == Passage.Verb.TAKES || walk.verbAt(i) == Passage.Verb.HOLDS)) {
@@ -346,6 +365,9 @@ public final class CompiledSetup {
    * says it, so that nothing else comes out as it.
    */
   public boolean onlyItself(int depth, int press) {
+    if (plain[depth]) {
+      return true;
+    }
     CompiledMachine.Offered offered = machines[depth].offered(press);
     if (offered.onlyItself == null) {
       Physical p = presses.get(press);

@@ -53,7 +53,7 @@ final class InverseRemaps {
   }
 
   /** Whether every press arrives as it was made, and no other is as good: the usual case. */
-  private static boolean isPlain(List<Station> stations, int depth) {
+  static boolean isPlain(List<Station> stations, int depth) {
     for (int i = 0; i <= depth; i++) {
       Station s = stations.get(i);
       boolean translated =

@@ -118,6 +118,11 @@ public final class Place {
     return own() || menus();
   }
 
+  /** Whether another keymap of the same environment may stand on its machine. */
+  public boolean besidesOthers() {
+    return source.kind() != Kind.FOCUSED;
+  }
+
   /** Whether its rows are each pressed where their context is active. */
   public boolean inContext() {
     return source.kind() == Kind.FOCUSED && layer.kind() == Layer.Kind.APPLICATION;
@@ -148,6 +153,16 @@ public final class Place {
     return pressedNumbers[pressed.press(row, at)];
   }
 
+  /** The rows of each context that share their first two presses, where several do. */
+  public void forEachAlike(CompiledScopes.Alike each) {
+    source.scopes().forEachAlike(each);
+  }
+
+  /** Whether a binding of it opens a context by being held. */
+  public boolean opens() {
+    return keymap().opens();
+  }
+
   /** How many presses the layer waits for; 0 where its layout can't type them. */
   public int awaitedLength(int row) {
     return keymap().length(row);
@@ -165,7 +180,7 @@ public final class Place {
 
   /** Whether something stays down between presses of a row. */
   boolean keeps(int row) {
-    return pressed.keeps(row) || keymap().keeps(row);
+    return pressed.keeps(row);
   }
 
   Kind kind() {

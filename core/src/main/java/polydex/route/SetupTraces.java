@@ -141,8 +141,9 @@ public final class SetupTraces {
     this.held = new HashSet<>();
     this.compiled = compiled;
     if (compiled.isPresent()) {
-      CompiledRows rows = new CompiledRows(compiled.get(), tracer);
-      CompiledRows without = new CompiledRows(compiled.get(), tracer);
+      int expected = compiled.get().places().stream().mapToInt(p -> p.keymap().rows()).sum();
+      CompiledRows rows = new CompiledRows(compiled.get(), tracer, expected);
+      CompiledRows without = new CompiledRows(compiled.get(), tracer, 0);
       this.all = rows;
       this.absent = without;
       new CompiledGathering(this, compiled.get(), rows, without).go();

@@ -2,7 +2,11 @@ package polydex.route;
 
 import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import java.util.function.Predicate;
 import polydex.boards.Layout;
 import polydex.catalog.Binding;
@@ -94,15 +98,27 @@ final class Sources {
     return new Source(kind, environment, keymap, keymap.scopes(station.platform, off), off, absent);
   }
 
+  /** The contexts of an environment by their ids, as {@link Environment#context} finds them. */
+  static Map<String, Context> contexts(Environment environment) {
+    Map<String, Context> byId = new HashMap<>();
+    environment.contexts().forEach(c -> byId.putIfAbsent(c.id(), c));
+    return byId;
+  }
+
   /** The numbers of the contexts that are asked while these are active, innermost first. */
-  static int[] chain(Environment environment, CompiledKeymap keymap, List<String> active) {
-    List<String> asked = new ArrayList<>();
-    for (String context : active) {
-      asked.addAll(environment.outward(context));
+  static int[] chain(Map<String, Context> contexts, CompiledKeymap keymap, List<String> active) {
+    Set<String> asked = new LinkedHashSet<>();
+    for (String id : active) {
+      Context at = contexts.get(id);
+      // The bound keeps a tree that bites its own tail from turning for ever.
+      for (int i = 0; at != null && i < contexts.size(); i++) {
+        asked.add(at.id());
+        at = at.parent().map(contexts::get).orElse(null);
+      }
     }
-    asked.removeIf(Context.ANYWHERE.id()::equals);
+    asked.remove(Context.ANYWHERE.id());
     asked.add(Context.ANYWHERE.id());
-    return asked.stream().distinct().mapToInt(keymap::contextNumber).filter(c -> c >= 0).toArray();
+    return asked.stream().mapToInt(keymap::contextNumber).filter(c -> c >= 0).toArray();
   }
 
   /** The same bindings on another layout. */

@@ -13,6 +13,7 @@ import polydex.route.Passage.Verb;
  * modifier on a side, is left to the journey: then the walk says that it is {@link #rare}. It is
  * used again for one gesture after the other, so that it makes nothing. O(presses · layers).
  */
+@SuppressWarnings("ReferenceEquality") // a place is one of the setup's
 public final class Walk {
   private static final int TAKEN = 0;
   private static final int LEFT = 1;
@@ -40,6 +41,10 @@ public final class Walk {
   private int results;
   private int last;
   private boolean rare;
+  private boolean symbol;
+  private boolean told;
+  private @Nullable Place likely;
+  private int likelyRow;
 
   // The passages that matter to someone, five numbers each.
   private static final int WIDTH = 5;
@@ -62,16 +67,22 @@ public final class Walk {
    * @param presses their numbers in the setup
    * @param count how many of them
    * @param contexts those of the focused application that are active, innermost first
+   * @param of the place and row that are likely to take them
+   * @param isTold whether the passages are wanted, or only what comes of it
    */
-  public void follow(int[] presses, int count, int[] contexts) {
+  void follow(int[] presses, int count, int[] contexts, Place of, int row, boolean isTold) {
     if (waiting > 0) {
       Arrays.fill(length, 0);
       waiting = 0;
     }
     chain = contexts;
+    likely = of;
+    likelyRow = row;
+    told = isTold;
     results = 0;
     passages = 0;
     rare = false;
+    symbol = false;
     for (index = 0; index < count && !rare; index++) {
       int given = setup.given(presses[index]);
       if (given < 0) {
@@ -90,6 +101,11 @@ public final class Walk {
   /** Whether it could not be followed so; then nothing else of it counts. */
   public boolean rare() {
     return rare;
+  }
+
+  /** Whether a press came to a desktop or focus that types with more than Shift held. */
+  boolean metSymbol() {
+    return symbol;
   }
 
   /** How many things came of it. */
@@ -138,6 +154,9 @@ public final class Walk {
   }
 
   private void tell(int layer, Verb verb, Reason why, int received, int came) {
+    if (!told) {
+      return;
+    }
     int begin = WIDTH * passages++;
     if (begin == log.length) {
       log = Arrays.copyOf(log, 2 * begin);
@@ -241,6 +260,7 @@ public final class Walk {
 
   private int offer(CompiledMachine m, boolean focus, Offered offered, int press) {
     int taker = 2 * m.depth + (focus ? 1 : 0);
+    symbol |= offered.symbol != null;
     int layer = focus ? m.focusLayer : m.desktopLayer;
     if (length[taker] > 0) {
       return goOnWith(m, taker, layer, offered, press);
@@ -269,7 +289,10 @@ public final class Walk {
           continue; // asked below
         }
         int number = offered.number[FOCUSED];
-        int found = place.scopes().first(c, number);
+        int found =
+            place == likely
+                ? place.scopes().first(c, number, likelyRow)
+                : place.scopes().first(c, number);
         if (found >= 0) {
           return settle(place, c, taker, layer, found, number, press);
         }
@@ -335,7 +358,10 @@ public final class Walk {
     int found;
     int after;
     if (before == 1) {
-      found = place.scopes().second(at[taker], number, context[taker]);
+      found =
+          place == likely
+              ? place.scopes().second(at[taker], number, context[taker], likelyRow)
+              : place.scopes().second(at[taker], number, context[taker]);
       after = found < 0 ? CompiledScopes.NOTHING : place.scopes().afterSecond(found);
     } else {
       found = at[taker];
