@@ -20,7 +20,15 @@ import polydex.catalog.EnvironmentId;
 import polydex.catalog.Version;
 import polydex.files.Shipped;
 import polydex.keys.Gesture;
+import polydex.keys.Key;
+import polydex.keys.Modifier;
+import polydex.keys.Modifiers.Side;
 import polydex.route.Machine;
+import polydex.route.Remap;
+import polydex.route.Remap.KeyPart;
+import polydex.route.Remap.KeyRule;
+import polydex.route.Remap.ModifierPart;
+import polydex.route.Remap.Part;
 import polydex.route.Setup;
 import polydex.route.SetupId;
 import polydex.route.World;
@@ -70,6 +78,8 @@ final class Large {
 
   private static final EnvironmentId DESK = new EnvironmentId("desk");
   private static final EnvironmentId APP = new EnvironmentId("app");
+  private static final EnvironmentId HOST = new EnvironmentId("host");
+  private static final EnvironmentId WINDOW = new EnvironmentId("window");
 
   private Large() {}
 
@@ -135,6 +145,79 @@ final class Large {
             Map.of(DESK, desktop, APP, application)),
         crowded.boards(),
         crowded.layouts());
+  }
+
+  /**
+   * The same as {@link #usual}, for a setup in which it all runs behind a window on another
+   * machine: that has a desktop of a hundred bindings of its own, and the window two dozen.
+   */
+  static World remote(int bindings) {
+    Random random = new Random(bindings);
+    World usual = usual(bindings);
+    List<Action> actions = new ArrayList<>(usual.catalog().actions());
+    List<Environment> environments = new ArrayList<>(usual.catalog().environments());
+    environments.add(
+        new Environment(
+            HOST, "Host", ONE, List.of(Context.ANYWHERE), WhenBroken.SWALLOW, Platform.PLAIN));
+    environments.add(
+        new Environment(
+            WINDOW,
+            "Window",
+            ONE,
+            List.of(Context.ANYWHERE),
+            WhenBroken.SWALLOW,
+            new Application(List.of(), false)));
+    Map<EnvironmentId, List<Binding>> all = new HashMap<>();
+    for (EnvironmentId id : List.of(DESK, APP)) {
+      all.put(id, usual.catalog().bindings(id));
+    }
+    for (EnvironmentId id : List.of(HOST, WINDOW)) {
+      List<Binding> some = new ArrayList<>();
+      for (int i = 0; i < (id.equals(HOST) ? 100 : 24); i++) {
+        ActionId action = new ActionId(id.value() + i);
+        actions.add(Action.of(action, word(random) + " " + id + " " + i, "Made up"));
+        String held = id.equals(HOST) ? DESKTOP.get(random.nextInt(5)) : "Ctrl+Alt+Shift+";
+        char key = (char) ('A' + random.nextInt(26));
+        some.add(Binding.of("b" + i, action, Gesture.parse(held + key), Context.ANYWHERE.id()));
+      }
+      all.put(id, some);
+    }
+    return new World(Catalog.of(actions, environments, all), usual.boards(), usual.layouts());
+  }
+
+  /** The setup for it: CapsLock is Ctrl on the outer machine, Hyper is Meta inside the window. */
+  static Setup remoteSetup() {
+    return new Setup(
+        new SetupId("remote"),
+        "Remote",
+        "full-ansi",
+        new Machine(
+            "Outer",
+            HOST,
+            ONE,
+            "us",
+            List.of(held("Caps", new KeyPart(Key.CapsLock), Modifier.CTRL)),
+            List.of(),
+            Set.of(),
+            Set.of(),
+            new Machine.SessionWindow(
+                WINDOW,
+                ONE,
+                Machine.Capture.NEVER,
+                false,
+                List.of(),
+                List.of(Gesture.parse("Meta+L")),
+                true,
+                Optional.of(
+                    held("Hyper", new ModifierPart(Modifier.HYPER, Side.EITHER), Modifier.META)),
+                0,
+                setup().machine())));
+  }
+
+  private static Remap held(String title, Part from, Modifier to) {
+    Part becomes = new ModifierPart(to, Side.EITHER);
+    return new Remap(
+        title, Optional.empty(), List.of(), List.of(new KeyRule(from, Optional.of(becomes))));
   }
 
   /** A world of so many applications, each with so many bindings that nothing takes away. */

@@ -5,11 +5,15 @@ import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.Statement;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.List;
 import java.util.Random;
 import java.util.Set;
 import polydex.catalog.Binding;
+import polydex.catalog.Catalog;
+import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
 import polydex.conflict.Conflict;
 import polydex.conflict.Conflict.Kind;
@@ -22,7 +26,6 @@ import polydex.route.Retracing;
 import polydex.route.Setup;
 import polydex.route.SetupId;
 import polydex.route.SetupTraces;
-import polydex.route.TracedBinding;
 import polydex.route.Tracer;
 import polydex.route.World;
 import polydex.workspace.Workspace;
@@ -45,6 +48,9 @@ final class RouteBench {
       conflicts("a crowded setup", Large.world(size), size);
     }
     for (int size : new int[] {10_000, 100_000}) {
+      remote(size);
+    }
+    for (int size : new int[] {10_000, 100_000}) {
       edit(size);
     }
     growth();
@@ -58,10 +64,11 @@ final class RouteBench {
       int rounds = Math.max(1, 200_000 / size);
       double best = Double.MAX_VALUE;
       int found = 0;
-      for (int i = 0; i < 3; i++) {
+      for (int i = 0; i < 5; i++) {
+        Deque<World> worlds = anew(world, rounds);
         long begin = System.nanoTime();
         for (int r = 0; r < rounds; r++) {
-          found = ConflictFinder.find(SetupTraces.of(Large.setup(), world), PERSON).size();
+          found = find(Large.setup(), worlds.remove()).size();
         }
         best = Math.min(best, (System.nanoTime() - begin) / 1e6 / rounds);
       }
@@ -71,6 +78,23 @@ final class RouteBench {
           found, size, best, before == 0 ? "" : "%.2f".formatted(Math.log10(best / before)));
       before = best;
     }
+  }
+
+  /** The same world so many times, of whose keymaps nothing has been made yet. */
+  private static Deque<World> anew(World world, int times) {
+    Deque<World> worlds = new ArrayDeque<>();
+    for (int i = 0; i < times; i++) {
+      Catalog catalog = world.catalog();
+      for (Environment e : world.catalog().environments()) {
+        catalog = catalog.withBindings(e.id(), new ArrayList<>(catalog.bindings(e.id())));
+      }
+      worlds.add(new World(catalog, world.boards(), world.layouts()));
+    }
+    return worlds;
+  }
+
+  private static List<Conflict> find(Setup setup, World world) {
+    return ConflictFinder.find(SetupTraces.of(setup, world), PERSON);
   }
 
   /** One gesture changed in one keymap: gone on with, against starting over. */
@@ -132,27 +156,67 @@ final class RouteBench {
 
   private static void conflicts(String what, World world, int size) throws Exception {
     Setup setup = Large.setup();
-    SetupTraces traces = SetupTraces.of(setup, world);
+    int times = times(size);
+    String bindings = "%,d bindings".formatted(size);
+    Deque<World> worlds = anew(world, (Main.ROUNDS + Main.WARM) * times);
     try (Connection sqlite = joined(world)) {
       Main.row(
-          "duplicate and intercepted of " + what + " / SQLite self-join",
-          "%,d bindings".formatted(size),
-          () -> ConflictFinder.find(SetupTraces.of(setup, world), PERSON, ASKED::contains).size(),
-          () -> join(sqlite),
-          1);
+          "all conflicts of " + what + ", from the world / SQLite self-join",
+          bindings,
+          () -> Main.repeat(times, () -> find(setup, worlds.remove()).size()),
+          () -> Main.repeat(times, () -> join(sqlite)),
+          times);
+      Main.row(
+          "all conflicts of " + what + ", its keymaps compiled / SQLite self-join",
+          bindings,
+          () -> Main.repeat(times, () -> find(setup, world).size()),
+          () -> Main.repeat(times, () -> join(sqlite)),
+          times);
+      Main.row(
+          "duplicate and intercepted of " + what + ", compiled / SQLite self-join",
+          bindings,
+          () ->
+              Main.repeat(
+                  times,
+                  () ->
+                      ConflictFinder.find(SetupTraces.of(setup, world), PERSON, ASKED::contains)
+                          .size()),
+          () -> Main.repeat(times, () -> join(sqlite)),
+          times);
     }
     Main.row(
-        "all kinds of conflicts of " + what + " / tracing it",
-        "%,d bindings".formatted(size),
-        () -> ConflictFinder.find(SetupTraces.of(setup, world), PERSON).size(),
-        () -> SetupTraces.of(setup, world).all().size(),
+        "all conflicts of " + what + ", each looked at / found",
+        bindings,
+        () -> find(setup, world).stream().mapToInt(Conflict::severity).sum(),
+        () -> find(setup, world).size(),
         1);
+  }
+
+  /** Behind a remote window, with remaps on both sides of it, against the same without. */
+  private static void remote(int size) throws Exception {
+    World plain = Large.usual(size);
+    World world = Large.remote(size);
+    int times = times(size);
+    String bindings = "%,d bindings".formatted(size);
+    Deque<World> worlds = anew(world, (Main.ROUNDS + Main.WARM) * times);
+    Deque<World> plains = anew(plain, (Main.ROUNDS + Main.WARM) * times);
     Main.row(
-        "all kinds of " + what + ", already traced / reading what was traced",
-        "%,d bindings".formatted(size),
-        () -> ConflictFinder.find(traces, PERSON).size(),
-        () -> (int) traces.all().stream().filter(TracedBinding::works).count(),
-        1);
+        "all conflicts of a remote setup / of a usual one, from the world",
+        bindings,
+        () -> Main.repeat(times, () -> find(Large.remoteSetup(), worlds.remove()).size()),
+        () -> Main.repeat(times, () -> find(Large.setup(), plains.remove()).size()),
+        times);
+    Main.row(
+        "all conflicts of a remote setup / of a usual one, compiled",
+        bindings,
+        () -> Main.repeat(times, () -> find(Large.remoteSetup(), world).size()),
+        () -> Main.repeat(times, () -> find(Large.setup(), plain).size()),
+        times);
+  }
+
+  /** So often in a row that the compiler has been through with it. */
+  private static int times(int size) {
+    return Math.max(2, 200_000 / size);
   }
 
   private static Connection joined(World world) throws Exception {

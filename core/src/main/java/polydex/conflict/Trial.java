@@ -77,17 +77,30 @@ public final class Trial {
   private final Situation situation;
   private final Person person;
   private final Map<SetupId, Known> before = new HashMap<>();
-  private final Map<String, Conflict> habitsBefore;
+
+  /** What has been tried: many conflicts propose the same, and pairs begin with what was. */
+  private final Map<Fix, Outcome> tried = new HashMap<>();
+
+  /** Habits before, by their identities; made when a keymap changes, which most do not. */
+  private final Map<String, Conflict> habitsBefore = new LinkedHashMap<>();
 
   /** The same by what they are between. */
   private final Map<List<Object>, Conflict> between = new HashMap<>();
+
+  private boolean habitsKnown;
 
   /** Trials that start from a situation; setups with a mistake are passed over. */
   public Trial(Situation situation, Person person) {
     this.situation = situation;
     this.person = person;
-    this.habitsBefore = habits(situation);
-    habitsBefore.values().forEach(c -> between.put(between(c), c));
+  }
+
+  private void lookAtHabits() {
+    if (!habitsKnown) {
+      habitsBefore.putAll(habits(situation));
+      habitsBefore.values().forEach(c -> between.put(between(c), c));
+      habitsKnown = true;
+    }
   }
 
   /** Whose conflicts they are about. */
@@ -113,9 +126,15 @@ public final class Trial {
 
   /** What a fix would do. */
   public Outcome of(Fix fix) {
-    return fix instanceof Fix.UseOther other
-        ? new Outcome(fix, named(other.conflict()), List.of(), Map.of(), Set.of())
-        : compare(fix, fix.applyTo(situation));
+    Outcome known = tried.get(fix);
+    if (known == null) {
+      known =
+          fix instanceof Fix.UseOther other
+              ? new Outcome(fix, named(other.conflict()), List.of(), Map.of(), Set.of())
+              : compare(fix, fix.applyTo(situation));
+      tried.put(fix, known);
+    }
+    return known;
   }
 
   private List<Conflict> named(String id) {
@@ -197,6 +216,7 @@ public final class Trial {
       }
     }
     if (!sameWorld || !switchedOff(after).equals(switchedOff(situation))) {
+      lookAtHabits();
       Map<String, Conflict> habits = habits(after);
       Set<String> same = sameAsBefore(habits);
       difference(habitsBefore, habits, ends);

@@ -22,6 +22,11 @@ import polydex.route.SetupTraces;
  */
 @SuppressWarnings("ReferenceEquality") // rows are those of the setup, or those that it lacks
 final class WaysOut {
+  /** So many candidates are followed; of more only some are looked at, by {@code Reach}. */
+  private static final int MOST = 64;
+
+  private static final int UNKNOWN = -1;
+
   private final CompiledSetup setup;
   private final CompiledRows rows;
   private final ConflictFinder single;
@@ -105,7 +110,11 @@ final class WaysOut {
           }
           found |= does > 0;
         } else if (!onlyItself(other, r)) {
-          return full(of, at, kind);
+          int comes = rows.works(i) ? UNKNOWN : comesOut(other, r, place, row);
+          if (comes < 0) {
+            return full(of, at, kind);
+          }
+          found |= comes > 0;
         }
       }
     }
@@ -128,6 +137,57 @@ final class WaysOut {
       }
     }
     return true;
+  }
+
+  /**
+   * Whether other presses come out as those of a row that does not work as it says: 1, 0, or {@link
+   * #UNKNOWN} where its ways are to be looked at one by one.
+   */
+  private int comesOut(Place other, int r, Place place, int row) {
+    Optional<String> active = place.active(row);
+    int count = other.awaitedLength(r);
+    long candidates = 1;
+    for (int k = 0; k < count; k++) {
+      candidates *= setup.sources(other.depth(), other.awaited(r, k)).length;
+      if (candidates > MOST) {
+        return UNKNOWN;
+      }
+    }
+    if (count == 0 || candidates == 0) {
+      return 0;
+    }
+    if (!other.active(r).equals(active)
+        || (active.isPresent() && stands.computeIfAbsent(active.get(), this::isToStand))) {
+      return UNKNOWN;
+    }
+    int[] pressed = new int[count];
+    for (int c = 0; c < candidates; c++) {
+      int rest = c;
+      for (int k = 0; k < count; k++) {
+        int[] sources = setup.sources(other.depth(), other.awaited(r, k));
+        pressed[k] = sources[rest % sources.length];
+        rest /= sources.length;
+      }
+      if (!isAsDocumented(other, r, pressed)) {
+        Optional<Boolean> ends = setup.endIn(other, r, pressed, count);
+        if (ends.isEmpty()) {
+          return UNKNOWN;
+        }
+        if (ends.get()) {
+          return 1;
+        }
+      }
+    }
+    return 0;
+  }
+
+  /** Whether presses are the documented ones behind the first remaps, which are known to fail. */
+  private boolean isAsDocumented(Place place, int row, int[] pressed) {
+    boolean same = place.length(row) == pressed.length;
+    for (int k = 0; same && k < pressed.length; k++) {
+      same = setup.arrives(place.press(row, k)) == setup.arrives(pressed[k]);
+    }
+    return same;
   }
 
   /** Whether a working gesture does what the loser is for where that holds; -1 if not known. */

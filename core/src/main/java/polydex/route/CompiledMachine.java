@@ -49,8 +49,11 @@ final class CompiledMachine {
     /** The character that a binding takes away from whoever types it with more than Shift. */
     @Nullable String symbol;
 
-    /** Whether the press can be made in one way only, as far as that is known. */
-    @Nullable Boolean onlyItself;
+    /** What can be pressed for it to come here, as far as that is known. */
+    int @Nullable [] sources;
+
+    /** Whether it can be pressed in one way only; known with the sources. */
+    boolean onlyItself;
   }
 
   final Station station;

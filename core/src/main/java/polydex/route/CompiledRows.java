@@ -166,6 +166,14 @@ public final class CompiledRows extends AbstractList<TracedBinding> implements R
     return made;
   }
 
+  @Override
+  public Object[] toArray() {
+    for (int i = 0; i < size; i++) {
+      get(i);
+    }
+    return Arrays.copyOf(objects, size, Object[].class);
+  }
+
   private TracedBinding make(int at) {
     Place place = setup.place(codes[at]);
     int row = CompiledSetup.row(codes[at]);

@@ -2,19 +2,23 @@ package polydex.route;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import polydex.boards.Layout;
+import polydex.boards.Presses;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Context;
 import polydex.catalog.Environment.WhenBroken;
 import polydex.catalog.EnvironmentId;
+import polydex.keys.Gesture;
 import polydex.keys.Modifier;
 import polydex.keys.Physical;
 import polydex.route.Passage.Reason;
@@ -28,6 +32,7 @@ import polydex.route.Trace.Outcome;
  */
 public final class CompiledSetup {
   private static final int UNKNOWN = -2;
+  private static final int NOWHERE = -1;
 
   private final Catalog catalog;
   private final Tracer tracer;
@@ -57,6 +62,9 @@ public final class CompiledSetup {
 
   private final Walk walk;
   private int[] buffer = new int[8];
+
+  private final BitSet lookedAt = new BitSet();
+  private final BitSet writable = new BitSet();
 
   private CompiledSetup(Tracer tracer, BoardKeys board, World world) {
     this.catalog = world.catalog();
@@ -369,11 +377,66 @@ public final class CompiledSetup {
       return true;
     }
     CompiledMachine.Offered offered = machines[depth].offered(press);
-    if (offered.onlyItself == null) {
-      Physical p = presses.get(press);
-      offered.onlyItself = Set.of(p).equals(InverseRemaps.toFingers(tracer.stations(), depth, p));
+    if (offered.sources == null) {
+      sources(depth, press);
     }
     return offered.onlyItself;
+  }
+
+  /**
+   * What can be pressed, and written as a gesture, for a press to come to the layer of a machine;
+   * of those that are the same behind the first remaps one, since the same becomes of them.
+   */
+  public int[] sources(int depth, int press) {
+    CompiledMachine.Offered offered = machines[depth].offered(press);
+    int[] known = offered.sources;
+    if (known == null) {
+      Physical wanted = presses.get(press);
+      Set<Physical> all = InverseRemaps.toFingers(tracer.stations(), depth, wanted);
+      offered.onlyItself = all.equals(Set.of(wanted));
+      Map<Integer, Integer> byArrival = new LinkedHashMap<>();
+      all.stream()
+          .map(this::number)
+          .filter(this::canBeWritten)
+          .forEach(p -> byArrival.putIfAbsent(arrives(p), p));
+      byArrival.remove(NOWHERE);
+      known = byArrival.values().stream().mapToInt(p -> p).toArray();
+      offered.sources = known;
+    }
+    return known;
+  }
+
+  /** What a press under the fingers is behind the first remaps; -1 where it is dropped. */
+  public int arrives(int press) {
+    int there = given(press);
+    return there < 0 ? NOWHERE : machines[0].arrival(there).press();
+  }
+
+  /** Whether a press is one under the fingers again once it is written as a gesture. */
+  private boolean canBeWritten(int press) {
+    if (!lookedAt.get(press)) {
+      Physical p = presses.get(press);
+      Layout fingers = tracer.layout();
+      Gesture written = Presses.gesture(List.of(Presses.Made.afresh(p)), fingers);
+      lookedAt.set(press);
+      writable.set(
+          press, Presses.physical(written, fingers).filter(List.of(p)::equals).isPresent());
+    }
+    return writable.get(press);
+  }
+
+  /**
+   * Whether presses end in a row's action at its layer, where the row is pressed; none where they
+   * can't be followed in numbers.
+   */
+  public Optional<Boolean> endIn(Place place, int row, int[] pressed, int count) {
+    walk.follow(pressed, count, chain(place, row), place, row, false);
+    if (walk.rare()) {
+      return Optional.empty();
+    }
+    int end = walk.last();
+    return Optional.of(
+        end >= 0 && place(end).layerNumber() == place.layerNumber() && does(end, place, row));
   }
 
   /** What follows presses through it. */
