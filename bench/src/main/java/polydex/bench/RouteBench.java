@@ -145,7 +145,7 @@ final class RouteBench {
     Workspace demo = Shipped.demo();
     Tracer tracer = Tracer.of(demo.setups().get(new SetupId("studio-stars")), demo.world());
     Gesture gesture = Gesture.parse("Meta+S");
-    int times = 20_000;
+    int times = 100_000; // so often that the compiler has been through with it
     Main.row(
         "trace through a remote window / parsing its gesture",
         tracer.layers().size() + " layers",

@@ -80,6 +80,11 @@ public record Held(Modifiers modifiers, List<Key> keys) {
   }
 
   @Override
+  public int hashCode() {
+    return keys.isEmpty() ? modifiers.hashCode() : 31 * keys.hashCode() + modifiers.hashCode();
+  }
+
+  @Override
   public String toString() {
     Stream<String> mods = modifiers.isEmpty() ? Stream.of() : Stream.of(modifiers.toString());
     return String.join(

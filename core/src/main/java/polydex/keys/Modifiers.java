@@ -3,6 +3,7 @@ package polydex.keys;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A set of modifiers, each perhaps said to be the left or the right one. A bit set, since strokes
@@ -181,6 +182,17 @@ public record Modifiers(int bits) {
       }
     }
     return List.copyOf(words);
+  }
+
+  // Asked in the innermost loops, where what is made for a record takes several times as long.
+  @Override
+  public boolean equals(@Nullable Object other) {
+    return other instanceof Modifiers m && m.bits == bits;
+  }
+
+  @Override
+  public int hashCode() {
+    return bits;
   }
 
   @Override

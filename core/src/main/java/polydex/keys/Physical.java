@@ -44,6 +44,11 @@ public sealed interface Physical {
     }
 
     @Override
+    public int hashCode() {
+      return 31 * key.ordinal() + held.hashCode();
+    }
+
+    @Override
     public Press with(Modifiers modifiers) {
       return modifiers.equals(held.modifiers()) ? this : new Press(held.with(modifiers), key);
     }

@@ -41,6 +41,12 @@ final class BoardKeys {
   /** What comes of a press; none where the board has no such key. */
   Optional<Given> given(Physical press) {
     Held held = press.held();
+    if (press instanceof Physical.Press p
+        && held.keys().isEmpty()
+        && !held.modifiers().has(Modifier.FN)
+        && keys.contains(p.key())) {
+      return Optional.of(new Given(press, Optional.empty())); // what nearly all are
+    }
     if (!held.keys().isEmpty() && !keys.containsAll(held.keys())) {
       return Optional.empty();
     }

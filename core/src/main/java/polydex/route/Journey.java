@@ -126,6 +126,14 @@ final class Journey {
         deliver(0, new Going(given.get(), index, null));
       }
     }
+    if (!pending.isEmpty() || !open.isEmpty()) {
+      waits();
+    }
+    return results;
+  }
+
+  /** Who is in the middle of something when all is pressed. */
+  private void waits() {
     // From the fingers inward, since the maps have no order.
     Stream.concat(
             pending.keySet().stream(),
@@ -135,7 +143,6 @@ final class Journey {
         .map(Taker::layer)
         .sorted(Comparator.comparingInt(Layer::depth).thenComparing(Layer::kind))
         .forEach(l -> results.add(new Nothing(l.title() + " waits for the next step.")));
-    return results;
   }
 
   List<Passage> passages() {
