@@ -121,6 +121,16 @@ public record Modifiers(int bits) {
     return left == right ? Side.EITHER : left ? Side.LEFT : Side.RIGHT;
   }
 
+  /** How many keys of the set are said to be the left or the right one. */
+  public int sidesTold() {
+    return Integer.bitCount(bits & ~WHICH);
+  }
+
+  /** How many modifiers of the set are held on both sides. */
+  public int heldTwice() {
+    return Integer.bitCount(bits >> LEFT & bits >> RIGHT & WHICH);
+  }
+
   /** Each key of the set by itself: both where both sides are held. */
   public List<Modifiers> each() {
     if (Integer.bitCount(bits & WHICH) == 1 && (bits >> LEFT & bits >> RIGHT & WHICH) == 0) {

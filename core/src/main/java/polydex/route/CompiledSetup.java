@@ -18,6 +18,7 @@ import polydex.catalog.Catalog;
 import polydex.catalog.Context;
 import polydex.catalog.Environment.WhenBroken;
 import polydex.catalog.EnvironmentId;
+import polydex.catalog.MenuKeys;
 import polydex.keys.Gesture;
 import polydex.keys.Modifier;
 import polydex.keys.Physical;
@@ -438,6 +439,52 @@ public final class CompiledSetup {
     return Optional.of(
         end >= 0 && place(end).layerNumber() == place.layerNumber() && does(end, place, row));
   }
+
+  /** Where a binding stands, as {@link Place#code}; -1 for one that is not pressed as it is. */
+  int codeOf(TracedBinding traced) {
+    for (Place place : places) {
+      boolean same =
+          place.own() == traced.own()
+              && place.menus() == MenuKeys.isOne(traced.binding())
+              && place.layer().equals(traced.layer());
+      for (int row : same ? place.keymap().rowsOf(traced.binding().action()) : new int[0]) {
+        if (traced.opening() == 0
+            && place.active(row).equals(traced.active())
+            && place.binding(row).equals(traced.binding())
+            && place.gesture(row).equals(traced.gesture())) {
+          return place.code(row);
+        }
+      }
+    }
+    return -1;
+  }
+
+  /**
+   * Whether presses end in a binding's action at its layer, as {@link #endIn(Place, int, int[],
+   * int)}, and where they do not whether somebody may still wait for what comes next.
+   *
+   * @param code of the binding
+   */
+  synchronized Optional<Ending> ending(int code, List<Presses.Made> made) {
+    if (code < 0 || made.stream().anyMatch(Presses.Made::stillHeld)) {
+      return Optional.empty();
+    }
+    int[] pressed = new int[made.size()];
+    for (int i = 0; i < pressed.length; i++) {
+      pressed[i] = number(made.get(i).what());
+    }
+    Optional<Boolean> ends = endIn(place(code), row(code), pressed, pressed.length);
+    return ends.map(
+        there -> new Ending(there, walk.results() == 1 && outcome(walk.last()) instanceof Nothing));
+  }
+
+  /**
+   * How presses end.
+   *
+   * @param there in the action that was asked for
+   * @param waited in nothing at all, so that more may come of it
+   */
+  record Ending(boolean there, boolean waited) {}
 
   /** What follows presses through it. */
   public Walk walk() {

@@ -160,9 +160,9 @@ public final class Reach {
         continue;
       }
       // After a press that nobody waits on, what comes next is as good as the first.
-      boolean waited = isWaitedFor(binding, a);
+      boolean waited = best.isWaitedFor(a);
       for (Source b : second) {
-        if (!waited && !endsIn(binding, traces.tracer(binding).results(List.of(b.made())))) {
+        if (!waited && !best.endsIn(List.of(b.made()))) {
           continue;
         }
         // Each source of the second press takes at least as much as the one before it.
@@ -172,15 +172,6 @@ public final class Reach {
       }
     }
     return best.way();
-  }
-
-  /**
-   * Whether something may wait for what comes after a press: one that did something, or typed, goes
-   * on with nothing.
-   */
-  private boolean isWaitedFor(TracedBinding binding, Source first) {
-    return traces.tracer(binding).results(List.of(first.made())).stream()
-        .allMatch(Trace.Nothing.class::isInstance);
   }
 
   private List<Source> sources(TracedBinding binding, Made wanted) {
@@ -203,6 +194,10 @@ public final class Reach {
     private final TracedBinding binding;
     private final Layout fingers;
     private final Optional<List<Made>> documented;
+
+    /** Of the binding in the compiled setup. */
+    private final int code;
+
     private final List<Way> best = new ArrayList<>();
     private final List<List<Physical>> kept = new ArrayList<>();
     private double least = Double.POSITIVE_INFINITY;
@@ -211,6 +206,7 @@ public final class Reach {
       this.binding = binding;
       this.fingers = fingers;
       this.documented = documented;
+      this.code = traces.compiled().map(c -> c.codeOf(binding)).orElse(-1);
     }
 
     void look(List<Made> presses) {
@@ -231,11 +227,7 @@ public final class Reach {
       boolean isDocumented = documented.filter(presses::equals).isPresent();
       if (points <= least
           && !kept.contains(physical(presses))
-          && endsIn(
-              binding,
-              isDocumented
-                  ? List.of(binding.outcome())
-                  : traces.tracer(binding).results(presses))) {
+          && (isDocumented ? Reach.endsIn(binding, List.of(binding.outcome())) : endsIn(presses))) {
         Gesture gesture = written(binding, presses, fingers);
         if (Presses.of(gesture, fingers) instanceof Presses.Typable(List<Made> made)
             && made.equals(presses)) {
@@ -249,6 +241,30 @@ public final class Reach {
         }
       }
       return true;
+    }
+
+    boolean endsIn(List<Made> presses) {
+      return traces
+          .compiled()
+          .flatMap(c -> c.ending(code, presses))
+          .map(CompiledSetup.Ending::there)
+          .orElseGet(() -> Reach.endsIn(binding, traces.tracer(binding).results(presses)));
+    }
+
+    /**
+     * Whether something may wait for what comes after a press: one that did something, or typed,
+     * goes on with nothing.
+     */
+    boolean isWaitedFor(Source first) {
+      List<Made> presses = List.of(first.made());
+      return traces
+          .compiled()
+          .flatMap(c -> c.ending(code, presses))
+          .map(CompiledSetup.Ending::waited)
+          .orElseGet(
+              () ->
+                  traces.tracer(binding).results(presses).stream()
+                      .allMatch(Trace.Nothing.class::isInstance));
     }
 
     Optional<Way> way() {
@@ -277,6 +293,7 @@ public final class Reach {
     }
     List<Way> found = new ArrayList<>();
     List<List<Physical>> kept = new ArrayList<>();
+    Easiest each = new Easiest(binding, fingers, Optional.empty());
     for (List<Made> candidate : candidates) {
       List<Physical> presses = physical(candidate);
       boolean needless =
@@ -284,9 +301,7 @@ public final class Reach {
       // What becomes of the documented gesture is known.
       boolean known = documented instanceof Presses.Typable t && t.list().equals(candidate);
       if (!needless
-          && endsIn(
-              binding,
-              known ? List.of(binding.outcome()) : traces.tracer(binding).results(candidate))) {
+          && (known ? endsIn(binding, List.of(binding.outcome())) : each.endsIn(candidate))) {
         Gesture gesture = written(binding, candidate, fingers);
         if (Presses.of(gesture, fingers) instanceof Presses.Typable(List<Made> made)
             && made.equals(candidate)) {
@@ -304,17 +319,10 @@ public final class Reach {
     int weight = 0;
     for (Made made : candidate) {
       Modifiers m = made.what().held().modifiers();
-      weight += 8 * made.what().held().count() + (m.equals(m.eitherSide()) ? 0 : sides(m));
+      // A second key of a name counts as one more that is held.
+      weight += 8 * (made.what().held().count() + m.heldTwice()) + m.sidesTold();
     }
     return weight;
-  }
-
-  /**
-   * How many keys are said to be the left or the right one; a second one of a name counts as held.
-   */
-  private static int sides(Modifiers m) {
-    int sides = (int) m.each().stream().filter(x -> !x.equals(x.eitherSide())).count();
-    return sides + 8 * (m.each().size() - m.count());
   }
 
   private static Gesture written(TracedBinding binding, List<Made> candidate, Layout fingers) {
