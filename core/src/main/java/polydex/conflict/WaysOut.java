@@ -27,6 +27,9 @@ final class WaysOut {
 
   private static final int UNKNOWN = -1;
 
+  /** Where something stands in the rows that is not in them. */
+  private static final int ABSENT = -2;
+
   private final CompiledSetup setup;
   private final CompiledRows rows;
   private final ConflictFinder single;
@@ -70,16 +73,12 @@ final class WaysOut {
     Place place = setup.place(of.code(at));
     int row = CompiledSetup.row(of.code(at));
     ActionId action = place.binding(row).action();
-    boolean plain = of.walked(at) && kind != Kind.NEEDS_FN && !isReserved(place, action);
-    if (plain
-        && place.keymap().isOnly(row)
-        && !shared.get(place.number()).get(place.keymap().action(row))
-        && onlyItself(place, row)) {
-      return false;
+    if (!of.walked(at) || kind == Kind.NEEDS_FN || isReserved(place, action)) {
+      return full(of, at, kind);
     }
-    boolean found = false;
-    boolean missing = of != rows;
-    for (Place other : plain ? setup.places() : List.<Place>of()) {
+    int itself = of == rows ? at : ABSENT;
+    boolean shares = shared.get(place.number()).get(place.keymap().action(row));
+    for (Place other : shares ? setup.places() : List.of(place)) {
       if (other.depth() != place.depth()) {
         continue;
       }
@@ -88,37 +87,37 @@ final class WaysOut {
               ? other.keymap().rowsOf(other.keymap().action(row))
               : other.keymap().rowsOf(action);
       for (int r : alike) {
-        int i = rows.indexOf(other, r);
-        if (i < 0) {
-          continue;
-        }
-        boolean itself = i == at && !missing;
-        boolean sameBinding = other.binding(r).equals(place.binding(row));
-        if (sameBinding && !itself && !other.gesture(r).equals(place.gesture(row))) {
-          continue; // another member of the losing family
-        }
-        if (!rows.walked(i)) {
-          return full(of, at, kind);
-        }
-        if (rows.works(i) && !itself) {
-          if (other.gesture(r).equals(place.gesture(row))) {
-            continue;
-          }
-          int does = does(other, r, place, row);
-          if (does < 0) {
-            return full(of, at, kind);
-          }
-          found |= does > 0;
-        } else if (!onlyItself(other, r)) {
-          int comes = rows.works(i) ? UNKNOWN : comesOut(other, r, place, row);
-          if (comes < 0) {
-            return full(of, at, kind);
-          }
-          found |= comes > 0;
+        int way = way(other, r, place, row, itself);
+        if (way != 0) {
+          return way > 0 || full(of, at, kind);
         }
       }
     }
-    return plain ? found : full(of, at, kind);
+    return false;
+  }
+
+  /**
+   * Whether a row for the same action has a way for a losing one: 1, 0, or {@link #UNKNOWN}.
+   *
+   * @param itself where the losing one stands in the rows
+   */
+  private int way(Place other, int r, Place place, int row, int itself) {
+    int i = rows.indexOf(other, r);
+    boolean sameGesture = other.gesture(r).equals(place.gesture(row));
+    boolean family = i != itself && !sameGesture && other.binding(r).equals(place.binding(row));
+    if (i < 0 || family) {
+      return 0; // not there, or merely another member of the losing family
+    }
+    if (!rows.walked(i)) {
+      return UNKNOWN;
+    }
+    if (rows.works(i) && i != itself) {
+      return sameGesture ? 0 : does(other, r, place, row);
+    }
+    if (onlyItself(other, r)) {
+      return 0;
+    }
+    return rows.works(i) ? UNKNOWN : comesOut(other, r, place, row);
   }
 
   private boolean isReserved(Place place, ActionId action) {

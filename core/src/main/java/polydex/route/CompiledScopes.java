@@ -18,7 +18,7 @@ import polydex.keys.Physical;
  */
 public final class CompiledScopes {
   /** Keymaps are switched in few ways; a search that tries many forgets them now and then. */
-  static final int MOST_KEPT = 64;
+  static final int MOST_KEPT = 16;
 
   private static final int ROW_BITS = 21;
   private static final int SECOND = ROW_BITS + 1;

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import polydex.boards.Layout;
@@ -53,6 +54,7 @@ public final class Reach {
   private static final int MOST_CANDIDATES = 1024;
 
   private final SetupTraces traces;
+  private final Predicate<ActionId> wanted;
   private final StrokeEffort effort;
   private final Map<ActionId, List<TracedBinding>> byAction = new HashMap<>();
   private final IdentityHashMap<TracedBinding, List<Way>> known = new IdentityHashMap<>();
@@ -62,16 +64,17 @@ public final class Reach {
 
   /** The reach in a setup that has been traced. */
   public Reach(SetupTraces traces) {
-    this(traces, traces.rows().isPresent() ? List.of() : traces.all());
+    this(traces, _ -> true, traces.rows().isPresent() ? List.of() : traces.all());
   }
 
   /** The reach of some actions only, at less cost. */
   public Reach(SetupTraces traces, Set<ActionId> actions) {
-    this(traces, traces.rows().isPresent() ? List.of() : traces.of(actions));
+    this(traces, actions::contains, traces.rows().isPresent() ? List.of() : traces.of(actions));
   }
 
-  private Reach(SetupTraces traces, List<TracedBinding> bindings) {
+  private Reach(SetupTraces traces, Predicate<ActionId> wanted, List<TracedBinding> bindings) {
     this.traces = traces;
+    this.wanted = wanted;
     this.effort = new StrokeEffort(traces.world().boards().get(traces.setup().board()));
     for (TracedBinding t : bindings) {
       byAction.computeIfAbsent(t.binding().action(), _ -> new ArrayList<>()).add(t);
@@ -80,9 +83,8 @@ public final class Reach {
 
   /** The bindings of an action that this setup has, whether they work or not. */
   public List<TracedBinding> bindings(ActionId action) {
-    return traces
-        .rows()
-        .map(rows -> byAction.computeIfAbsent(action, rows::of))
+    Optional<CompiledRows> rows = traces.rows().filter(_ -> wanted.test(action));
+    return rows.map(r -> byAction.computeIfAbsent(action, r::of))
         .orElseGet(() -> List.copyOf(byAction.getOrDefault(action, List.of())));
   }
 
