@@ -133,8 +133,12 @@ public final class CompiledKeymap {
 
   /** That of an environment on a layout. */
   static CompiledKeymap of(Catalog catalog, EnvironmentId environment, Layout layout) {
-    return catalog.made(
-        environment, CompiledKeymap.class, layout, list -> new CompiledKeymap(list, layout, false));
+    return catalog.made(environment, CompiledKeymap.class, layout, list -> apart(list, layout));
+  }
+
+  /** That of bindings that are asked in their contexts. */
+  static CompiledKeymap apart(List<Binding> bindings, Layout layout) {
+    return new CompiledKeymap(bindings, layout, false);
   }
 
   /** That of bindings that are all asked together, whatever their contexts. */

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.IntStream;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
@@ -226,5 +227,60 @@ class CatalogTest {
         .stream()
         .map(o -> o.environment().value())
         .toList();
+  }
+
+  /** What was made of bindings stays while they are the same list, and no longer. */
+  @Test
+  void whatIsMadeOfBindingsIsKeptWithThem() {
+    record Counted(int bindings) {}
+    EnvironmentId app = new EnvironmentId("app");
+    EnvironmentId other = new EnvironmentId("other");
+    Catalog catalog =
+        Catalog.of(
+            List.of(action("save", "Save")),
+            List.of(APP, app("other", Context.ANYWHERE)),
+            Map.of(
+                app, List.of(binding("b", "save", "Ctrl+S")),
+                other, List.of(binding("c", "save", "Ctrl+W"))));
+    int[] made = new int[1];
+    Function<List<Binding>, Counted> count =
+        list -> {
+          made[0]++;
+          return new Counted(list.size());
+        };
+    Counted ofApp = catalog.made(app, Counted.class, "", count);
+    Counted ofOther = catalog.made(other, Counted.class, "", count);
+    assertThat(catalog.made(app, Counted.class, "", count)).isSameAs(ofApp);
+    assertThat(catalog.made(app, Counted.class, "with", count)).isNotSameAs(ofApp);
+    assertThat(made[0]).isEqualTo(3);
+    Catalog changed =
+        catalog.withBindings(
+            app, List.of(binding("b", "save", "Ctrl+S"), binding("d", "save", "Ctrl+D")));
+    assertThat(changed.made(other, Counted.class, "", count)).isSameAs(ofOther);
+    assertThat(changed.made(app, Counted.class, "", count)).isEqualTo(new Counted(2));
+    assertThat(catalog.made(app, Counted.class, "", count)).isSameAs(ofApp);
+    Catalog more = changed.with(List.of(action("quit", "Quit")), List.of(), Map.of());
+    assertThat(more.made(other, Counted.class, "", count)).isSameAs(ofOther);
+    assertThat(catalog.made(new EnvironmentId("none"), Counted.class, "", count).bindings())
+        .isZero();
+    assertThat(made[0]).isEqualTo(5);
+    assertThat(changed.bindings(app, new ActionId("save"))).hasSize(2);
+    assertThat(changed.binding(app, "d")).isPresent();
+    assertThat(catalog.binding(app, "d")).isEmpty();
+  }
+
+  @Test
+  void anActionThatLosesWorkDoesSoUnderItsOldIdToo() {
+    Action loses = new Action(new ActionId("quit"), "Quit", "Group", List.of(), Harm.LOSES_WORK);
+    Catalog catalog = Catalog.of(List.of(loses, action("save", "Save")), List.of(APP), Map.of());
+    assertThat(catalog.losesWork(new ActionId("quit"))).isTrue();
+    assertThat(catalog.losesWork(new ActionId("save"))).isFalse();
+    assertThat(catalog.losesWork(new ActionId("exit"))).isFalse();
+    Action gone = action("exit", "Exit");
+    Catalog joined =
+        catalog.with(
+            new Successors(List.of(new Successors.Joined(gone, new ActionId("quit"), Set.of()))));
+    assertThat(joined.losesWork(new ActionId("exit"))).isTrue();
+    assertThat(catalog.losesWork(new ActionId("exit"))).isFalse();
   }
 }
