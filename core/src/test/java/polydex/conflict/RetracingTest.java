@@ -13,6 +13,7 @@ import net.jqwik.api.statistics.Statistics;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.EnvironmentId;
+import polydex.route.LargeSetups;
 import polydex.route.RandomSetups;
 import polydex.route.Retracing;
 import polydex.route.SetupTraces;
@@ -25,8 +26,16 @@ class RetracingTest {
 
   @Property(seed = "20310314", tries = 40, edgeCases = EdgeCasesMode.NONE)
   void anEditGoneOnWithIsAnEditStartedOver(@ForAll long seed) {
-    RandomSetups.Case c = RandomSetups.make(seed);
-    Random random = new Random(seed);
+    isStartedOver(RandomSetups.make(seed), new Random(seed));
+  }
+
+  /** The same of hundreds of bindings, of which nearly all are left alone. */
+  @Property(seed = "20310314", tries = 30, edgeCases = EdgeCasesMode.NONE)
+  void soItIsAmongManyBindings(@ForAll long seed) {
+    isStartedOver(LargeSetups.make(seed, 150), new Random(seed));
+  }
+
+  private static void isStartedOver(RandomSetups.Case c, Random random) {
     World world = c.world();
     SetupTraces traces = SetupTraces.of(c.setup(), world);
     List<Conflict> conflicts = ConflictFinder.find(traces, PERSON);
