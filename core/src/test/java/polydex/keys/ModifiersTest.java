@@ -3,6 +3,7 @@ package polydex.keys;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.List;
 import java.util.Map;
 import net.jqwik.api.Arbitrary;
 import net.jqwik.api.ForAll;
@@ -60,6 +61,27 @@ class ModifiersTest {
       assertThat(set.without(m).has(m)).isFalse();
       assertThat(set.and(m).has(m)).isTrue();
     }
+  }
+
+  /** What is counted in bits is what is counted key by key. */
+  @Property
+  void sidesAreCountedAsTheirKeysAre(@ForAll("sets") Modifiers set) {
+    long told = set.each().stream().filter(one -> !one.equals(one.eitherSide())).count();
+    assertThat((long) set.sidesTold()).isEqualTo(told);
+    assertThat(set.heldTwice()).isEqualTo(set.each().size() - set.count());
+  }
+
+  @Property
+  void setsThatAreEqualHashAlikeWithWhatIsHeld(
+      @ForAll("sets") Modifiers one, @ForAll("sets") Modifiers other) {
+    assertThat(one.equals(other)).isEqualTo(one.toString().equals(other.toString()));
+    Physical a = new Physical.Press(new Held(one, List.of(Key.F24, Key.CapsLock)), Key.KeyA);
+    Physical b = new Physical.Press(new Held(other, List.of(Key.CapsLock, Key.F24)), Key.KeyA);
+    assertThat(a.equals(b)).isEqualTo(one.equals(other));
+    assertThat(!a.equals(b) || a.hashCode() == b.hashCode()).isTrue();
+    assertThat(a.with(other)).isEqualTo(b);
+    assertThat(a.with(other).hashCode()).isEqualTo(b.hashCode());
+    assertThat(Held.of(one)).hasSameHashCodeAs(new Held(one, List.of()));
   }
 
   @Test
