@@ -66,8 +66,4 @@ final class BoardKeys {
                     there ? other.orElseThrow() : key.orElseThrow()),
                 pressed));
   }
-
-  boolean has(Key key) {
-    return keys.contains(key);
-  }
 }

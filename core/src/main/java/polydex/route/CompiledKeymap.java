@@ -230,10 +230,6 @@ public final class CompiledKeymap {
     return binding[row];
   }
 
-  int bindings() {
-    return bindings.size();
-  }
-
   /** What is pressed: the binding's gesture, or a member of its family. */
   public Gesture gesture(int row) {
     Gesture member = members.isEmpty() ? null : members.get(row);
