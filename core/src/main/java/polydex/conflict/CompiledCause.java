@@ -152,8 +152,8 @@ final class CompiledCause {
   }
 
   private int window() {
-    int session = setup.layerOf(place.depth(), Layer.Kind.SESSION);
-    return session < 0 ? place.layerNumber() : session;
+    int window = setup.windowOf(place.depth());
+    return window < 0 ? place.layerNumber() : window;
   }
 
   private boolean isAwaited(int p) {

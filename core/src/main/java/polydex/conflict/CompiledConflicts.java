@@ -161,9 +161,12 @@ final class CompiledConflicts extends AbstractList<Conflict> implements RandomAc
     return this;
   }
 
-  /** Whether no other binding is for the action there, so that nothing has the same identity. */
+  /**
+   * Whether no other binding is for the action there, so that nothing has the same identity; but
+   * one binding may be ambiguous with the same action in several contexts.
+   */
   private boolean isOnlyOne(int i) {
-    if (made[i] != null) {
+    if (made[i] != null || KINDS[kind[i]] == Kind.AMBIGUOUS) {
       return false;
     }
     int code = rows(i).code(there(i));

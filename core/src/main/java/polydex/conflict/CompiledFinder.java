@@ -34,6 +34,9 @@ final class CompiledFinder {
   /** The presses of bindings inside holds, by where they stand. */
   private final Map<Integer, int[]> inHolds = new HashMap<>();
 
+  /** The rows of contexts of the focused application, which may be in many pairs. */
+  private final Map<Integer, int[]> inContexts = new HashMap<>();
+
   /** Of each press under the fingers whether it takes Fn, as far as that is known. */
   private final BitSet withFn = new BitSet();
 
@@ -260,7 +263,7 @@ final class CompiledFinder {
         int there = place.keymap().contextNumber(before);
         int here = place.keymap().contextNumber(after);
         if (there >= 0 && here >= 0) {
-          for (int row : place.keymap().rowsIn(here)) {
+          for (int row : inContexts.computeIfAbsent(here, c -> place.keymap().rowsIn(c))) {
             int i = rows.indexOf(place, row);
             int other = i < 0 || length(i) == 0 ? -1 : firstIn(place, i, there);
             if (other >= 0 && differ(other, i)) {

@@ -357,16 +357,9 @@ public final class CompiledSetup {
     return one == other || presses.get(one).eitherSide().equals(presses.get(other).eitherSide());
   }
 
-  /** The number of the layer of a kind on a machine; -1 where it has none. */
-  public int layerOf(int depth, Layer.Kind kind) {
-    CompiledMachine m = machines[depth];
-    return switch (kind) {
-      case DESKTOP -> m.desktopLayer;
-      case SESSION -> m.session ? m.focusLayer : -1;
-      case RESERVED -> m.reservedLayer;
-      case APPLICATION -> m.session || !m.hasFocus() ? -1 : m.focusLayer;
-      case BOARD, REMAP, TYPING -> throw new IllegalArgumentException("Not one layer: " + kind);
-    };
+  /** The number of the layer of the window that has the focus on a machine; -1 where none has. */
+  public int windowOf(int depth) {
+    return machines[depth].session ? machines[depth].focusLayer : -1;
   }
 
   /**

@@ -132,4 +132,24 @@ class CompiledExtremesTest {
         .isNotEmpty()
         .allMatch(c -> c.kind() == Conflict.Kind.PREFIX || !c.stillWorks().isEmpty());
   }
+
+  /** One that loses to the same action in two contexts is one conflict, not two. */
+  @Test
+  void manyContextsAtOnce() {
+    String[] lines = new String[30];
+    String[] contexts = new String[10];
+    for (int i = 0; i < 10; i++) {
+      contexts[i] = "c" + i;
+      lines[3 * i] = "c" + i + ": Ctrl+A = " + (i % 2 == 0 ? "even" : "odd");
+      lines[3 * i + 1] = "c" + i + ": Ctrl+B = alone " + i / 2;
+      lines[3 * i + 2] = "c" + i + ": Ctrl+C = " + (i < 8 ? "same" : "last " + i);
+    }
+    World world =
+        new Worlds().platform("desk", Worlds.plain(), "Meta+A = a").app("app", lines).build();
+    List<Conflict> found =
+        same(world, Worlds.setup(Worlds.machine("desk", Worlds.in("app", contexts))));
+    assertThat(found.stream().map(Conflict::id)).doesNotHaveDuplicates();
+    assertThat(found.stream().filter(c -> c.kind() == Conflict.Kind.AMBIGUOUS).toList())
+        .hasSizeGreaterThan(10);
+  }
 }
