@@ -44,6 +44,7 @@ public final class HabitFinder {
 
   private final Catalog catalog;
   private final Person person;
+  private final Predicate<EnvironmentId> about;
   private final Set<Set<EnvironmentId>> onOneMachine = new HashSet<>();
 
   /** For each environment what its gestures do, and by which its actions are done. */
@@ -51,9 +52,11 @@ public final class HabitFinder {
 
   private final Map<EnvironmentId, Map<ActionId, List<Known>>> gestures = new TreeMap<>();
 
-  private HabitFinder(Catalog catalog, Collection<Setup> setups, Person person) {
+  private HabitFinder(
+      Catalog catalog, Collection<Setup> setups, Person person, Predicate<EnvironmentId> about) {
     this.catalog = catalog;
     this.person = person;
+    this.about = about;
     Map<EnvironmentId, List<Predicate<Binding>>> on = new LinkedHashMap<>();
     for (Setup setup : setups) {
       for (Machine machine : setup.machines()) {
@@ -72,7 +75,17 @@ public final class HabitFinder {
 
   /** The crossed and split habits of whoever works in these setups, the worst first. */
   public static List<Conflict> find(Catalog catalog, Collection<Setup> setups, Person person) {
-    return new HabitFinder(catalog, setups, person).find();
+    return find(catalog, setups, person, _ -> true);
+  }
+
+  /**
+   * Of them those alone that have a side in some environments.
+   *
+   * @param about which environments
+   */
+  static List<Conflict> find(
+      Catalog catalog, Collection<Setup> setups, Person person, Predicate<EnvironmentId> about) {
+    return new HabitFinder(catalog, setups, person, about).find();
   }
 
   /** What is on anywhere, in the version that is there, may be somebody's habit. */
@@ -126,7 +139,7 @@ public final class HabitFinder {
   }
 
   private boolean areApart(EnvironmentId one, EnvironmentId other) {
-    return !onOneMachine.contains(Set.of(one, other));
+    return (about.test(one) || about.test(other)) && !onOneMachine.contains(Set.of(one, other));
   }
 
   private Conflict crossed(Known one, Known other) {
@@ -142,10 +155,12 @@ public final class HabitFinder {
       for (int j = i + 1; j < environments.size(); j++) {
         List<Known> here = byAction(environments.get(i), action);
         List<Known> there = byAction(environments.get(j), action);
+        if (!areApart(environments.get(i), environments.get(j))) {
+          continue;
+        }
         Set<Gesture> both = new LinkedHashSet<>();
         here.forEach(k -> both.add(k.gesture()));
-        if (areApart(environments.get(i), environments.get(j))
-            && there.stream().noneMatch(k -> both.contains(k.gesture()))) {
+        if (there.stream().noneMatch(k -> both.contains(k.gesture()))) {
           found.add(split(here.getFirst(), there.getFirst()));
         }
       }

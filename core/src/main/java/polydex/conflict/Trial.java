@@ -9,7 +9,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import polydex.catalog.ActionId;
+import polydex.catalog.EnvironmentId;
 import polydex.conflict.Conflict.Party;
 import polydex.keys.Gesture;
 import polydex.route.Machine;
@@ -97,7 +99,7 @@ public final class Trial {
 
   private void lookAtHabits() {
     if (!habitsKnown) {
-      habitsBefore.putAll(habits(situation));
+      habitsBefore.putAll(habits(situation, _ -> true));
       habitsBefore.values().forEach(c -> between.put(between(c), c));
       habitsKnown = true;
     }
@@ -215,12 +217,15 @@ public final class Trial {
         changes.put(setup.id(), changed.stream().distinct().toList());
       }
     }
-    if (!sameWorld || !switchedOff(after).equals(switchedOff(situation))) {
+    Set<EnvironmentId> changed = changed(after);
+    if (!changed.isEmpty()) {
       lookAtHabits();
-      Map<String, Conflict> habits = habits(after);
+      Map<String, Conflict> habits = habits(after, changed::contains);
+      Map<String, Conflict> were = new LinkedHashMap<>(habitsBefore);
+      were.values().removeIf(c -> !isAbout(c, changed));
       Set<String> same = sameAsBefore(habits);
-      difference(habitsBefore, habits, ends);
-      difference(habits, habitsBefore, makes);
+      difference(were, habits, ends);
+      difference(habits, were, makes);
       ends.removeIf(c -> same.contains(c.id()));
       makes.removeIf(c -> same.contains(c.id()));
     }
@@ -256,24 +261,45 @@ public final class Trial {
     return List.of(habit.kind(), habit.loser(), habit.winner());
   }
 
-  /** What of setups makes a difference to habits. */
-  private static List<Set<String>> switchedOff(Situation at) {
-    return at.setups().values().stream()
-        .flatMap(s -> s.machines().stream())
-        .map(Machine::switchedOff)
-        .toList();
+  private static boolean isAbout(Conflict habit, Set<EnvironmentId> some) {
+    return some.contains(habit.loser().environment())
+        || habit.winner().filter(w -> some.contains(w.environment())).isPresent();
+  }
+
+  /** The environments whose habits a fix may change; those of all others stay as they were. */
+  private Set<EnvironmentId> changed(Situation after) {
+    Set<EnvironmentId> changed = new HashSet<>();
+    boolean sameWorld = after.world().equals(situation.world());
+    after
+        .setups()
+        .forEach(
+            (id, setup) -> {
+              List<Machine> were = situation.setups().get(id).machines();
+              for (int depth = 0; depth < were.size(); depth++) {
+                Machine machine = setup.machines().get(depth);
+                if (!machine.switchedOff().equals(were.get(depth).switchedOff())) {
+                  changed.add(machine.platform());
+                  machine.application().ifPresent(changed::add);
+                }
+              }
+              setup.environments().stream()
+                  .filter(e -> !sameWorld && !sameKeymap(after, e))
+                  .forEach(changed::add);
+            });
+    return changed;
   }
 
   /** Whether a fix has left the keymaps alone that a setup is made of. */
   private boolean sameKeymaps(Situation after, Setup setup) {
-    return setup.environments().stream()
-        .allMatch(
-            e ->
-                after
-                    .world()
-                    .catalog()
-                    .bindings(e)
-                    .equals(situation.world().catalog().bindings(e)));
+    return setup.environments().stream().allMatch(e -> sameKeymap(after, e));
+  }
+
+  private boolean sameKeymap(Situation after, EnvironmentId environment) {
+    return after
+        .world()
+        .catalog()
+        .bindings(environment)
+        .equals(situation.world().catalog().bindings(environment));
   }
 
   /**
@@ -385,9 +411,9 @@ public final class Trial {
     return new Known(conflicts, ends, done);
   }
 
-  private Map<String, Conflict> habits(Situation at) {
+  private Map<String, Conflict> habits(Situation at, Predicate<EnvironmentId> about) {
     Map<String, Conflict> found = new LinkedHashMap<>();
-    HabitFinder.find(at.world().catalog(), at.setups().values(), person)
+    HabitFinder.find(at.world().catalog(), at.setups().values(), person, about)
         .forEach(c -> found.put(c.id(), c));
     return found;
   }

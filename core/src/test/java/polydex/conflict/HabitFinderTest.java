@@ -59,6 +59,28 @@ class HabitFinderTest {
     assertThat(find(world, List.of(here))).isEmpty();
   }
 
+  @Property(tries = 500)
+  void thoseOfSomeEnvironmentsAreThoseOfAllThatHaveASideThere(@ForAll long seed) {
+    RandomSetups.Case c = RandomSetups.make(seed);
+    List<EnvironmentId> environments = c.setup().environments().stream().sorted().toList();
+    Set<EnvironmentId> some = new LinkedHashSet<>();
+    for (int i = 0; i < environments.size(); i++) {
+      if ((seed >> i & 1) == 0) {
+        some.add(environments.get(i));
+      }
+    }
+    assertThat(
+            HabitFinder.find(
+                c.world().catalog(), List.of(c.setup()), Person.of(_ -> 5), some::contains))
+        .isEqualTo(
+            find(c.world(), List.of(c.setup())).stream()
+                .filter(
+                    f ->
+                        some.contains(f.loser().environment())
+                            || some.contains(f.winner().orElseThrow().environment()))
+                .toList());
+  }
+
   @Property(tries = 1_000)
   void everyPairIsFoundAndNoOther(@ForAll long seed) {
     RandomSetups.Case c = RandomSetups.make(seed);
