@@ -17,15 +17,20 @@ import polydex.catalog.Hooks;
 import polydex.effort.KeystrokeLevel;
 import polydex.files.store.Store;
 import polydex.recall.Answer;
+import polydex.recall.AskingPlan;
 import polydex.recall.DrillItem;
 import polydex.recall.DrillSettings;
+import polydex.recall.Gains;
 import polydex.recall.Learning;
 import polydex.recall.Material;
+import polydex.recall.MemoryFitter;
+import polydex.recall.MemoryParameters;
 import polydex.recall.NextToLearn;
 import polydex.recall.Pace;
 import polydex.recall.Progress;
 import polydex.recall.Prompt;
 import polydex.recall.SessionPlan;
+import polydex.recall.Worth;
 import polydex.route.Setup;
 import polydex.route.SetupTraces;
 import polydex.route.World;
@@ -56,18 +61,20 @@ final class DrillBench {
         1);
     Progress progress = new Progress(ZoneOffset.UTC);
     answers.forEach(progress::add);
+    AskingPlan plan = new AskingPlan(MemoryParameters.USUAL);
+    Gains gains = new Gains(plan, i -> Worth.of(Math.abs(i.hashCode() % 30)));
     NextToLearn proposals =
         new NextToLearn(
             world.catalog(),
             new Hooks(world.catalog(), Set.of()),
-            i -> i.action().hashCode() % 7,
+            Optional.of(i -> Math.abs(i.action().hashCode() % 7)),
             KeystrokeLevel.USUAL,
             12);
     Main.row(
         "choosing a session of 10 minutes / one pass over the items' curves",
         "%,d items".formatted(prompts.size()),
         () ->
-            new SessionPlan(material, progress, DrillSettings.USUAL, now, new Random(1))
+            new SessionPlan(material, progress, DrillSettings.USUAL, gains, now, new Random(1))
                 .session(Duration.ofMinutes(10), List.of())
                 .size(),
         () -> pass(progress, now),
@@ -84,6 +91,18 @@ final class DrillBench {
                     now.atZone(ZoneOffset.UTC).toLocalDate(),
                     8)
                 .size(),
+        () -> pass(progress, now),
+        1);
+    Main.row(
+        "fitting the memory / foretelling the answers once",
+        "%,d answers".formatted(progress.latest().size()),
+        () -> MemoryFitter.fit(progress.latest(), MemoryParameters.USUAL, now).isPresent() ? 1 : 0,
+        () -> (int) MemoryFitter.loss(progress.latest(), MemoryParameters.USUAL),
+        1);
+    Main.row(
+        "when to ask, at all prices / one pass over the items' curves",
+        "one person's memory",
+        () -> new AskingPlan(MemoryParameters.USUAL).hashCode(),
         () -> pass(progress, now),
         1);
     store(answers);

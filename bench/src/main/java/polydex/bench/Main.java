@@ -51,8 +51,9 @@ public final class Main {
       MouseBench.all();
     }
     if (wanted.isEmpty() || wanted.contains("recall")) {
+      RecallBench.calibration();
+      RecallBench.minutes();
       RecallBench.schedules();
-      RecallBench.backlog();
     }
   }
 

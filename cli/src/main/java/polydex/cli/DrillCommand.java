@@ -27,10 +27,13 @@ import polydex.files.json.ModelJson;
 import polydex.files.lists.AnswerList;
 import polydex.files.store.Store;
 import polydex.recall.Answer;
+import polydex.recall.AskingPlan;
+import polydex.recall.Days;
 import polydex.recall.DrillItem;
 import polydex.recall.DrillSettings;
 import polydex.recall.Forecast;
 import polydex.recall.ItemState;
+import polydex.recall.MemoryParameters;
 import polydex.recall.Progress;
 
 @Command(
@@ -76,8 +79,22 @@ final class DrillCommand implements Callable<Integer> {
   private What what = new What();
 
   private static final class What {
-    @Option(names = "--due", description = "Only what is due, the least forgotten first.")
+    @Option(names = "--due", description = "Only what is due, what gains most a second first.")
     boolean due;
+
+    @Option(names = "--pace", description = "How long gestures take, fitted to the right answers.")
+    boolean pace;
+
+    @Option(names = "--confusions", description = "What was pressed for what, and how often.")
+    boolean confusions;
+
+    @Option(names = "--curves", description = "How items got faster, with the curve that fits.")
+    boolean curves;
+
+    @Option(
+        names = "--fit",
+        description = "Fit the memory to these answers, and tell how well that foretells the last.")
+    boolean fit;
 
     @Option(
         names = "--forecast",
@@ -116,6 +133,15 @@ final class DrillCommand implements Callable<Integer> {
       description = "The chance of recall at which an item is due, 0.80 to 0.97; 0.90 if left out.")
   private double retention = DrillSettings.USUAL.retention();
 
+  @Option(
+      names = "--parameters",
+      paramLabel = "W",
+      description =
+          "The 17 numbers by which memory moves, in quotes with spaces between. Left out: those"
+              + " fitted to the person in a file, and the published ones else.")
+  @Nullable
+  private String parametersGiven;
+
   record Item(
       String environment,
       String action,
@@ -124,6 +150,7 @@ final class DrillCommand implements Callable<Integer> {
       double retrievability,
       String due,
       boolean isDue,
+      double gain,
       int answers,
       int right,
       boolean fluent,
@@ -131,7 +158,8 @@ final class DrillCommand implements Callable<Integer> {
 
   record Day(String date, int due, double minutes) {}
 
-  private record Read(List<Answer> answers, Instant now, ZoneId zone) {}
+  private record Read(
+      List<Answer> answers, Instant now, ZoneId zone, MemoryParameters parameters) {}
 
   @Override
   public Integer call() throws Exception {
@@ -142,9 +170,18 @@ final class DrillCommand implements Callable<Integer> {
       AnswerList.write(read.answers(), out);
       return read.answers().isEmpty() ? Main.NO : Main.DONE;
     }
-    Progress progress = new Progress(read.zone());
+    Progress progress = new Progress(read.zone(), read.parameters());
     read.answers().forEach(progress::add);
-    if (what.forecast != null) {
+    DrillFigures figures = new DrillFigures(read.answers(), progress, out, json);
+    if (what.pace) {
+      figures.pace();
+    } else if (what.confusions) {
+      figures.confusions();
+    } else if (what.curves) {
+      figures.curves();
+    } else if (what.fit) {
+      return figures.fit(read.now()) ? Main.DONE : Main.NO;
+    } else if (what.forecast != null) {
       forecast(out, progress, read.now());
     } else {
       items(out, progress, read.now());
@@ -166,6 +203,7 @@ final class DrillCommand implements Callable<Integer> {
     List<Answer> answers = new ArrayList<>();
     ZoneId zone = DemoHistory.ZONE;
     Instant now = DemoHistory.NOW;
+    MemoryParameters parameters = MemoryParameters.USUAL;
     if (from.replay != null) {
       answers.addAll(AnswerList.read(from.replay));
       now = answers.isEmpty() ? Instant.EPOCH : answers.getLast().at();
@@ -173,22 +211,35 @@ final class DrillCommand implements Callable<Integer> {
       zone = ZoneId.systemDefault();
       try (Store store = Store.open(Source.existing(from.file))) {
         store.answers(answers::add);
+        parameters = store.fits().parameters();
         Optional<String> fixed = store.setting(DemoFile.NOW);
         now = fixed.map(Instant::parse).orElseGet(Clock.systemUTC()::instant);
       }
     } else if (from.demo) {
-      answers.addAll(DemoHistory.of(Shipped.demo()).answers());
+      DemoHistory demo = DemoHistory.of(Shipped.demo());
+      answers.addAll(demo.answers());
+      parameters = demo.fits().parameters();
     }
     return new Read(
         answers,
         Optional.ofNullable(nowGiven).orElse(now),
-        Optional.ofNullable(zoneGiven).orElse(zone));
+        Optional.ofNullable(zoneGiven).orElse(zone),
+        parametersGiven == null ? parameters : given(parametersGiven));
+  }
+
+  private MemoryParameters given(String text) {
+    try {
+      return MemoryParameters.parse(text);
+    } catch (IllegalArgumentException e) {
+      throw new ParameterException(spec.commandLine(), "--parameters: " + e.getMessage() + ".", e);
+    }
   }
 
   private void forecast(PrintWriter out, Progress progress, Instant now) {
     List<Day> days =
         Forecast.of(
                 progress.states().values(),
+                progress.parameters(),
                 retention,
                 now,
                 progress.days(),
@@ -207,11 +258,12 @@ final class DrillCommand implements Callable<Integer> {
   private void items(PrintWriter out, Progress progress, Instant now) {
     Comparator<Item> order =
         what.due
-            ? Comparator.comparingDouble((Item i) -> -i.retrievability())
+            ? Comparator.comparingDouble((Item i) -> -i.gain())
             : Comparator.comparing(Item::environment);
+    AskingPlan plan = new AskingPlan(progress.parameters());
     List<Item> items =
         progress.states().entrySet().stream()
-            .map(e -> item(e, now))
+            .map(e -> item(e, plan, now))
             .filter(i -> !what.due || i.isDue())
             .sorted(order.thenComparing(Item::environment).thenComparing(Item::action))
             .toList();
@@ -234,7 +286,7 @@ final class DrillCommand implements Callable<Integer> {
                 i.fluent() ? ", fluent" : ""));
   }
 
-  private Item item(Map.Entry<DrillItem, ItemState> entry, Instant now) {
+  private Item item(Map.Entry<DrillItem, ItemState> entry, AskingPlan plan, Instant now) {
     ItemState s = entry.getValue();
     return new Item(
         entry.getKey().environment().value(),
@@ -244,6 +296,7 @@ final class DrillCommand implements Callable<Integer> {
         s.retrievability(now),
         s.due(retention).toString(),
         s.isDue(now, retention),
+        plan.index(s.memory(), Days.between(s.counted(), now)),
         s.answers(),
         s.right(),
         s.isFluent(),

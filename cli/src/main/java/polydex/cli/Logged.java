@@ -8,6 +8,7 @@ import polydex.person.Knowledge;
 import polydex.recall.Answer;
 import polydex.recall.DrillItem;
 import polydex.recall.ItemState;
+import polydex.recall.MemoryParameters;
 import polydex.recall.Progress;
 import polydex.totals.Audit;
 import polydex.totals.Standing;
@@ -20,10 +21,10 @@ final class Logged {
   private final Progress progress;
   private final Audit audit;
 
-  Logged(Workspace workspace, ZoneId zone) {
+  Logged(Workspace workspace, ZoneId zone, MemoryParameters parameters) {
     this.workspace = workspace;
     this.zone = zone;
-    progress = new Progress(zone);
+    progress = new Progress(zone, parameters);
     audit =
         Knowledge.audit(
             workspace, zone, item -> Optional.ofNullable(progress.fluentSince().get(item)));

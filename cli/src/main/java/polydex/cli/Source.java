@@ -29,6 +29,7 @@ import polydex.files.json.WorldFile;
 import polydex.files.store.Store;
 import polydex.person.Knowledge;
 import polydex.recall.DrillSettings;
+import polydex.recall.MemoryParameters;
 import polydex.route.Setup;
 import polydex.route.SetupId;
 import polydex.sheets.SheetMaterial;
@@ -113,21 +114,24 @@ final class Source {
   }
 
   private Logged logged(Workspace workspace) throws FileProblem {
-    Logged reading = new Logged(workspace, zone());
     if (choice.demo) {
       DemoHistory history = DemoHistory.of(workspace);
+      Logged reading = new Logged(workspace, zone(), history.fits().parameters());
       history.answers().forEach(reading::add);
       history.events().forEach(reading::add);
-    } else if (choice.file != null) {
-      withStore(
+      return reading;
+    }
+    if (choice.file != null) {
+      return withStore(
           choice.file,
           store -> {
+            Logged reading = new Logged(workspace, zone(), store.fits().parameters());
             store.answers(reading::add);
             store.events(reading::add);
-            return store;
+            return reading;
           });
     }
-    return reading;
+    return new Logged(workspace, zone(), MemoryParameters.USUAL);
   }
 
   /** Something planned on a workspace. */

@@ -45,7 +45,8 @@ public enum Finger {
     return weight;
   }
 
-  boolean isRight() {
+  /** Whether it is of the right hand; of a thumb it says nothing. */
+  public boolean isRight() {
     return right;
   }
 

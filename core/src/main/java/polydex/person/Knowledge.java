@@ -210,7 +210,9 @@ public record Knowledge(
     return new NextToLearn(
         workspace.catalog(),
         hooks,
-        item -> pointerADay(lately, item),
+        standing.days().isEmpty()
+            ? Optional.empty()
+            : Optional.of(item -> pointerADay(lately, item)),
         practice.times(),
         practice.answersUntilFluent());
   }

@@ -2,6 +2,7 @@ package polydex.recall;
 
 import java.time.Instant;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import polydex.keys.Gesture;
 
 /**
@@ -61,8 +62,21 @@ public record Answer(
    * @param seconds from the painted prompt to the last key
    * @param counts whether it says something: not where the window lost the focus meanwhile
    * @param expected seconds that the person's own pace gave for the gesture then
+   * @param firstKey seconds until the first key or modifier went down; none where nobody looked
    */
-  public record Timing(double seconds, boolean counts, double expected) {
+  public record Timing(double seconds, boolean counts, double expected, OptionalDouble firstKey) {
+    /** Of which it is not known when the first key went down. */
+    public Timing(double seconds, boolean counts, double expected) {
+      this(seconds, counts, expected, OptionalDouble.empty());
+    }
+
+    /** Seconds from the first key to the last; none where it is not known. */
+    public OptionalDouble hands() {
+      return firstKey.isPresent()
+          ? OptionalDouble.of(Math.max(0, seconds - firstKey.getAsDouble()))
+          : OptionalDouble.empty();
+    }
+
     /** The time up to which an answer is fluent, in seconds. */
     public double goal() {
       return Pace.FLUENT_WITHIN * expected;
@@ -74,20 +88,12 @@ public record Answer(
     return kind != Kind.SAY;
   }
 
-  /** What it says about memory. Without a time that counts, right is neither quick nor slow. */
+  /** What it says about memory, however long it took. */
   public Grade grade() {
     return switch (verdict) {
       case WRONG, HINTED, TIMED_OUT -> Grade.MISSED;
       case CORRECTED -> Grade.LABOURED;
-      case RIGHT -> {
-        if (!timing.counts()) {
-          yield Grade.RIGHT;
-        }
-        if (timing.seconds() > 2 * timing.expected()) {
-          yield Grade.LABOURED;
-        }
-        yield timing.seconds() > timing.expected() ? Grade.RIGHT : Grade.PROMPT;
-      }
+      case RIGHT -> Grade.RIGHT;
     };
   }
 

@@ -39,6 +39,7 @@ public final class AnswerCheck {
   private final Predicate<Modifiers> tapDoesSomething;
   private final List<Made> made = new ArrayList<>();
   private double lastAt;
+  private double firstKey = Double.NaN;
   private double slowest;
   private double longestWait;
   private Modifiers letGo = Modifiers.NONE;
@@ -68,6 +69,7 @@ public final class AnswerCheck {
    * @param at seconds since the prompt was painted
    */
   public State add(Made press, double at) {
+    touched(at);
     longestWait = Math.max(longestWait, at - lastAt);
     made.add(press);
     boolean goesOn = false;
@@ -92,6 +94,20 @@ public final class AnswerCheck {
       return State.RIGHT;
     }
     return goesOn ? State.GOES_ON : State.WRONG;
+  }
+
+  /**
+   * A key or a modifier went down, whatever comes of it.
+   *
+   * @param at seconds since the prompt was painted
+   */
+  public void touched(double at) {
+    firstKey = Double.isNaN(firstKey) ? at : Math.min(firstKey, at);
+  }
+
+  /** Seconds until the first key or modifier went down; none before one did. */
+  public OptionalDouble firstKey() {
+    return Double.isNaN(firstKey) ? OptionalDouble.empty() : OptionalDouble.of(firstKey);
   }
 
   private boolean isStray(Made press) {

@@ -8,9 +8,9 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.NavigableMap;
 import java.util.Optional;
 import java.util.Set;
-import java.util.SortedMap;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import polydex.catalog.EnvironmentId;
@@ -38,18 +38,34 @@ public final class DrillHistory {
    * @param right how many of them right
    * @param seconds spent on them, with the moments between
    * @param begun how many items were answered for the first time
+   * @param left how many items were due when it ended
    */
-  public record Day(int answers, int right, double seconds, int begun) {
-    static final Day NOTHING = new Day(0, 0, 0, 0);
+  public record Day(int answers, int right, double seconds, int begun, int left) {
+    static final Day NOTHING = new Day(0, 0, 0, 0, 0);
 
     private Day and(boolean isRight, double took) {
-      return new Day(answers + 1, right + (isRight ? 1 : 0), seconds + took, begun);
+      return new Day(answers + 1, right + (isRight ? 1 : 0), seconds + took, begun, left);
     }
 
     private Day andBegun() {
-      return new Day(answers, right, seconds, begun + 1);
+      return new Day(answers, right, seconds, begun + 1, left);
+    }
+
+    private Day leaving(int due) {
+      return new Day(answers, right, seconds, begun, due);
+    }
+
+    /** Whether hardly anything was left to ask, so that it does not say what time there was. */
+    boolean isDone() {
+      return LEFT_AT_MOST * left <= answers;
     }
   }
+
+  /** With one left in so many answers a day's drills are as good as done. */
+  private static final int LEFT_AT_MOST = 10;
+
+  /** From the median of so many days with a drill it is seen how much time there is. */
+  private static final int DAYS_FOR_MINUTES = 10;
 
   private final TreeMap<Long, Day> byDay = new TreeMap<>();
   private final Set<DrillItem> onceFluent = new HashSet<>();
@@ -80,7 +96,7 @@ public final class DrillHistory {
   /** Takes in an answer that is not older than those before. */
   void add(Answer answer, long day) {
     if (day != today) {
-      closeDay();
+      closeDay(0);
       today = day;
       last = Instant.MIN;
     }
@@ -92,11 +108,42 @@ public final class DrillHistory {
   }
 
   /** The day that runs is kept beside the others, so that an answer touches no tree. */
-  private void closeDay() {
+  private void closeDay(int left) {
     if (running.answers() > 0) {
-      byDay.put(today, running);
+      byDay.put(today, running.leaving(left));
     }
     running = Day.NOTHING;
+  }
+
+  /** Whether an answer of this day is the first of it, and closes the day before. */
+  boolean closes(long day) {
+    return day != today && running.answers() > 0;
+  }
+
+  /** When the last answer was given that was taken in. */
+  Instant last() {
+    return last;
+  }
+
+  /** Ends the day that runs, leaving so many items that were due. */
+  void close(int left) {
+    closeDay(left);
+  }
+
+  /**
+   * The seconds that a person really spends on drills: the median of the last ten days with one, of
+   * which those on which nothing was left to ask count as the minutes that are wanted.
+   *
+   * @param before the day before which they are looked at
+   */
+  double secondsADay(long before, DrillSettings wanted) {
+    double wish = wanted.minutesADay() * 60.0;
+    double[] spent =
+        byDay().headMap(before, false).sequencedValues().reversed().stream()
+            .limit(DAYS_FOR_MINUTES)
+            .mapToDouble(d -> d.isDone() ? wish : Math.min(wish, d.seconds()))
+            .toArray();
+    return spent.length == 0 ? wish : TheilSen.median(spent);
   }
 
   private void noteFluency(DrillItem item, ItemState state, boolean is) {
@@ -115,7 +162,7 @@ public final class DrillHistory {
   }
 
   /** Every day with answers, by its number counted from 1970, in order. */
-  public SortedMap<Long, Day> byDay() {
+  public NavigableMap<Long, Day> byDay() {
     TreeMap<Long, Day> all = new TreeMap<>(byDay);
     if (running.answers() > 0) {
       all.put(today, running);

@@ -18,13 +18,21 @@ public final class DrillQueue {
   /** Who misses something so often in a row will not learn it by once more today. */
   static final int AGAIN_AT_MOST = 2;
 
+  /** A new item is asked so often at most on its first day. */
+  static final int NEW_AT_MOST = 5;
+
   private final List<Question> questions;
   private final Map<DrillItem, Integer> again = new HashMap<>();
+
+  /** How often each new item was right so far. */
+  private final Map<DrillItem, Integer> begun = new HashMap<>();
+
   private int at;
 
   /** Standing at the first of these. */
   public DrillQueue(List<Question> questions) {
     this.questions = new ArrayList<>(questions);
+    questions.stream().filter(Question::isNew).forEach(q -> begun.put(q.prompt().item(), 0));
   }
 
   /** Whether all were asked. */
@@ -71,18 +79,41 @@ public final class DrillQueue {
     at = Math.min(at + 1, questions.size());
   }
 
-  /** This one was missed, and so comes again; in tasks, sprints and the like nothing does. */
-  public void missed() {
+  /**
+   * This one was answered. What was missed comes again a little later, and so does what is new
+   * until it was right {@value SessionPlan#RIGHTS_NEW} times; in tasks, sprints and the like
+   * nothing does.
+   */
+  public void answered(boolean right) {
     Prompt prompt = current().prompt();
-    if (current().kind() != Answer.Kind.DO
-        || again.merge(prompt.item(), 1, Integer::sum) > AGAIN_AT_MOST) {
+    if (current().kind() != Answer.Kind.DO) {
       return;
     }
-    int place = Math.min(questions.size(), at + COMES_AGAIN_AFTER);
-    while (place < questions.size() && questions.get(place).part() > 1) {
-      place++;
+    DrillItem item = prompt.item();
+    Integer rights = begun.computeIfPresent(item, (_, n) -> n + (right ? 1 : 0));
+    boolean comesAgain;
+    if (rights == null) {
+      comesAgain = !right && again.merge(item, 1, Integer::sum) <= AGAIN_AT_MOST;
+    } else {
+      comesAgain =
+          rights + toCome(item) < SessionPlan.RIGHTS_NEW
+              && 1 + toCome(item) + again.merge(item, 1, Integer::sum) <= NEW_AT_MOST;
     }
-    questions.add(place, Question.alone(Answer.Kind.DO, prompt, false));
+    if (comesAgain) {
+      int place = Math.min(questions.size(), at + COMES_AGAIN_AFTER);
+      while (place < questions.size() && questions.get(place).part() > 1) {
+        place++;
+      }
+      questions.add(place, Question.alone(Answer.Kind.DO, prompt, false));
+    }
+  }
+
+  /** How often an item is still to be asked after this question. */
+  private int toCome(DrillItem item) {
+    return (int)
+        questions.subList(at + 1, questions.size()).stream()
+            .filter(q -> q.kind() == Answer.Kind.DO && q.prompt().item().equals(item))
+            .count();
   }
 
   /** Leaves out of what is still to be asked whatever can't be asked any more. */

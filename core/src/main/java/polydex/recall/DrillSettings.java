@@ -12,10 +12,7 @@ import polydex.effort.YearlyCost;
  */
 public record DrillSettings(double retention, int newADay, int minutesADay) {
   /** What a person gets who has said nothing. */
-  public static final DrillSettings USUAL = new DrillSettings(0.90, 3, 10);
-
-  /** Nothing new is given while what is due would fill more than this share of the day. */
-  public static final double DUE_SHARE_FOR_NEW = 0.6;
+  public static final DrillSettings USUAL = new DrillSettings(0.90, 6, 10);
 
   /** Keeps all in their ranges. */
   public DrillSettings {
@@ -32,16 +29,5 @@ public record DrillSettings(double retention, int newADay, int minutesADay) {
   /** What so many answers take. */
   public static Duration timeOf(int answers) {
     return Duration.ofSeconds(Math.round(answers * YearlyCost.SECONDS_AN_ANSWER));
-  }
-
-  /**
-   * How many new items may still be given today.
-   *
-   * @param due how many are due
-   * @param begunToday how many were new today
-   */
-  public int roomForNew(int due, int begunToday) {
-    double share = due * YearlyCost.SECONDS_AN_ANSWER / (minutesADay * 60.0);
-    return share > DUE_SHARE_FOR_NEW ? 0 : Math.max(0, newADay - begunToday);
   }
 }

@@ -38,7 +38,12 @@ public final class Forecast {
    * @throws IllegalArgumentException for another number of days
    */
   public static List<Day> of(
-      Collection<ItemState> states, double retention, Instant now, Days days, int count) {
+      Collection<ItemState> states,
+      MemoryParameters parameters,
+      double retention,
+      Instant now,
+      Days days,
+      int count) {
     if (count < 1 || count > MOST_DAYS) {
       throw new IllegalArgumentException("A forecast is for 1 to " + MOST_DAYS + " days");
     }
@@ -57,7 +62,7 @@ public final class Forecast {
           break;
         }
         due[(int) (day - today)]++;
-        memory = memory.next(Grade.RIGHT, asked - at);
+        memory = memory.next(Grade.RIGHT, asked - at, parameters);
         at = asked;
         next = at + Math.max(1, memory.daysUntil(retention));
       }

@@ -32,9 +32,9 @@ public record ItemState(
   private static final double NANOS_A_DAY = 86_400e9;
 
   /** After the first answer ever. */
-  static ItemState first(Answer answer, long day) {
+  static ItemState first(Answer answer, long day, MemoryParameters w) {
     return new ItemState(
-        Memory.first(answer.grade()),
+        Memory.first(answer.grade(), w),
         answer.at(),
         day,
         inARow(0, answer),
@@ -44,13 +44,13 @@ public record ItemState(
   }
 
   /** After one more answer, which is not older than those before, on this day. */
-  ItemState next(Answer answer, long today) {
+  ItemState next(Answer answer, long today, MemoryParameters w) {
     int rightNow = right + (answer.verdict().isRight() ? 1 : 0);
     if (today == day) {
       return new ItemState(memory, counted, day, fluentInARow, answers + 1, rightNow, begun);
     }
     return new ItemState(
-        memory.next(answer.grade(), Days.between(counted, answer.at())),
+        memory.next(answer.grade(), Days.between(counted, answer.at()), w),
         answer.at(),
         today,
         inARow(fluentInARow, answer),

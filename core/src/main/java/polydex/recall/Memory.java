@@ -22,14 +22,6 @@ public record Memory(double difficulty, double stability) {
   /** So that R(S) = 0.9; the decay of the curve is a square root. */
   private static final double FACTOR = 19.0 / 81;
 
-  /** w0 to w16 of the formulas. */
-  private static final double[] W = {
-    0.4872, 1.4003, 3.7145, 13.8206, 5.1618, 1.2298, 0.8975, 0.031, 1.6474, 0.1367, 1.0461, 2.1072,
-    0.0793, 0.3246, 1.587, 0.2272, 2.8755
-  };
-
-  private static final double EASE = Math.exp(W[8]);
-
   /** Keeps both in their ranges. */
   public Memory {
     difficulty = Math.clamp(difficulty, 1, 10);
@@ -37,8 +29,8 @@ public record Memory(double difficulty, double stability) {
   }
 
   /** After the first answer ever. */
-  public static Memory first(Grade grade) {
-    return new Memory(firstDifficulty(grade.number()), W[grade.number() - 1]);
+  public static Memory first(Grade grade, MemoryParameters w) {
+    return new Memory(firstDifficulty(grade.number(), w), w.w(grade.number() - 1));
   }
 
   /**
@@ -57,39 +49,37 @@ public record Memory(double difficulty, double stability) {
   }
 
   /**
-   * After another answer.
+   * After another answer. The new stability follows from the difficulty before it.
    *
    * @param days since the last answer that counted, 0 or more
    */
-  public Memory next(Grade grade, double days) {
+  public Memory next(Grade grade, double days, MemoryParameters w) {
     double r = retrievability(days);
-    double d = W[7] * firstDifficulty(3) + (1 - W[7]) * (difficulty - W[6] * (grade.number() - 3));
-    double s = grade == Grade.MISSED ? afterMiss(r) : afterSuccess(r, grade);
-    return new Memory(d, s);
+    double kept = w.w(7);
+    double d =
+        kept * firstDifficulty(3, w) + (1 - kept) * (difficulty - w.w(6) * (grade.number() - 3));
+    return new Memory(d, grade == Grade.MISSED ? afterMiss(r, w) : afterSuccess(r, grade, w));
   }
 
-  private static double firstDifficulty(int grade) {
-    return Math.clamp(W[4] - W[5] * (grade - 3), 1, 10);
+  private static double firstDifficulty(int grade, MemoryParameters w) {
+    return Math.clamp(w.w(4) - w.w(5) * (grade - 3), 1, 10);
   }
 
-  private double afterSuccess(double r, Grade grade) {
+  private double afterSuccess(double r, Grade grade, MemoryParameters w) {
     double growth =
-        EASE * (11 - difficulty) * Math.pow(stability, -W[9]) * (Math.exp(W[10] * (1 - r)) - 1);
-    double effort =
-        switch (grade) {
-          case LABOURED -> W[15];
-          case PROMPT -> W[16];
-          case RIGHT, MISSED -> 1;
-        };
-    return stability * (1 + growth * effort);
+        w.ease()
+            * (11 - difficulty)
+            * Math.pow(stability, -w.w(9))
+            * (Math.exp(w.w(10) * (1 - r)) - 1);
+    return stability * (1 + growth * (grade == Grade.LABOURED ? w.w(15) : 1));
   }
 
-  private double afterMiss(double r) {
+  private double afterMiss(double r, MemoryParameters w) {
     double fallen =
-        W[11]
-            * Math.pow(difficulty, -W[12])
-            * (Math.pow(stability + 1, W[13]) - 1)
-            * Math.exp(W[14] * (1 - r));
+        w.w(11)
+            * Math.pow(difficulty, -w.w(12))
+            * (Math.pow(stability + 1, w.w(13)) - 1)
+            * Math.exp(w.w(14) * (1 - r));
     return Math.min(stability, fallen);
   }
 }

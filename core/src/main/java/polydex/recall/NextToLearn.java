@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
@@ -19,12 +20,18 @@ import polydex.effort.YearlyCost;
 import polydex.keys.Gesture;
 
 /**
- * Which new actions to learn next: what was marked before the rest; then by hours a year that the
- * pointer still takes, by payback, and by how cheap they are to keep in mind. What is worth at
- * least half as much comes before another one of the same environment, so that they are spread.
- * O(items · log items), and O(hooks) for each that is asked for.
+ * Which new actions to learn next: those that pay back what learning them costs within half a year,
+ * that the person marked, or that are pressed by mistake for others, so that knowing both tells
+ * them apart; all of them where nothing is known of what the pointer does. What was marked comes
+ * before what is mistaken, and that before the rest; then by hours a year that the pointer still
+ * takes, by payback, and by how cheap they are to keep in mind. What is worth at least half as much
+ * comes before another one of the same environment, so that they are spread. O(items · log items),
+ * and O(hooks) for each that is asked for.
  */
 public final class NextToLearn {
+  /** What takes longer to pay back is not proposed; half a year, in working days. */
+  public static final double LONGEST_PAYBACK_DAYS = YearlyCost.WORKING_DAYS / 2.0;
+
   private static final double HALF_AS_GOOD = 0.5;
 
   /** So many are looked at for each that is proposed, so that there is a choice to spread. */
@@ -39,6 +46,7 @@ public final class NextToLearn {
    * @param learningSeconds what learning it will take
    * @param paybackDays working days until that is saved; infinite where nothing is
    * @param marked whether the person chose it
+   * @param mistakenFor what it is pressed for by mistake, where it is
    * @param reasons why it is proposed, sentences
    */
   public record Proposal(
@@ -49,6 +57,7 @@ public final class NextToLearn {
       double learningSeconds,
       double paybackDays,
       boolean marked,
+      Optional<DrillItem> mistakenFor,
       List<String> reasons) {
     /** Copies the list. */
     public Proposal {
@@ -58,7 +67,7 @@ public final class NextToLearn {
 
   private final Catalog catalog;
   private final Hooks hooks;
-  private final ToDoubleFunction<DrillItem> usesADay;
+  private final Optional<ToDoubleFunction<DrillItem>> usesADay;
   private final KeystrokeLevel times;
   private final double answersUntilFluent;
   private final Map<DrillItem, String> pointer = new HashMap<>();
@@ -66,13 +75,14 @@ public final class NextToLearn {
   /**
    * Ready to propose.
    *
-   * @param usesADay how often an item is done with the pointer on a working day
+   * @param usesADay how often an item is done with the pointer on a working day; none where nothing
+   *     was ever noted, so that nobody knows
    * @param answersUntilFluent how many answers a new item takes this person
    */
   public NextToLearn(
       Catalog catalog,
       Hooks hooks,
-      ToDoubleFunction<DrillItem> usesADay,
+      Optional<ToDoubleFunction<DrillItem>> usesADay,
       KeystrokeLevel times,
       double answersUntilFluent) {
     this.catalog = catalog;
@@ -90,29 +100,48 @@ public final class NextToLearn {
   }
 
   /**
-   * The proposals for a day, the best first; none was ever answered.
+   * The proposals for a day, the best first; none was ever answered. There are fewer than are asked
+   * for, or none, where nothing else pays.
    *
    * @param most how many
    */
   public List<Proposal> of(
       Material material, Progress progress, Learning learning, LocalDate day, int most) {
+    Map<DrillItem, DrillItem> mistaken = new HashMap<>();
+    for (Confusions.Count count : progress.confusions().open()) {
+      mistaken.putIfAbsent(count.pair().one(), count.pair().other());
+      mistaken.putIfAbsent(count.pair().other(), count.pair().one());
+    }
     List<Proposal> all = new ArrayList<>();
     for (Prompt prompt : material.prompts()) {
       DrillItem item = prompt.item();
       if (progress.state(item).isEmpty() && learning.mayPropose(item, day)) {
-        all.add(proposal(prompt, learning.marked().contains(item)));
+        Proposal p =
+            proposal(
+                prompt, learning.marked().contains(item), Optional.ofNullable(mistaken.get(item)));
+        if (pays(p)) {
+          all.add(p);
+        }
       }
     }
     all.sort(
         Comparator.comparing((Proposal p) -> !p.marked())
+            .thenComparing(p -> p.mistakenFor().isEmpty())
             .thenComparingDouble(p -> -p.hoursAYear())
             .thenComparingDouble(Proposal::paybackDays));
     return spread(cheapFirst(all, LOOKED_AT * most), most);
   }
 
-  private Proposal proposal(Prompt prompt, boolean marked) {
+  private boolean pays(Proposal p) {
+    return usesADay.isEmpty()
+        || p.marked()
+        || p.mistakenFor().isPresent()
+        || p.paybackDays() <= LONGEST_PAYBACK_DAYS;
+  }
+
+  private Proposal proposal(Prompt prompt, boolean marked, Optional<DrillItem> mistakenFor) {
     DrillItem item = prompt.item();
-    double uses = usesADay.applyAsDouble(item);
+    double uses = usesADay.map(u -> u.applyAsDouble(item)).orElse(0.0);
     double saved =
         Math.max(
             0,
@@ -128,6 +157,7 @@ public final class NextToLearn {
         cost,
         savedADay > 0 ? cost / savedADay : Double.POSITIVE_INFINITY,
         marked,
+        mistakenFor,
         List.of());
   }
 
@@ -162,6 +192,7 @@ public final class NextToLearn {
 
   private static boolean equal(Proposal a, Proposal b) {
     return a.marked() == b.marked()
+        && a.mistakenFor().isPresent() == b.mistakenFor().isPresent()
         && a.hoursAYear() == b.hoursAYear()
         && a.paybackDays() == b.paybackDays();
   }
@@ -176,6 +207,7 @@ public final class NextToLearn {
       Proposal next =
           left.stream()
               .takeWhile(p -> p.marked() == best.marked())
+              .takeWhile(p -> p.mistakenFor().isPresent() == best.mistakenFor().isPresent())
               .takeWhile(p -> p.hoursAYear() >= HALF_AS_GOOD * best.hoursAYear())
               .filter(p -> !p.item().environment().equals(last))
               .findFirst()
@@ -205,6 +237,17 @@ public final class NextToLearn {
     if (p.marked()) {
       reasons.add("You marked it.");
     }
+    p.mistakenFor()
+        .ifPresent(
+            other ->
+                reasons.add(
+                    "You press it by mistake for \u201c%s\u201d in %s: knowing both tells them apart."
+                        .formatted(
+                            catalog.title(other.action()),
+                            catalog
+                                .environment(other.environment())
+                                .map(Environment::title)
+                                .orElse(""))));
     if (p.usesADay() > 0) {
       reasons.add(
           String.format(
@@ -225,6 +268,7 @@ public final class NextToLearn {
         p.learningSeconds(),
         p.paybackDays(),
         p.marked(),
+        p.mistakenFor(),
         reasons);
   }
 }

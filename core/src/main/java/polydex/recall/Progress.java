@@ -2,10 +2,14 @@ package polydex.recall;
 
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.ArrayDeque;
 import java.util.Collections;
+import java.util.Deque;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The state of every item and what adds up beside it, kept up as answers come in, each in O(1). Not
@@ -13,6 +17,8 @@ import java.util.Optional;
  */
 public final class Progress {
   private final Days days;
+  private final MemoryParameters parameters;
+  private final Deque<FirstAnswer> latest = new ArrayDeque<>();
   private final Map<DrillItem, ItemState> states = new HashMap<>();
   private final Map<DrillItem, Instant> fluentSince = new HashMap<>();
   private final Confusions confusions = new Confusions();
@@ -24,7 +30,18 @@ public final class Progress {
    * @param zone where the user's days begin and end
    */
   public Progress(ZoneId zone) {
+    this(zone, MemoryParameters.USUAL);
+  }
+
+  /**
+   * Nothing answered yet.
+   *
+   * @param zone where the user's days begin and end
+   * @param parameters of the memory of whoever answers, for all answers
+   */
+  public Progress(ZoneId zone, MemoryParameters parameters) {
     days = Days.in(zone);
+    this.parameters = parameters;
   }
 
   /**
@@ -34,6 +51,7 @@ public final class Progress {
    */
   public Optional<ItemState> add(Answer answer) {
     confusions.add(answer);
+    closeDayBefore(answer);
     if (!answer.countsForMemory()) {
       history.add(answer, days.of(answer.at()));
       return state(answer.item());
@@ -44,13 +62,51 @@ public final class Progress {
             answer.item(),
             (_, before) -> {
               ItemState after =
-                  before == null ? ItemState.first(answer, today) : before.next(answer, today);
+                  before == null
+                      ? ItemState.first(answer, today, parameters)
+                      : before.next(answer, today, parameters);
+              if (before == null || before.day() != today) {
+                note(answer, before);
+              }
               history.add(answer, today, before, after);
               if (after.isFluent() && (before == null || !before.isFluent())) {
                 fluentSince.putIfAbsent(answer.item(), answer.at());
               }
               return after;
             }));
+  }
+
+  /** The first answer of a day says that the one before has ended, and with what still due. */
+  private void closeDayBefore(Answer answer) {
+    if (history.closes(days.of(answer.at()))) {
+      Instant end = history.last();
+      double usual = DrillSettings.USUAL.retention();
+      history.close((int) states.values().stream().filter(s -> s.isDue(end, usual)).count());
+    }
+  }
+
+  private void note(Answer answer, @Nullable ItemState before) {
+    latest.addLast(
+        before == null
+            ? new FirstAnswer(answer.item(), Optional.empty(), 0, answer.grade())
+            : new FirstAnswer(
+                answer.item(),
+                Optional.of(before.memory()),
+                Days.between(before.counted(), answer.at()),
+                answer.grade()));
+    if (latest.size() > MemoryFitter.MOST_ANSWERS) {
+      latest.removeFirst();
+    }
+  }
+
+  /** The latest answers that moved memory, {@value MemoryFitter#MOST_ANSWERS} at most, in order. */
+  public List<FirstAnswer> latest() {
+    return List.copyOf(latest);
+  }
+
+  /** By which numbers memory moves here. */
+  public MemoryParameters parameters() {
+    return parameters;
   }
 
   /** The state of an item; none if it was never answered. */

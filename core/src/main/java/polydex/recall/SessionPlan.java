@@ -23,14 +23,14 @@ import polydex.recall.Answer.Kind;
 import polydex.route.SetupId;
 
 /**
- * Chooses what a session asks: pairs that are mistaken for each other, side by side; what is due,
- * in the order of {@link Backlog}; a few new ones where there is room for them, each asked three
- * times; and, with time left, what is known and slowest. Mixed at the end, so that the environment
- * has to be read each time. O(n log n) in the items known.
+ * Chooses what a session asks: pairs that are mistaken for each other, side by side; what gains
+ * most a second by {@link Gains}; and as many new ones as {@link Intake} has room for, before what
+ * gains less than they do. Mixed at the end, so that the environment has to be read each time. O(n
+ * log n) in the items known.
  */
 public final class SessionPlan {
-  /** How often a new item is asked in its first session. */
-  public static final int TIMES_NEW = 3;
+  /** A new item is asked until it was right so often, with something in between. */
+  public static final int RIGHTS_NEW = 2;
 
   /** How many actions a chain has at most. */
   public static final int CHAIN = 4;
@@ -44,12 +44,18 @@ public final class SessionPlan {
   private static final int CHOICES = 5;
   private static final int PAIRS = 3;
 
+  /** An item that is worth asking. */
+  private record Worthy(DrillItem item, double gain) {}
+
   private final Material material;
   private final Progress progress;
   private final DrillSettings settings;
+  private final Gains gains;
+  private final Intake intake;
   private final Instant now;
   private final Random random;
   private final List<Map.Entry<DrillItem, ItemState>> known;
+  private final List<Worthy> worthAsking;
 
   /**
    * A plan for now; it looks at what is known once.
@@ -57,21 +63,56 @@ public final class SessionPlan {
    * @param random mixes the prompts and picks members of families
    */
   public SessionPlan(
-      Material material, Progress progress, DrillSettings settings, Instant now, Random random) {
+      Material material,
+      Progress progress,
+      DrillSettings settings,
+      Gains gains,
+      Instant now,
+      Random random) {
     this.material = material;
     this.progress = progress;
     this.settings = settings;
+    this.gains = gains;
+    this.intake = new Intake(gains.plan());
     this.now = now;
     this.random = random;
     this.known =
         progress.states().entrySet().stream()
             .filter(e -> material.prompt(e.getKey()).isPresent())
             .toList();
+    double least = gains.least(settings.retention());
+    long today = progress.days().of(now);
+    this.worthAsking =
+        known.stream()
+            .filter(e -> e.getValue().day() != today)
+            .map(e -> new Worthy(e.getKey(), gains.of(e.getKey(), e.getValue(), now)))
+            .filter(w -> w.gain() >= least)
+            .sorted(Comparator.comparingDouble((Worthy w) -> -w.gain()).thenComparing(Worthy::item))
+            .toList();
   }
 
-  /** What is due and can be asked here, what to ask first at the front. */
-  public List<DrillItem> due() {
-    return Backlog.ordered(known(s -> s.isDue(now, settings.retention())), now);
+  /** What is worth asking now and can be asked here, what gains most a second at the front. */
+  public List<DrillItem> worthAsking() {
+    return worthAsking.stream().map(Worthy::item).toList();
+  }
+
+  /** When the next item is worth asking; none where nothing is known. */
+  public Optional<Instant> next() {
+    double least = gains.least(settings.retention());
+    return known.stream()
+        .map(
+            e ->
+                e.getValue()
+                    .counted()
+                    .plusMillis(
+                        (long)
+                            (86_400_000.0
+                                * gains
+                                    .plan()
+                                    .wait(
+                                        e.getValue().memory(),
+                                        least / gains.worth().applyAsDouble(e.getKey())))))
+        .min(Comparator.naturalOrder());
   }
 
   /** How many items were answered for the first time today. */
@@ -83,45 +124,64 @@ public final class SessionPlan {
             .count();
   }
 
+  /** How many new items may still be begun today. */
+  public int roomForNew() {
+    int most = settings.newADay() - begunToday();
+    double seconds = progress.history().secondsADay(progress.days().of(now), settings);
+    return most <= 0 ? 0 : intake.room(progress.states().values(), now, most, seconds);
+  }
+
   /**
    * A session of some minutes.
    *
    * @param next the new ones, what to learn first at the front
-   * @return at most as many prompts as fit; fewer where there is nothing else to ask, none where
-   *     there is nothing at all
+   * @return at most as many prompts as fit; fewer where nothing else is worth asking, none where
+   *     nothing is at all
    */
   public List<Question> session(Duration time, List<DrillItem> next) {
     int size = DrillSettings.answersIn(time);
-    List<DrillItem> due = due();
     List<List<Question>> groups = new ArrayList<>();
     Set<DrillItem> taken = new HashSet<>();
     contrasts(Math.min(PAIRS, size / 6)).forEach(pair -> add(groups, taken, pair));
-    int room = settings.roomForNew(due.size(), begunToday());
+    List<DrillItem> first =
+        worthAsking.stream()
+            .filter(w -> w.gain() >= intake.price())
+            .map(Worthy::item)
+            .filter(i -> !taken.contains(i))
+            .limit(Math.max(0, size - count(groups)))
+            .toList();
+    int left = size - count(groups) - first.size();
     List<DrillItem> fresh =
         next.stream()
             .filter(i -> progress.state(i).isEmpty() && material.prompt(i).isPresent())
-            .limit(Math.min(room, size / TIMES_NEW))
+            .limit(Math.min(roomForNew(), Math.max(0, left / Intake.FIRST_ASKINGS)))
             .toList();
-    int forDue = size - count(groups) - fresh.size() * TIMES_NEW;
-    due.stream()
+    left += first.size() - fresh.size() * Intake.FIRST_ASKINGS;
+    worthAsking().stream()
         .filter(i -> !taken.contains(i))
-        .limit(Math.max(0, forDue))
+        .limit(Math.max(0, left))
         .forEach(i -> add(groups, taken, List.of(ask(Kind.DO, i, false))));
     fresh.forEach(i -> add(groups, taken, List.of(ask(Kind.DO, i, true))));
-    int repeats = fresh.size() * (TIMES_NEW - 1);
-    int left = size - count(groups) - repeats;
-    if (left > 0) {
-      slowest().stream()
-          .filter(i -> !taken.contains(i))
-          .limit(left)
-          .forEach(i -> add(groups, taken, List.of(ask(Kind.DO, i, false))));
-    }
     Collections.shuffle(groups, random);
     List<List<Question>> mixed = apart(groups);
     sayWhatSomeDo(mixed);
     again(mixed, fresh);
-    chain().filter(c -> count(mixed) + c.size() <= size + CHAIN).ifPresent(mixed::add);
+    if (!mixed.isEmpty()) {
+      chain().filter(c -> count(mixed) + c.size() <= size + CHAIN).ifPresent(mixed::add);
+    }
     return mixed.stream().flatMap(List::stream).toList();
+  }
+
+  /** What is known but not fluent, the least stable first, as many as fit into the time. */
+  public List<Question> slow(Duration time) {
+    List<List<Question>> groups =
+        new ArrayList<>(
+            slowest().stream()
+                .limit(DrillSettings.answersIn(time))
+                .map(i -> List.of(ask(Kind.DO, i, false)))
+                .toList());
+    Collections.shuffle(groups, random);
+    return apart(groups).stream().flatMap(List::stream).toList();
   }
 
   /** Fluent items only, in a random order, as many as fit into the time. */
@@ -261,17 +321,14 @@ public final class SessionPlan {
 
   /** New ones come again after a few others: remembering a moment later is what makes them stay. */
   private void again(List<List<Question>> mixed, List<DrillItem> fresh) {
-    for (int time = 1; time < TIMES_NEW; time++) {
-      for (DrillItem item : fresh) {
-        int last = 0;
-        for (int i = 0; i < mixed.size(); i++) {
-          if (mixed.get(i).getFirst().prompt().item().equals(item)) {
-            last = i;
-          }
-        }
-        int gap = 2 + 3 * time;
-        mixed.add(Math.min(mixed.size(), last + gap), List.of(ask(Kind.DO, item, false)));
+    for (DrillItem item : fresh) {
+      int at = 0;
+      while (!mixed.get(at).getFirst().prompt().item().equals(item)) {
+        at++;
       }
+      mixed.add(
+          Math.min(mixed.size(), at + DrillQueue.COMES_AGAIN_AFTER),
+          List.of(ask(Kind.DO, item, false)));
     }
   }
 

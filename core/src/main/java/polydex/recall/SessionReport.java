@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * What a session moved. O(answers).
@@ -35,8 +36,31 @@ public record SessionReport(
    *
    * @param seconds the best time of the session
    * @param goal the time up to which it is fluent, in seconds
+   * @param why what took so long
    */
-  public record Slow(DrillItem item, double seconds, double goal) {}
+  public record Slow(DrillItem item, double seconds, double goal, Why why) {}
+
+  /** What takes too long of an answer. */
+  public enum Why {
+    /** It was long until the first key: it was known late. */
+    LATE,
+    /** It was long from the first key to the last: the hand is not sure yet. */
+    HANDS,
+    /** It was not looked at when the first key went down. */
+    UNKNOWN;
+
+    /** By what a person's pace gives for the two parts. */
+    static Why of(Answer answer, Pace pace) {
+      OptionalDouble first = answer.timing().firstKey();
+      if (first.isEmpty()) {
+        return UNKNOWN;
+      }
+      double wait = first.getAsDouble() - pace.start();
+      double hands =
+          answer.timing().hands().orElse(0) - (pace.expected(answer.asked()) - pace.start());
+      return wait >= hands ? LATE : HANDS;
+    }
+  }
 
   /** Copies the lists. */
   public SessionReport {
@@ -78,17 +102,17 @@ public record SessionReport(
         (int) answers.stream().filter(a -> a.verdict().isRight()).count(),
         fluent,
         slipped,
-        slowest(answers),
+        slowest(answers, after.history().pace()),
         mistaken(answers));
   }
 
-  private static List<Slow> slowest(List<Answer> answers) {
+  private static List<Slow> slowest(List<Answer> answers, Pace pace) {
     Map<DrillItem, Slow> best = new HashMap<>();
     for (Answer a : answers) {
       if (a.verdict().isRight() && a.timing().counts() && a.countsForMemory()) {
         best.merge(
             a.item(),
-            new Slow(a.item(), a.timing().seconds(), a.timing().goal()),
+            new Slow(a.item(), a.timing().seconds(), a.timing().goal(), Why.of(a, pace)),
             (x, y) -> x.seconds() / x.goal() <= y.seconds() / y.goal() ? x : y);
       }
     }

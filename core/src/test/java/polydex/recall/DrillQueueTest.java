@@ -63,9 +63,13 @@ class DrillQueueTest {
       asked.add(now);
       if (random.nextBoolean()) {
         int left = queue.left();
-        queue.missed();
+        queue.answered(false);
         int times = missed.merge(now.prompt().item(), 1, Integer::sum);
         assertThat(queue.left() - left).isEqualTo(now.kind() == Kind.DO && times <= 2 ? 1 : 0);
+      } else {
+        int left = queue.left();
+        queue.answered(true);
+        assertThat(queue.left()).isEqualTo(left);
       }
       queue.next();
     }
@@ -83,6 +87,49 @@ class DrillQueueTest {
     assertThat(asked.stream().distinct().toList()).containsExactlyInAnyOrderElementsOf(planned);
     queue.next();
     assertThatThrownBy(queue::current).isInstanceOf(NoSuchElementException.class);
+  }
+
+  /** New ones beside others: until right twice, never more than five times, never in a row. */
+  @Property(tries = 500)
+  void whatIsNewIsAskedUntilItWasRightTwiceWithSomethingBetween(@ForAll long seed) {
+    Random random = new Random(seed);
+    List<Question> planned = new ArrayList<>();
+    int fresh = 1 + random.nextInt(3);
+    int old = 4 + random.nextInt(12);
+    for (int i = 0; i < fresh; i++) {
+      Question first = question(Kind.DO, i, 1, 1);
+      planned.add(new Question(Kind.DO, first.prompt(), 1, 1, true, List.of()));
+    }
+    for (int i = 0; i < old; i++) {
+      planned.add(random.nextInt(planned.size() + 1), question(Kind.DO, 100 + i, 1, 1));
+    }
+    DrillQueue queue = new DrillQueue(planned);
+    Map<DrillItem, List<Boolean>> answers = new HashMap<>();
+    DrillItem last = null;
+    int inARow = 0;
+    while (!queue.isAtItsEnd()) {
+      DrillItem item = queue.current().prompt().item();
+      boolean others =
+          queue.left() > 1 && answers.size() > 1 && queue.number() + 1 < planned.size();
+      inARow += item.equals(last) && others ? 1 : 0;
+      last = item;
+      boolean right = random.nextInt(3) > 0;
+      answers.computeIfAbsent(item, _ -> new ArrayList<>()).add(right);
+      queue.answered(right);
+      queue.next();
+    }
+    assertThat(inARow).isZero();
+    for (int i = 0; i < fresh; i++) {
+      List<Boolean> given = answers.get(question(Kind.DO, i, 1, 1).prompt().item());
+      long rights = given.stream().filter(r -> r).count();
+      if (given.size() < DrillQueue.NEW_AT_MOST) {
+        assertThat(rights).isEqualTo(SessionPlan.RIGHTS_NEW);
+        assertThat(given.getLast()).isTrue();
+      } else {
+        assertThat(given).hasSize(DrillQueue.NEW_AT_MOST);
+        assertThat(rights).isLessThanOrEqualTo(SessionPlan.RIGHTS_NEW);
+      }
+    }
   }
 
   @Test

@@ -1,6 +1,7 @@
 package polydex.recall;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.time.Duration;
 import java.time.Instant;
@@ -49,10 +50,11 @@ class DrillTest {
   @ParameterizedTest
   @CsvSource({
     // The expected time of Ctrl+S is 0.9 + 0.28 + 0.12 = 1.30 s.
-    "RIGHT, 1.29, PROMPT, true",
-    "RIGHT, 1.31, RIGHT, true",
+    // How quick it was says nothing about memory, only about the hand.
+    "RIGHT, 0.40, RIGHT, true",
+    "RIGHT, 1.55, RIGHT, true",
     "RIGHT, 1.57, RIGHT, false",
-    "RIGHT, 2.61, LABOURED, false",
+    "RIGHT, 9.00, RIGHT, false",
     "WRONG, 0.50, MISSED, false",
     "HINTED, 0.50, MISSED, false",
     "TIMED_OUT, 9.00, MISSED, false",
@@ -71,10 +73,15 @@ class DrillTest {
     ItemState first = add(progress, answer("save", DAY, Verdict.WRONG, 1));
     ItemState second =
         add(progress, answer("save", DAY.plus(Duration.ofHours(2)), Verdict.RIGHT, 1));
-    assertThat(second.memory()).isEqualTo(first.memory()).isEqualTo(Memory.first(Grade.MISSED));
+    assertThat(second.memory())
+        .isEqualTo(first.memory())
+        .isEqualTo(Memory.first(Grade.MISSED, MemoryParameters.USUAL));
     assertThat(second.answers()).isEqualTo(2);
     ItemState next = add(progress, answer("save", DAY.plus(Duration.ofDays(1)), Verdict.RIGHT, 1));
-    assertThat(next.memory()).isEqualTo(Memory.first(Grade.MISSED).next(Grade.PROMPT, 1));
+    assertThat(next.memory())
+        .isEqualTo(
+            Memory.first(Grade.MISSED, MemoryParameters.USUAL)
+                .next(Grade.RIGHT, 1, MemoryParameters.USUAL));
   }
 
   @Test
@@ -154,6 +161,19 @@ class DrillTest {
     assertThat(check.made()).hasSize(1);
     assertThat(check.interrupted()).isTrue();
     assertThat(check.slowStep()).isEmpty();
+    assertThat(check.firstKey()).hasValue(25);
+  }
+
+  @Test
+  void theFirstKeyIsTheFirstThatGoesDownWhateverComesOfIt() {
+    AnswerCheck check = new AnswerCheck(List.of(SAVE), Keyboards.US, _ -> false);
+    assertThat(check.firstKey()).isEmpty();
+    check.touched(0.6);
+    ((Presses.Typable) Presses.of(SAVE, Keyboards.US)).list().forEach(m -> check.add(m, 0.9));
+    assertThat(check.firstKey()).hasValue(0.6);
+    Answer.Timing timing = new Answer.Timing(0.9, true, 1.3, check.firstKey());
+    assertThat(timing.hands()).hasValueCloseTo(0.3, within(1e-9));
+    assertThat(new Answer.Timing(0.9, true, 1.3).hands()).isEmpty();
   }
 
   @Test

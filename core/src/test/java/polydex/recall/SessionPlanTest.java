@@ -62,6 +62,8 @@ class SessionPlanTest {
   private static final Material MATERIAL =
       Material.of(WORLD, SetupTraces.of(HERE, WORLD), List.of(HERE, THERE));
 
+  private static final Gains GAINS = Gains.of(new AskingPlan(MemoryParameters.USUAL));
+
   private static DrillItem item(String written) {
     String[] parts = written.split("\\.");
     return new DrillItem(new EnvironmentId(parts[0]), new ActionId(parts[1]));
@@ -82,7 +84,7 @@ class SessionPlanTest {
 
   private static List<Question> session(
       Progress progress, Instant now, int minutes, String... next) {
-    return new SessionPlan(MATERIAL, progress, DrillSettings.USUAL, now, new Random(1))
+    return new SessionPlan(MATERIAL, progress, DrillSettings.USUAL, GAINS, now, new Random(1))
         .session(
             Duration.ofMinutes(minutes),
             List.of(next).stream().map(SessionPlanTest::item).toList());
@@ -109,7 +111,7 @@ class SessionPlanTest {
     Progress progress = new Progress(ZoneOffset.UTC);
     Set<String> asked = new HashSet<>();
     for (int seed = 0; seed < 60; seed++) {
-      new SessionPlan(MATERIAL, progress, DrillSettings.USUAL, DAY, new Random(seed))
+      new SessionPlan(MATERIAL, progress, DrillSettings.USUAL, GAINS, DAY, new Random(seed))
           .only(List.of(item("desk.window")), 1)
           .forEach(
               q -> {
@@ -122,22 +124,27 @@ class SessionPlanTest {
   }
 
   @Test
-  void newOnesComeThreeTimesAndNotBesideAFullDay() {
+  void newOnesComeTwiceAndAtMostAsManyAsAreWanted() {
     Progress progress = new Progress(ZoneOffset.UTC);
     List<Question> first =
         session(progress, DAY, 5, "app.save", "other.split", "app.run", "app.open");
     assertThat(first.stream().map(q -> q.prompt().item().action().value()))
-        .hasSize(9)
-        .contains("save", "split", "run")
-        .doesNotContain("open");
-    assertThat(first.stream().filter(Question::isNew)).hasSize(3);
-    progress.add(answer("app.save", DAY, false, ""));
-    assertThat(session(progress, DAY, 5, "app.open", "app.run", "app.pause").stream())
-        .filteredOn(Question::isNew)
+        .containsExactlyInAnyOrder("save", "split", "run", "open", "save", "split", "run", "open");
+    assertThat(first.stream().filter(Question::isNew)).hasSize(4);
+    DrillSettings two = new DrillSettings(0.9, 2, 10);
+    assertThat(
+            new SessionPlan(MATERIAL, progress, two, GAINS, DAY, new Random(1))
+                .session(Duration.ofMinutes(5), List.of(item("app.save"), item("app.run"))).stream()
+                    .filter(Question::isNew))
         .hasSize(2);
-    assertThat(new DrillSettings(0.9, 3, 2).roomForNew(19, 0)).isZero();
-    assertThat(new DrillSettings(0.9, 3, 2).roomForNew(18, 0)).isEqualTo(3);
-    assertThat(new DrillSettings(0.9, 3, 2).roomForNew(0, 2)).isEqualTo(1);
+    progress.add(answer("app.save", DAY, false, ""));
+    SessionPlan later = new SessionPlan(MATERIAL, progress, two, GAINS, DAY, new Random(1));
+    assertThat(later.begunToday()).isEqualTo(1);
+    assertThat(later.roomForNew()).isEqualTo(1);
+    // What was asked today moves nothing any more, so it is not worth asking before tomorrow.
+    assertThat(later.worthAsking()).isEmpty();
+    assertThat(later.next().orElseThrow()).isAfter(DAY);
+    assertThat(session(progress, DAY.plus(Duration.ofDays(1)), 5)).hasSize(1);
   }
 
   @Test
@@ -167,10 +174,10 @@ class SessionPlanTest {
     }
     Instant now = DAY.plus(Duration.ofDays(30));
     SessionPlan plan =
-        new SessionPlan(MATERIAL, progress, DrillSettings.USUAL, now, new Random(seed));
+        new SessionPlan(MATERIAL, progress, DrillSettings.USUAL, GAINS, now, new Random(seed));
     List<Question> asked = plan.session(Duration.ofMinutes(minutes), List.of(item("app.run")));
     assertThat(asked.size()).isLessThanOrEqualTo(minutes * 15 + SessionPlan.CHAIN + minutes * 2);
-    assertThat(asked.stream().map(q -> q.prompt().item())).containsAll(plan.due());
+    assertThat(asked.stream().map(q -> q.prompt().item())).containsAll(plan.worthAsking());
     for (Question q : asked) {
       assertThat(q.choices().isEmpty()).isEqualTo(q.kind() != Kind.SAY);
       if (q.kind() == Kind.SAY) {
@@ -184,19 +191,39 @@ class SessionPlanTest {
   }
 
   @Test
-  void theLeastForgottenOfABacklogComesFirst() {
+  void whatIsOftenDoneComesBeforeWhatIsNot() {
     Progress progress = new Progress(ZoneOffset.UTC);
-    progress.add(answer("app.save", DAY, false, ""));
-    progress.add(answer("app.open", DAY.plus(Duration.ofDays(9)), false, ""));
-    assertThat(
-            new SessionPlan(
-                    MATERIAL,
-                    progress,
-                    DrillSettings.USUAL,
-                    DAY.plus(Duration.ofDays(20)),
-                    new Random(1))
-                .due())
-        .containsExactly(item("app.open"), item("app.save"));
+    progress.add(answer("app.save", DAY, true, ""));
+    progress.add(answer("app.open", DAY, true, ""));
+    for (String often : List.of("save", "open")) {
+      Gains gains =
+          new Gains(GAINS.plan(), i -> i.action().value().equals(often) ? Worth.of(30) : 1);
+      Instant now = DAY.plus(Duration.ofDays(9));
+      SessionPlan plan =
+          new SessionPlan(MATERIAL, progress, DrillSettings.USUAL, gains, now, new Random(1));
+      assertThat(plan.worthAsking()).hasSize(2).first().isEqualTo(item("app." + often));
+    }
+  }
+
+  @Test
+  void whatIsPressedByMistakeForAnotherIsProposedThoughItSavesNothing() {
+    Progress progress = new Progress(ZoneOffset.UTC);
+    progress.add(answer("app.save", DAY, false, "other.save"));
+    progress.add(answer("app.save", DAY.plusSeconds(9), false, "other.save"));
+    NextToLearn next =
+        new NextToLearn(
+            WORLD.catalog(),
+            new Hooks(WORLD.catalog(), Set.of()),
+            Optional.of(_ -> 0),
+            KeystrokeLevel.USUAL,
+            12);
+    List<NextToLearn.Proposal> found =
+        next.of(MATERIAL, progress, Learning.NOTHING, LocalDate.of(2031, 1, 6), 50);
+    assertThat(found).hasSize(1);
+    assertThat(found.getFirst().item()).isEqualTo(item("other.save"));
+    assertThat(found.getFirst().reasons().getFirst())
+        .isEqualTo(
+            "You press it by mistake for \u201csave\u201d in app: knowing both tells them apart.");
   }
 
   @Test
@@ -216,7 +243,7 @@ class SessionPlanTest {
             WORLD.catalog(),
             new Hooks(
                 WORLD.catalog(), Set.of(new EnvironmentId("app"), new EnvironmentId("other"))),
-            i -> uses.getOrDefault(i, 0.0),
+            Optional.of(i -> uses.getOrDefault(i, 0.0)),
             KeystrokeLevel.USUAL,
             12);
     Learning said =
@@ -238,12 +265,23 @@ class SessionPlanTest {
             item("app.open"),
             item("app.run"));
     assertThat(order).doesNotContain(item("app.pause"), item("app.close"), item("desk.switch"));
+    // Never done with the pointer: nothing pays for learning it.
+    assertThat(order).hasSize(5);
     // One click costs 3.45 s, M + Ctrl + S 1.91 s: 40 a day for 220 days.
     NextToLearn.Proposal save = found.get(1);
     assertThat(save.hoursAYear()).isCloseTo(40 * 1.54 * 220 / 3600, within(1e-9));
     assertThat(save.paybackDays()).isCloseTo(48 / (40 * 1.54), within(1e-9));
     assertThat(save.reasons()).anyMatch(r -> r.contains("40 times a day"));
-    assertThat(next.of(MATERIAL, progress, said, LocalDate.of(2031, 1, 10), 50))
+    NextToLearn unknown =
+        new NextToLearn(
+            WORLD.catalog(),
+            new Hooks(WORLD.catalog(), Set.of()),
+            Optional.empty(),
+            KeystrokeLevel.USUAL,
+            12);
+    assertThat(unknown.of(MATERIAL, progress, said, LocalDate.of(2031, 1, 9), 50))
+        .noneMatch(p -> p.item().equals(item("app.close")));
+    assertThat(unknown.of(MATERIAL, progress, said, LocalDate.of(2031, 1, 10), 50))
         .anyMatch(p -> p.item().equals(item("app.close")));
     assertThat(said.forgetting(List.of(item("app.pause"))).dropped()).isEmpty();
     assertThat(IntStream.range(0, 3).mapToObj(i -> found.get(i).marked()))

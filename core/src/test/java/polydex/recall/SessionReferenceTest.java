@@ -94,6 +94,13 @@ class SessionReferenceTest {
     return progress;
   }
 
+  private static final AskingPlan PLAN = new AskingPlan(MemoryParameters.USUAL);
+
+  private static Gains gains(Random random) {
+    int salt = random.nextInt();
+    return new Gains(PLAN, i -> Worth.of(Math.abs((i.hashCode() ^ salt) % 40)));
+  }
+
   private static DrillItem item(Question q) {
     return q.prompt().item();
   }
@@ -114,7 +121,8 @@ class SessionReferenceTest {
     DrillSettings settings = new DrillSettings(0.9, random.nextInt(6), 10);
     List<DrillItem> next =
         MATERIAL.prompts().stream().map(Prompt::item).filter(_ -> random.nextInt(4) == 0).toList();
-    SessionPlan plan = new SessionPlan(MATERIAL, progress, settings, now, random);
+    Gains gains = gains(random);
+    SessionPlan plan = new SessionPlan(MATERIAL, progress, settings, gains, now, random);
     List<Question> asked = plan.session(Duration.ofMinutes(minutes), next);
     int size = minutes * 60 / 4;
 
@@ -122,40 +130,55 @@ class SessionReferenceTest {
     List<DrillItem> inPairs = items(pairs);
     checkPairs(progress, pairs, Math.min(3, size / 6));
 
-    // What is new: the first that may be, and as many as there is room for.
-    List<DrillItem> due =
-        progress.states().entrySet().stream()
-            .filter(e -> MATERIAL.prompt(e.getKey()).isPresent() && e.getValue().isDue(now, 0.9))
-            .map(Map.Entry::getKey)
-            .toList();
-    assertThat(plan.due()).containsExactlyInAnyOrderElementsOf(due);
-    int room = Math.min(settings.roomForNew(due.size(), 0), size / 3);
+    // What is worth asking: what gains as much as a typical item does at half-way to certainty.
+    double least = gains.plan().index(new Memory(5, 20), new Memory(5, 20).daysUntil(0.95));
+    Map<DrillItem, Double> gain = new HashMap<>();
+    progress
+        .states()
+        .forEach(
+            (item, state) -> {
+              double days = (now.toEpochMilli() - state.counted().toEpochMilli()) / 864e5;
+              double g =
+                  gains.worth().applyAsDouble(item) * gains.plan().index(state.memory(), days);
+              if (g >= least && MATERIAL.prompt(item).isPresent()) {
+                gain.put(item, g);
+              }
+            });
+    assertThat(plan.worthAsking()).containsExactlyInAnyOrderElementsOf(gain.keySet());
+    for (int i = 1; i < plan.worthAsking().size(); i++) {
+      assertThat(gain.get(plan.worthAsking().get(i)))
+          .isLessThanOrEqualTo(gain.get(plan.worthAsking().get(i - 1)));
+    }
+
+    // What is new: the first that may be, as many as there is room for beside what gains more.
+    Intake intake = new Intake(gains.plan());
+    long before =
+        plan.worthAsking().stream()
+            .filter(i -> gain.get(i) >= intake.price() && !inPairs.contains(i))
+            .limit(Math.max(0, size - pairs.size()))
+            .count();
+    double seconds = progress.history().secondsADay(progress.days().of(now), settings);
+    int room =
+        (int)
+            Math.min(
+                intake.room(progress.states().values(), now, settings.newADay(), seconds),
+                Math.max(0, size - pairs.size() - before) / 3);
     List<DrillItem> fresh =
         next.stream().filter(i -> progress.state(i).isEmpty()).limit(room).toList();
     List<Question> does = of(asked, Kind.DO);
     assertThat(items(does.stream().filter(Question::isNew).toList()))
         .containsExactlyInAnyOrderElementsOf(fresh);
 
-    // What is due comes in its order, as far as there is room; then the least stable.
+    // What is worth asking comes in its order, as far as there is room; nothing else does.
     int left = size - pairs.size() - 3 * fresh.size();
     List<DrillItem> once = new ArrayList<>();
-    plan.due().stream()
+    plan.worthAsking().stream()
         .filter(i -> !inPairs.contains(i))
         .limit(Math.max(0, left))
         .forEach(once::add);
-    progress.states().entrySet().stream()
-        .filter(e -> MATERIAL.prompt(e.getKey()).isPresent() && !e.getValue().isFluent())
-        .sorted(
-            Comparator.comparingDouble(
-                    (Map.Entry<DrillItem, ItemState> e) -> e.getValue().memory().stability())
-                .thenComparing(Map.Entry::getKey))
-        .map(Map.Entry::getKey)
-        .filter(i -> !inPairs.contains(i) && !once.contains(i))
-        .limit(Math.max(0, left - once.size()))
-        .forEach(once::add);
     Map<DrillItem, Integer> wanted = new HashMap<>();
     once.forEach(i -> wanted.put(i, 1));
-    fresh.forEach(i -> wanted.put(i, 3));
+    fresh.forEach(i -> wanted.put(i, 2));
     Map<DrillItem, Integer> found = new HashMap<>();
     items(does).forEach(i -> found.merge(i, 1, Integer::sum));
     assertThat(found).isEqualTo(wanted);
@@ -164,7 +187,7 @@ class SessionReferenceTest {
       List<Question> times = does.stream().filter(q -> item(q).equals(i)).toList();
       assertThat(times.getFirst().isNew()).isTrue();
       int first = asked.indexOf(times.getFirst());
-      int others = asked.size() - first > 15 ? 4 : 0;
+      int others = asked.size() - first > 15 ? 2 : 0;
       assertThat(asked.indexOf(times.get(1))).isGreaterThan(first + others);
     }
     List<Question> known = does.stream().filter(q -> !fresh.contains(item(q))).toList();
@@ -227,7 +250,8 @@ class SessionReferenceTest {
             });
     boolean possible = able.values().stream().anyMatch(n -> n >= SessionPlan.CHAIN);
     boolean fits = asked.size() - chain.size() <= size;
-    assertThat(chain).hasSize(possible && fits ? SessionPlan.CHAIN : 0);
+    boolean any = asked.size() > chain.size();
+    assertThat(chain).hasSize(possible && fits && any ? SessionPlan.CHAIN : 0);
     assertThat(asked.subList(asked.size() - chain.size(), asked.size())).isEqualTo(chain);
     assertThat(items(chain)).doesNotHaveDuplicates();
     Set<Optional<SetupId>> setups = new HashSet<>();
@@ -248,7 +272,8 @@ class SessionReferenceTest {
     List<DrillItem> some =
         MATERIAL.prompts().stream().map(Prompt::item).filter(_ -> random.nextInt(3) == 0).toList();
     SessionPlan plan =
-        new SessionPlan(MATERIAL, progress(random), DrillSettings.USUAL, DAY, random);
+        new SessionPlan(
+            MATERIAL, progress(random), DrillSettings.USUAL, gains(random), DAY, random);
     List<Question> asked = plan.only(some, times);
     assertThat(asked).hasSize(some.size() * times);
     assertThat(new LinkedHashSet<>(items(asked))).containsExactlyInAnyOrderElementsOf(some);
@@ -261,12 +286,34 @@ class SessionReferenceTest {
     }
   }
 
+  /** Another drill after it trains what is known but slow, the least stable first. */
+  @Property(tries = 100)
+  void whatIsSlowIsWhatIsNotFluentTheLeastStableFirst(@ForAll long seed) {
+    Random random = new Random(seed);
+    Progress progress = progress(random);
+    Instant now = DAY.plus(Duration.ofDays(60));
+    SessionPlan plan =
+        new SessionPlan(MATERIAL, progress, DrillSettings.USUAL, gains(random), now, random);
+    List<DrillItem> wanted =
+        progress.states().entrySet().stream()
+            .filter(e -> MATERIAL.prompt(e.getKey()).isPresent() && !e.getValue().isFluent())
+            .sorted(
+                Comparator.comparingDouble(
+                        (Map.Entry<DrillItem, ItemState> e) -> e.getValue().memory().stability())
+                    .thenComparing(Map.Entry::getKey))
+            .map(Map.Entry::getKey)
+            .limit(15)
+            .toList();
+    assertThat(items(plan.slow(Duration.ofMinutes(1)))).containsExactlyInAnyOrderElementsOf(wanted);
+  }
+
   @Property(tries = 100)
   void aSprintAsksTheFluentOnesInTurnAndAPairIsAskedSideBySide(@ForAll long seed) {
     Random random = new Random(seed);
     Progress progress = progress(random);
     Instant now = DAY.plus(Duration.ofDays(60));
-    SessionPlan plan = new SessionPlan(MATERIAL, progress, DrillSettings.USUAL, now, random);
+    SessionPlan plan =
+        new SessionPlan(MATERIAL, progress, DrillSettings.USUAL, gains(random), now, random);
     Set<DrillItem> fluent = new TreeSet<>();
     progress
         .states()

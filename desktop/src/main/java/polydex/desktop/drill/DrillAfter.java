@@ -65,6 +65,7 @@ final class DrillAfter extends VBox {
   private final Consumer<DrillItem> open;
   private final Label heading = Texts.heading("");
   private final Label act = Texts.quiet("");
+  private final Label next = Texts.words("");
   private final ListView<Line> list;
 
   /**
@@ -102,14 +103,14 @@ final class DrillAfter extends VBox {
                     line == null ? "" : "Enter: " + line.act() + ". F4: its curves and history."));
     VBox.setVgrow(list, Priority.ALWAYS);
     setSpacing(12);
-    getChildren().addAll(heading, list, act);
+    getChildren().addAll(heading, next, list, act);
   }
 
   List<KeyCommand> commands() {
     return List.of(
         KeyCommand.of("Enter", "Act on this", this::enter),
         KeyCommand.of("F4", "Look at it", this::look),
-        KeyCommand.of("F5", "Another drill", more),
+        KeyCommand.of("F5", "More", more),
         KeyCommand.of("Escape", "Back", back));
   }
 
@@ -129,8 +130,28 @@ final class DrillAfter extends VBox {
     list.requestFocus();
   }
 
-  void show(SessionReport report) {
-    heading.setText("%d of %d right".formatted(report.right(), report.answers()));
+  /**
+   * Shows what a drill came to.
+   *
+   * @param left how many questions were left when the minutes were over, or it was left
+   */
+  void show(SessionReport report, int left) {
+    heading.setText(
+        "%d of %d right".formatted(report.right(), report.answers())
+            + (left == 0
+                ? ""
+                : left == 1 ? "; 1 question is left" : "; %d questions are left".formatted(left)));
+    next.setText(
+        desk.drills()
+            .drill(new Random(0))
+            .map(
+                d ->
+                    d.questions().isEmpty()
+                        ? "Nothing more is worth asking now. F5 trains what is known but slow."
+                        : "F5 goes on: "
+                            + d.says(desk.session().now(), desk.session().zone())
+                            + ".")
+            .orElse(""));
     List<Line> lines = new ArrayList<>();
     report
         .newlyFluent()
@@ -173,11 +194,20 @@ final class DrillAfter extends VBox {
                     new Line(
                         Moved.SLOW,
                         List.of(s.item()),
-                        ": %.2f s, the goal is %.2f s".formatted(s.seconds(), s.goal()),
+                        ": %.2f s, the goal is %.2f s%s"
+                            .formatted(s.seconds(), s.goal(), why(s.why())),
                         "ask it three times more, for speed",
                         p -> p.only(List.of(s.item()), AGAIN))));
     list.getItems().setAll(lines);
     list.getSelectionModel().selectFirst();
+  }
+
+  private static String why(SessionReport.Why why) {
+    return switch (why) {
+      case LATE -> "; known late, then pressed in time";
+      case HANDS -> "; known in time, but the fingers took long";
+      case UNKNOWN -> "";
+    };
   }
 
   private String other(Pair pair) {

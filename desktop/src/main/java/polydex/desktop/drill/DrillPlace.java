@@ -14,14 +14,15 @@ import polydex.desktop.desk.Desk;
 import polydex.desktop.desk.Place;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.state.Analysis;
+import polydex.desktop.state.Drills;
 import polydex.recall.DrillItem;
-import polydex.recall.NextToLearn;
+import polydex.recall.NextToLearn.Proposal;
 import polydex.recall.Question;
-import polydex.recall.SessionPlan;
 
 /** Where drills begin, run and end, and where one sees how learning goes. */
 public final class DrillPlace implements Place {
-  private static final int MOST_NEW = 20;
+  private static final Duration SLOW = Duration.ofMinutes(2);
+  private static final int FIRST_TIMES = 3;
   private static final Duration SPRINT = Duration.ofMinutes(1);
 
   private final Desk desk;
@@ -65,12 +66,17 @@ public final class DrillPlace implements Place {
               }
 
               @Override
+              public void slow() {
+                DrillPlace.this.slow();
+              }
+
+              @Override
               public void progress() {
                 showProgress();
               }
             });
     run = new DrillRun(desk, this::showAfter, this::left);
-    after = new DrillAfter(desk, this::ask, this::begin, this::showStart, this::open, random);
+    after = new DrillAfter(desk, this::ask, this::more, this::showStart, this::open, random);
     progress = new DrillProgress(desk, this::showStart, this::open);
     desk.analyst().found().addListener((_, _, _) -> analysed());
     desk.session().logged().addListener((_, _, _) -> refreshStart());
@@ -182,23 +188,44 @@ public final class DrillPlace implements Place {
       desk.session().say("Looking into the setup; the drill begins when that is done.");
       return;
     }
-    List<DrillItem> next =
-        desk.drills().next(MOST_NEW).stream().map(NextToLearn.Proposal::item).toList();
-    Duration time = Duration.ofMinutes(desk.drills().settings().minutesADay());
     List<Question> questions =
-        desk.drills()
-            .plan(random)
-            .map(
-                p ->
-                    first
-                        .map(n -> p.only(next.stream().limit(n).toList(), SessionPlan.TIMES_NEW))
-                        .orElseGet(() -> p.session(time, next)))
-            .orElse(List.of());
+        first
+            .map(this::firstOnes)
+            .orElseGet(
+                () -> desk.drills().drill(random).map(Drills.Drill::questions).orElse(List.of()));
     if (questions.isEmpty()) {
       desk.session()
-          .say("Nothing is due, and nothing new may be given now. Sprint (F6) trains speed.");
+          .say(
+              "Nothing is worth asking now, and nothing new may be given. What is slow (F5) and the"
+                  + " sprint (F6) train speed.");
+    } else {
+      desk.session().setting(DrillStart.TOLD_OF_GRADES, "yes");
+      ask(questions);
+    }
+  }
+
+  private List<Question> firstOnes(int count) {
+    List<DrillItem> next = desk.drills().next(count).stream().map(Proposal::item).toList();
+    return desk.drills().plan(random).map(p -> p.only(next, FIRST_TIMES)).orElse(List.of());
+  }
+
+  /** Trains what is known but not fast, for two minutes. */
+  private void slow() {
+    List<Question> questions = desk.drills().plan(random).map(p -> p.slow(SLOW)).orElse(List.of());
+    if (questions.isEmpty()) {
+      desk.session().say("Nothing that you know is slow.");
     } else {
       ask(questions);
+    }
+  }
+
+  /** What is worth asking still, or else what is slow. */
+  private void more() {
+    boolean any = desk.drills().drill(random).filter(d -> !d.questions().isEmpty()).isPresent();
+    if (any) {
+      begin();
+    } else {
+      slow();
     }
   }
 
@@ -217,7 +244,8 @@ public final class DrillPlace implements Place {
         .ifPresent(
             analysis -> {
               show(run);
-              run.begin(questions, analysis);
+              run.begin(
+                  questions, analysis, Duration.ofMinutes(desk.drills().settings().minutesADay()));
             });
   }
 
@@ -229,7 +257,8 @@ public final class DrillPlace implements Place {
   // ---- afterwards
 
   private void showAfter() {
-    after.show(run.report());
+    after.show(run.report(), run.left());
+    desk.session().fitIfDue();
     show(after);
     after.focus();
   }

@@ -172,6 +172,7 @@ final class DrillProgress extends VBox {
     List<Point> points = new ArrayList<>();
     Forecast.of(
             progress.states().values(),
+            progress.parameters(),
             desk.drills().settings().retention(),
             desk.session().now(),
             progress.days(),
@@ -201,13 +202,31 @@ final class DrillProgress extends VBox {
                                 : "\u201c" + desk.titles().action(p.other().action()) + "\u201d"))
             .toList();
     return "%,d of %,d drilled actions are fluent. Your pace: %.2f s to begin, %.2f s a key, %.2f s a modifier.%s"
-        .formatted(
-            fluent,
-            progress.states().size(),
-            pace.start(),
-            pace.press(),
-            pace.modifier(),
-            pairs.isEmpty() ? "" : " Mistaken now: " + String.join("; ", pairs) + ".");
+            .formatted(
+                fluent,
+                progress.states().size(),
+                pace.start(),
+                pace.press(),
+                pace.modifier(),
+                pairs.isEmpty() ? "" : " Mistaken now: " + String.join("; ", pairs) + ".")
+        + fit();
+  }
+
+  private String fit() {
+    return desk.session()
+        .fits()
+        .inUse()
+        .map(
+            f ->
+                String.format(
+                    Locale.ROOT,
+                    " How you forget was reckoned from %,d answers on %s: it foretells later ones"
+                        + " with a loss of %.2f, where people at large would give %.2f.",
+                    f.answers(),
+                    DAY.format(f.at().atZone(progressZone())),
+                    f.after(),
+                    f.before()))
+        .orElse("");
   }
 
   private void row(HBox box, Map.Entry<DrillItem, ItemState> entry) {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -62,6 +63,8 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
   private enum Stage {
     IDLE,
     ASKING,
+    /** The hand does it right after it did it wrong; that counts nowhere. */
+    REPEATING,
     ANSWERED
   }
 
@@ -75,11 +78,13 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
   private final PauseTransition goOn = new PauseTransition();
   private final PauseTransition limit = new PauseTransition();
   private final OnceShown painted = new OnceShown(() -> shownAt = System.nanoTime());
+  private RepeatView repeat = RepeatView.NOTHING;
   private Stage stage = Stage.IDLE;
   private DrillQueue queue = new DrillQueue(List.of());
   private int hints;
   private boolean interrupted;
   private long shownAt;
+  private long end;
   private Pace pace = Pace.UNKNOWN;
   private Optional<DrillWords> words = Optional.empty();
   private Optional<AnswerCheck> check = Optional.empty();
@@ -106,9 +111,14 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
         .subscribe(focused -> interrupted |= Boolean.FALSE.equals(focused));
   }
 
-  /** Begins with these questions; those of a drill before are forgotten, its answers are kept. */
-  void begin(List<Question> questions, Analysis found) {
+  /**
+   * Begins with these questions; those of a drill before are forgotten, its answers are kept.
+   *
+   * @param atMost ends with the question during which so much time is over
+   */
+  void begin(List<Question> questions, Analysis found, java.time.Duration atMost) {
     queue = new DrillQueue(questions);
+    end = System.nanoTime() + atMost.toNanos();
     answers.clear();
     before.clear();
     questions.forEach(
@@ -144,7 +154,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
 
   /** Leaves it as it stands. */
   void pause() {
-    if (stage == Stage.ANSWERED) {
+    if (stage == Stage.ANSWERED || stage == Stage.REPEATING) {
       queue.next();
     }
     stop();
@@ -169,7 +179,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
 
   List<KeyCommand> commands() {
     return switch (stage) {
-      case IDLE -> List.of();
+      case IDLE, REPEATING -> List.of();
       case ASKING ->
           question().kind() == Kind.SAY
               ? List.of(KeyCommand.of("Escape", "Leave the drill", this::leave))
@@ -196,10 +206,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
     hints = 0;
     interrupted = false;
     help.getChildren().clear();
-    check =
-        Optional.of(
-            new AnswerCheck(
-                prompt().gestures(), say().found().material().layout(), this::isGesture));
+    check = Optional.of(newCheck());
     if (question().kind() == Kind.SAY) {
       askWhatItDoes();
     } else {
@@ -296,7 +303,13 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
 
   @Override
   public void holding(Modifiers held) {
-    if (stage == Stage.ASKING && check.orElseThrow().made().isEmpty()) {
+    if (!isPressing()) {
+      return;
+    }
+    if (!held.isEmpty()) {
+      check.orElseThrow().touched((System.nanoTime() - shownAt) / NANOS);
+    }
+    if (check.orElseThrow().made().isEmpty()) {
       caps.getChildren()
           .setAll(
               held.isEmpty()
@@ -308,7 +321,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
   @Override
   public void pressed(Made press, long nanos) {
     double seconds = (nanos - shownAt) / NANOS;
-    if (stage != Stage.ASKING || seconds < TOO_SOON) {
+    if (!isPressing() || seconds < TOO_SOON) {
       return;
     }
     AnswerCheck now = check.orElseThrow();
@@ -316,11 +329,45 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
     if (!now.made().isEmpty()) {
       caps.getChildren().setAll(new GestureView(now.gesture(), say().modifiers(prompt())));
     }
+    if (stage == Stage.REPEATING) {
+      repeated(state);
+      return;
+    }
     switch (state) {
       case GOES_ON -> {}
       case RIGHT -> right(now, seconds);
       case WRONG -> wrong(now, seconds);
     }
+  }
+
+  private boolean isPressing() {
+    return stage == Stage.ASKING || stage == Stage.REPEATING;
+  }
+
+  /** Right goes on, wrong begins anew; of a sequence the next step is shown. */
+  private void repeated(AnswerCheck.State state) {
+    switch (state) {
+      case GOES_ON -> wantedKeys();
+      case WRONG -> {
+        check = Optional.of(newCheck());
+        repeat.say("Not yet. Once more:");
+        wantedKeys();
+      }
+      case RIGHT -> {
+        stage = Stage.ANSWERED;
+        desk.keys().release();
+        goOn.setDuration(GO_ON);
+        goOn.playFromStart();
+      }
+    }
+  }
+
+  private void wantedKeys() {
+    repeat.show(check.map(c -> c.made().size()).orElse(0));
+  }
+
+  private AnswerCheck newCheck() {
+    return new AnswerCheck(prompt().gestures(), say().found().material().layout(), this::isGesture);
   }
 
   private void right(AnswerCheck now, double seconds) {
@@ -360,6 +407,14 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
 
   @Override
   public boolean hint(boolean ask) {
+    if (stage == Stage.REPEATING) {
+      if (ask) {
+        stage = Stage.ANSWERED;
+        desk.keys().release();
+        next();
+      }
+      return true;
+    }
     if (ask && stage == Stage.ASKING) {
       hints++;
       help.getChildren()
@@ -391,7 +446,11 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
             desk.session().now(),
             question.kind(),
             verdict,
-            new Answer.Timing(seconds, counts, pace.expected(prompt.preferred())),
+            new Answer.Timing(
+                seconds,
+                counts,
+                pace.expected(prompt.preferred()),
+                says ? OptionalDouble.empty() : check.orElseThrow().firstKey()),
             prompt.preferred(),
             says || check.orElseThrow().made().isEmpty()
                 ? ""
@@ -405,11 +464,22 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
       goOn.setDuration(quick && question.kind() != Kind.CONTRAST ? GO_ON : SEE_RIGHT);
       goOn.playFromStart();
     }
-    if (!verdict.isRight()) {
-      queue.missed();
-    }
+    queue.answered(verdict.isRight());
     desk.keys().release();
     desk.session().answer(answer);
+    if (isPressedAgain(verdict, question)) {
+      stage = Stage.REPEATING;
+      check = Optional.of(newCheck());
+      shownAt = System.nanoTime();
+      desk.keys().capture(this, prompt.spelled(), "go on without, hold Space; to leave the drill");
+    }
+  }
+
+  /** Who saw a hint has pressed it right already; a pointer's part is not repeated. */
+  private static boolean isPressedAgain(Verdict verdict, Question question) {
+    return (verdict == Verdict.WRONG || verdict == Verdict.TIMED_OUT)
+        && question.kind() != Kind.SAY
+        && question.prompt().gestures().stream().noneMatch(Gesture::usesPointer);
   }
 
   /**
@@ -425,8 +495,13 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
     nodes.addAll(more);
     if (!answer.verdict().isRight() && answer.kind() != Kind.SAY) {
       nodes.add(say().keys("Wanted:", prompt()));
-      WantedKeys.of(prompt().preferred(), say().modifiers(prompt()), say().found())
-          .ifPresent(nodes::add);
+      repeat =
+          new RepeatView(
+              prompt().preferred(),
+              say().modifiers(prompt()),
+              say().found(),
+              isPressedAgain(answer.verdict(), question()));
+      nodes.add(repeat);
     }
     if (question().kind() == Kind.CHAIN && question().part() == question().parts()) {
       int parts = Math.min(question().parts(), answers.size());
@@ -446,7 +521,9 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
   }
 
   private void askOrFinish() {
-    if (queue.isAtItsEnd()) {
+    // What belongs together is not torn apart by the end of the minutes.
+    boolean isOver = System.nanoTime() - end > 0 && (queue.isAtItsEnd() || question().part() == 1);
+    if (queue.isAtItsEnd() || isOver) {
       finish();
     } else {
       ask();

@@ -1,6 +1,6 @@
 package polydex.desktop.drill;
 
-import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,6 +19,7 @@ import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
+import polydex.desktop.state.Drills;
 import polydex.effort.SpokenTime;
 import polydex.recall.DrillItem;
 import polydex.recall.DrillSettings;
@@ -29,6 +30,9 @@ import polydex.recall.SessionPlan;
 final class DrillStart extends VBox {
   private static final int PROPOSED = 8;
 
+  /** The setting that says that a drill was begun since speed is no part of the grades. */
+  static final String TOLD_OF_GRADES = "drill.told-of-grades";
+
   /** What can be done from here. */
   interface Choices {
     void begin();
@@ -36,6 +40,8 @@ final class DrillStart extends VBox {
     void goOn();
 
     void sprint();
+
+    void slow();
 
     void progress();
   }
@@ -47,11 +53,18 @@ final class DrillStart extends VBox {
   private final Button sprint = new Button("Sprint");
   private final Label due = Texts.heading("");
   private final Label about = Texts.words("");
+  private final Label told =
+      Texts.quiet(
+          "New: how fast you answer no longer says how well you remember, only whether it was right"
+              + " does. Your answers were gone through again by that, so that some actions are asked"
+              + " sooner than before.");
   private final ListView<Proposal> next;
   private final ComboBox<Integer> minutes =
       Lists.choices("Minutes a day", m -> m + " minutes a day");
   private final ComboBox<Integer> newOnes =
-      Lists.choices("New ones a day", n -> n == 1 ? "1 new one a day" : n + " new ones a day");
+      Lists.choices(
+          "New ones a day",
+          n -> n == 1 ? "at most 1 new a day" : "at most %d new a day".formatted(n));
   private final ComboBox<Double> retention =
       Lists.choices(
           "Ask again when the chance of recall is",
@@ -68,8 +81,9 @@ final class DrillStart extends VBox {
             this::row,
             p -> desk.titles().action(p.item().action()),
             Texts.quiet(
-                "Nothing new can be learnt in this setup: all its gestures were drilled. Bring in"
-                    + " bindings under Sheets, or choose another setup with Ctrl+U."));
+                "Nothing new would pay back its learning within half a year. F2 in Look up marks an"
+                    + " action nevertheless. A binding for what has none (Mouse), another setup"
+                    + " (Ctrl+U) or another application (Sheets) may pay."));
     begin.setDefaultButton(true);
     begin.setOnAction(_ -> choices.begin());
     goOn.setOnAction(_ -> choices.goOn());
@@ -77,7 +91,7 @@ final class DrillStart extends VBox {
     fillSettings();
     FlowPane buttons = new FlowPane(12, 12, goOn, begin, sprint);
     FlowPane wishes = new FlowPane(12, 8, minutes, newOnes, retention);
-    VBox card = new VBox(due, about, buttons, wishes);
+    VBox card = new VBox(due, about, told, buttons, wishes);
     card.getStyleClass().add("card");
     VBox.setVgrow(next, Priority.ALWAYS);
     getStyleClass().add("drill-start");
@@ -95,7 +109,7 @@ final class DrillStart extends VBox {
 
   private void fillSettings() {
     minutes.getItems().setAll(2, 3, 5, 10, 15, 20);
-    newOnes.getItems().setAll(0, 1, 2, 3, 4, 5, 10);
+    newOnes.getItems().setAll(0, 1, 2, 3, 4, 5, 6, 10, 15, 20);
     retention.getItems().setAll(0.80, 0.85, 0.90, 0.95, 0.97);
     DrillSettings now = desk.drills().settings();
     minutes.setValue(now.minutesADay());
@@ -115,6 +129,7 @@ final class DrillStart extends VBox {
   List<KeyCommand> commands() {
     return List.of(
         KeyCommand.of("Enter", waiting > 0 ? "Go on" : "Begin", this::enter),
+        KeyCommand.of("F5", "What is slow", choices::slow),
         KeyCommand.of("F6", "Sprint", choices::sprint),
         KeyCommand.of("F7", "How it goes", choices::progress),
         KeyCommand.of("F2", "Take this one", this::take),
@@ -152,26 +167,23 @@ final class DrillStart extends VBox {
     begin.setText(left > 0 ? "Begin anew" : "Begin");
     begin.setDefaultButton(left == 0);
     goOn.setDefaultButton(left > 0);
-    Optional<SessionPlan> plan = desk.drills().plan(new Random());
+    Optional<SessionPlan> plan = desk.drills().plan(new Random(0));
+    Optional<Drills.Drill> drill = desk.drills().drill(new Random(0));
+    boolean old = !desk.session().progress().states().isEmpty();
+    told.setVisible(old && desk.session().setting(TOLD_OF_GRADES).isEmpty());
+    told.setManaged(told.isVisible());
     begin.setDisable(plan.isEmpty());
     sprint.setDisable(plan.isEmpty());
-    if (plan.isEmpty()) {
+    if (plan.isEmpty() || drill.isEmpty()) {
       due.setText(desk.analyst().inItsPlace());
       about.setText("");
       Lists.waiting(next, desk.analyst().inItsPlace());
       return;
     }
-    int count = plan.get().due().size();
-    Duration takes = DrillSettings.timeOf(count);
-    due.setText(
-        switch (count) {
-          case 0 -> "Nothing is due";
-          case 1 -> "1 is due";
-          default -> "%,d are due, about %s".formatted(count, minutes(takes));
-        });
+    due.setText(drill.get().says(desk.session().now(), desk.session().zone()));
+    begin.setDisable(drill.get().questions().isEmpty());
+    about.setText(about(drill.get(), plan.get()));
     List<Proposal> proposals = desk.drills().next(PROPOSED);
-    int room = desk.drills().settings().roomForNew(count, plan.get().begunToday());
-    about.setText(about(count, Math.min(room, proposals.size()), plan.get().begunToday()));
     DrillItem chosen =
         Optional.ofNullable(next.getSelectionModel().getSelectedItem())
             .map(Proposal::item)
@@ -185,26 +197,28 @@ final class DrillStart extends VBox {
     }
   }
 
-  private static String minutes(Duration time) {
-    return time.toSeconds() < 60
-        ? "%d seconds".formatted(time.toSeconds())
-        : "%d min".formatted(Math.round(time.toSeconds() / 60.0));
-  }
-
-  private String about(int count, int room, int begun) {
-    DrillSettings wanted = desk.drills().settings();
-    String new_ =
-        room > 0
-            ? room == 1 ? "One new one is added." : "%d new ones are added.".formatted(room)
-            : begun >= wanted.newADay()
-                ? "Today's new ones have been given."
-                : "No new ones: what is due would fill more than %.0f %% of your minutes."
-                    .formatted(100 * DrillSettings.DUE_SHARE_FOR_NEW);
-    String rest =
-        count == 0
-            ? "What is known but slow is asked for the rest of the time."
-            : "With time left, what is slowest is asked.";
-    return new_ + " " + rest;
+  private String about(Drills.Drill drill, SessionPlan plan) {
+    List<String> words = new ArrayList<>();
+    if (drill.known() > 0) {
+      words.add(
+          drill.known() == 1
+              ? "One that you have begun is worth asking now."
+              : "%,d that you have begun are worth asking now.".formatted(drill.known()));
+    }
+    if (drill.fresh() > 0) {
+      words.add(
+          drill.fresh() == 1
+              ? "One new one is added, asked until it was right twice."
+              : "%d new ones are added, each asked until it was right twice."
+                  .formatted(drill.fresh()));
+    } else if (plan.begunToday() >= desk.drills().settings().newADay()) {
+      words.add("Today's new ones have been given.");
+    } else if (plan.roomForNew() == 0) {
+      words.add("No new ones: what is to be asked in the next two weeks fills your minutes.");
+    } else {
+      words.add("No new ones: none would pay.");
+    }
+    return String.join(" ", words);
   }
 
   private Optional<DrillItem> chosen() {

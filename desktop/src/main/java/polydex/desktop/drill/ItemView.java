@@ -90,17 +90,25 @@ final class ItemView extends VBox {
   }
 
   private Node learning(List<Answer> answers) {
-    List<Double> seconds =
+    List<Answer> right =
         answers.stream()
             .filter(a -> a.verdict().isRight() && a.timing().counts() && a.countsForMemory())
-            .map(a -> a.timing().seconds())
             .toList();
+    List<Double> seconds = right.stream().map(a -> a.timing().seconds()).toList();
+    List<Point> firstKeys = new ArrayList<>();
+    for (int i = 0; i < right.size(); i++) {
+      double n = i + 1.0;
+      right.get(i).timing().firstKey().ifPresent(s -> firstKeys.add(new Point(n, s)));
+    }
     List<Point> points = new ArrayList<>();
     for (int i = 0; i < seconds.size(); i++) {
       points.add(new Point(i + 1.0, seconds.get(i)));
     }
     Optional<LearningCurve> fit = LearningCurve.fitted(seconds);
     Plot plot = new Plot("Seconds of right answers", right(fit, seconds.size())).whole();
+    if (!firstKeys.isEmpty()) {
+      plot.line("until the first key", "plot-today", firstKeys);
+    }
     plot.dots("plot-own", points);
     fit.ifPresent(
         curve -> {

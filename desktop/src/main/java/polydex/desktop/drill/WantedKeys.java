@@ -1,35 +1,49 @@
 package polydex.desktop.drill;
 
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SequencedSet;
 import java.util.Set;
 import polydex.boards.Board;
 import polydex.boards.KeyLegends;
 import polydex.boards.Layout;
-import polydex.boards.Presses;
 import polydex.desktop.controls.KeyboardView;
 import polydex.desktop.controls.KeyboardView.Cap;
-import polydex.desktop.state.Analysis;
-import polydex.keys.Gesture;
+import polydex.effort.Finger;
+import polydex.effort.StrokeEffort;
 import polydex.keys.Key;
 import polydex.keys.Modifier;
 import polydex.keys.Modifiers;
 import polydex.keys.Physical;
 
-/** Where the keys lie that were wanted: the board under the hands, with those keys on it marked. */
+/**
+ * Where the keys of a step lie and which fingers take them: the board under the hands, with those
+ * keys on it marked. Of a modifier that is there on both sides the hand takes that which the other
+ * key leaves free, as the effort of strokes is reckoned.
+ */
 final class WantedKeys {
-  private static final double HEIGHT = 170;
+  private static final double HEIGHT = 190;
 
-  private WantedKeys() {}
+  private final Board board;
+  private final Layout layout;
+  private final Map<Modifier, String> names;
+  private final StrokeEffort effort;
 
-  /** The board; none where the gesture can't be pressed on it by keys alone. */
-  static Optional<KeyboardView> of(Gesture wanted, Map<Modifier, String> names, Analysis found) {
-    Board board = found.workspace().world().boards().get(found.traces().setup().board());
-    Layout layout = found.material().layout();
-    Set<Key> keys = wanted(Presses.physical(wanted, layout).orElse(List.of()), board);
+  WantedKeys(Board board, Layout layout, Map<Modifier, String> names) {
+    this.board = board;
+    this.layout = layout;
+    this.names = names;
+    this.effort = new StrokeEffort(board);
+  }
+
+  /** The board; none where the step can't be pressed on it by keys alone. */
+  Optional<KeyboardView> of(Physical step) {
+    Set<Key> keys = wanted(step);
     if (keys.isEmpty()) {
       return Optional.empty();
     }
@@ -53,31 +67,55 @@ final class WantedKeys {
         HEIGHT
             * board.places().stream().mapToDouble(p -> p.x() + p.width()).max().orElse(1)
             / board.places().stream().mapToDouble(p -> p.y() + p.height()).max().orElse(1));
-    view.setAccessibleText("The keys that were wanted: " + wanted);
+    view.setAccessibleText("The keys that are wanted: " + fingers(step));
     return Optional.of(view);
   }
 
-  private static Set<Key> wanted(List<Physical> presses, Board board) {
-    Set<Key> keys = EnumSet.noneOf(Key.class);
-    for (Physical press : presses) {
-      Physical onBoard = board.press(press).orElse(press);
-      if (onBoard instanceof Physical.PointerPress) {
-        return Set.of();
-      }
-      onBoard.pressedKey().ifPresent(keys::add);
-      keys.addAll(onBoard.held().keys());
-      Modifiers held = onBoard.held().modifiers();
-      for (Modifier m : Modifier.values()) {
-        if (held.has(m)) {
-          keys.addAll(on(board, m));
-        }
+  /** Which finger takes which key, in the order in which they go down. */
+  String fingers(Physical step) {
+    List<String> said = new ArrayList<>();
+    for (Key key : wanted(step)) {
+      effort
+          .finger(key)
+          .map(Finger::title)
+          .ifPresent(
+              f ->
+                  said.add(
+                      "%s with the %s%s"
+                          .formatted(
+                              KeyLegends.of(key, layout, names),
+                              f,
+                              f.equals(Finger.THUMB.title()) ? "" : " finger")));
+    }
+    return said.isEmpty() ? "" : String.join(", ", said) + ".";
+  }
+
+  private SequencedSet<Key> wanted(Physical step) {
+    SequencedSet<Key> keys = new LinkedHashSet<>();
+    Physical press = board.press(step).orElse(step);
+    if (press instanceof Physical.PointerPress) {
+      return keys;
+    }
+    Optional<Key> pressed = press.pressedKey();
+    boolean isRight = pressed.flatMap(effort::finger).map(Finger::isRight).orElse(false);
+    Modifiers held = press.held().modifiers();
+    for (Modifier m : Modifier.values()) {
+      if (held.has(m)) {
+        Set<Key> all = on(m);
+        all.stream()
+            .filter(k -> effort.finger(k).map(Finger::isRight).orElse(isRight) != isRight)
+            .findFirst()
+            .or(() -> all.stream().findFirst())
+            .ifPresent(keys::add);
       }
     }
+    keys.addAll(press.held().keys());
+    pressed.ifPresent(keys::add);
     return keys;
   }
 
   /** The keys of a modifier that the board has, on either side. */
-  private static Set<Key> on(Board board, Modifier modifier) {
+  private Set<Key> on(Modifier modifier) {
     List<Key> all =
         switch (modifier) {
           case CTRL -> List.of(Key.ControlLeft, Key.ControlRight);

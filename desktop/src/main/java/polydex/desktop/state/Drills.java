@@ -1,22 +1,40 @@
 package polydex.desktop.state;
 
+import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
 import java.util.Collection;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
+import java.util.concurrent.CompletableFuture;
 import java.util.stream.Collectors;
+import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
+import polydex.recall.AskingPlan;
 import polydex.recall.DrillItem;
 import polydex.recall.DrillSettings;
+import polydex.recall.Gains;
 import polydex.recall.Learning;
-import polydex.recall.NextToLearn;
+import polydex.recall.MemoryParameters;
+import polydex.recall.NextToLearn.Proposal;
+import polydex.recall.Question;
 import polydex.recall.SessionPlan;
+import polydex.recall.Worth;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
 
 /** What the places ask about drills, answered from the session and what was found out about it. */
 public final class Drills {
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("EEEE, d MMMM", Locale.ENGLISH);
+  private static final int MOST_NEW = 20;
   private static final String MINUTES = "drill.minutes";
   private static final String NEW_A_DAY = "drill.new-a-day";
   private static final String RETENTION = "drill.retention";
@@ -24,6 +42,8 @@ public final class Drills {
   private final Session session;
   private final Analyst analyst;
   private DrillSettings settings;
+  private CompletableFuture<AskingPlan> asking;
+  private MemoryParameters askingFor;
 
   /** For a session and what is found out about it. */
   public Drills(Session session, Analyst analyst) {
@@ -35,6 +55,88 @@ public final class Drills {
             number(RETENTION, usual.retention()),
             (int) number(NEW_A_DAY, usual.newADay()),
             (int) number(MINUTES, usual.minutesADay()));
+    askingFor = session.progress().parameters();
+    asking = made(askingFor);
+    session.logged().addListener((_, _, _) -> askAnew());
+  }
+
+  /** Takes a fifth of a second, and is there by the time that the setup has been looked into. */
+  private static CompletableFuture<AskingPlan> made(MemoryParameters parameters) {
+    return CompletableFuture.supplyAsync(() -> new AskingPlan(parameters));
+  }
+
+  private void askAnew() {
+    MemoryParameters now = session.progress().parameters();
+    if (!now.equals(askingFor)) {
+      askingFor = now;
+      asking = made(now);
+    }
+  }
+
+  private Gains gains() {
+    Map<ActionId, Double> uses = session.knowledge().usesADay();
+    return uses.isEmpty()
+        ? Gains.of(asking.join())
+        : new Gains(asking.join(), i -> Worth.of(uses.getOrDefault(i.action(), 0.0)));
+  }
+
+  /**
+   * A drill as it would be begun now.
+   *
+   * @param questions in the order in which they are asked
+   * @param known how many items are asked that are known
+   * @param fresh how many new ones
+   * @param next when something known is worth asking again; none where nothing is known
+   */
+  public record Drill(List<Question> questions, int known, int fresh, Optional<Instant> next) {
+    /** Copies the list. */
+    public Drill {
+      questions = List.copyOf(questions);
+    }
+
+    /** How many questions it has and what they take; where there are none, when there will be. */
+    public String says(Instant now, ZoneId zone) {
+      int count = questions.size();
+      if (count > 0) {
+        Duration time = DrillSettings.timeOf(count);
+        return "%,d %s, about %s"
+            .formatted(
+                count,
+                count == 1 ? "question" : "questions",
+                time.toSeconds() < 60
+                    ? "%d seconds".formatted(time.toSeconds())
+                    : "%d min".formatted(Math.round(time.toSeconds() / 60.0)));
+      }
+      return "Nothing is worth asking now"
+          + next.map(at -> "; the next is on " + on(at, now, zone)).orElse("");
+    }
+
+    /** What was asked today moves nothing any more before tomorrow. */
+    private static String on(Instant next, Instant now, ZoneId zone) {
+      LocalDate today = now.atZone(zone).toLocalDate();
+      LocalDate day = next.atZone(zone).toLocalDate();
+      return DAY.format(day.isAfter(today) ? day : today.plusDays(1));
+    }
+  }
+
+  /** The drill of now; none while the setup is looked into, or where it can't be. */
+  public Optional<Drill> drill(Random random) {
+    return plan(random)
+        .map(
+            plan -> {
+              List<DrillItem> next = next(MOST_NEW).stream().map(Proposal::item).toList();
+              Duration time = Duration.ofMinutes(settings.minutesADay());
+              List<Question> questions = plan.session(time, next);
+              Set<DrillItem> fresh = new HashSet<>();
+              Set<DrillItem> all = new HashSet<>();
+              for (Question q : questions) {
+                all.add(q.prompt().item());
+                if (q.isNew()) {
+                  fresh.add(q.prompt().item());
+                }
+              }
+              return new Drill(questions, all.size() - fresh.size(), fresh.size(), plan.next());
+            });
   }
 
   private double number(String name, double usual) {
@@ -65,7 +167,8 @@ public final class Drills {
         .get()
         .map(
             a ->
-                new SessionPlan(a.material(), session.progress(), settings, session.now(), random));
+                new SessionPlan(
+                    a.material(), session.progress(), settings, gains(), session.now(), random));
   }
 
   /**
@@ -73,7 +176,7 @@ public final class Drills {
    *
    * @param most how many
    */
-  public List<NextToLearn.Proposal> next(int most) {
+  public List<Proposal> next(int most) {
     Optional<Analysis> found = analyst.found().get();
     if (found.isEmpty()) {
       return List.of();

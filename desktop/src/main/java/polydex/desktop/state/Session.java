@@ -37,6 +37,11 @@ import polydex.log.LogEvent;
 import polydex.person.Knowledge;
 import polydex.recall.Answer;
 import polydex.recall.DrillItem;
+import polydex.recall.FirstAnswer;
+import polydex.recall.MemoryFit;
+import polydex.recall.MemoryFits;
+import polydex.recall.MemoryFitter;
+import polydex.recall.MemoryParameters;
 import polydex.recall.Progress;
 import polydex.route.SetupId;
 import polydex.totals.Audit;
@@ -57,6 +62,8 @@ public final class Session implements AutoCloseable {
   private final ReadOnlyObjectWrapper<Status> status = new ReadOnlyObjectWrapper<>(Status.NOTHING);
   private final ReadOnlyLongWrapper logged = new ReadOnlyLongWrapper();
   private final History history = new History();
+  private MemoryFits fits;
+  private boolean fitting;
   private Progress progress;
   private Optional<List<Answer>> whileReplayed = Optional.empty();
   private long replays;
@@ -93,6 +100,7 @@ public final class Session implements AutoCloseable {
     file = new ReadOnlyObjectWrapper<>(opened.file());
     workspace = new ReadOnlyObjectWrapper<>(opened.workspace());
     settings = opened.settings();
+    fits = opened.fits();
     progress = replayed(opened);
     progress.states().forEach((item, state) -> drilledSince.put(item, state.begun()));
     fluentSince.putAll(progress.fluentSince());
@@ -103,6 +111,7 @@ public final class Session implements AutoCloseable {
     mouseLog =
         new MouseLog(store, log, clock.getZone(), workspace::get, this::fluentSince, this::problem);
     copyOfToday();
+    fitIfDue();
     mouseLog.changed().addListener((_, _, _) -> logged.set(logged.get() + 1));
     workspace.addListener(
         (_, before, after) -> {
@@ -116,9 +125,52 @@ public final class Session implements AutoCloseable {
   }
 
   private Progress replayed(Store from) throws FileProblem {
-    Progress made = new Progress(zone());
+    Progress made = new Progress(zone(), from.fits().parameters());
     from.answers(made::add);
     return made;
+  }
+
+  /**
+   * Every two weeks the memory is fitted anew to the person, behind what is still to be written;
+   * where that foretells better, all states are made again by it.
+   */
+  public void fitIfDue() {
+    List<FirstAnswer> latest = progress.latest();
+    if (fitting || !fits.isDue(latest.size(), now())) {
+      return;
+    }
+    fitting = true;
+    MemoryParameters inUse = progress.parameters();
+    Instant at = now().truncatedTo(ChronoUnit.MILLIS);
+    ask(
+        s -> {
+          Optional<MemoryFit> fit = MemoryFitter.fit(latest, inUse, at);
+          if (fit.isPresent()) {
+            s.add(fit.get());
+          }
+          return fit;
+        },
+        fit -> {
+          fitting = false;
+          fit.ifPresent(this::fitted);
+        },
+        _ -> fitting = false);
+  }
+
+  private void fitted(MemoryFit fit) {
+    fits = fits.and(fit);
+    if (fit.isUsed()) {
+      say(
+          "How fast you forget was reckoned anew from %,d of your answers, and all that you know"
+                  .formatted(fit.answers())
+              + " with it.");
+      replay();
+    }
+  }
+
+  /** How the memory was fitted to the person, every time. */
+  public MemoryFits fits() {
+    return fits;
   }
 
   /**

@@ -1,9 +1,10 @@
 package polydex.desktop.today;
 
-import java.time.Duration;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -16,24 +17,29 @@ import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.NumberedLines;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
+import polydex.desktop.mouse.Marks;
+import polydex.desktop.mouse.NextStep;
+import polydex.desktop.state.Drills;
 import polydex.desktop.state.Recording;
 import polydex.effort.SpokenTime;
-import polydex.recall.DrillSettings;
+import polydex.mouse.Remaining;
+import polydex.mouse.Remaining.RemainingRow;
 import polydex.recall.NextToLearn;
 
 /** What Today says of the drill. */
 final class TodayDrill {
   private static final int LOOKED_AT = 9;
 
-  /** What saves less in a year is no reason to learn anything, in hours. */
-  private static final double WORTH_IT = 5 / 60.0;
-
   /**
    * What the drill has to offer.
    *
-   * @param due how many items; none while the setup is looked into
+   * @param drill the drill of now; none while the setup is looked into
    */
-  private record ToDrill(Optional<Integer> due, List<NextToLearn.Proposal> next) {}
+  private record ToDrill(Optional<Drills.Drill> drill, List<NextToLearn.Proposal> next) {}
+
+  /** What pays once something was done for it first. */
+  private static final Set<Remaining.Kind> PAYS =
+      EnumSet.of(Remaining.Kind.BIND, Remaining.Kind.WALK, Remaining.Kind.FREE_THE_WAY);
 
   private final Desk desk;
   private Optional<ToDrill> toDrill = Optional.empty();
@@ -52,9 +58,7 @@ final class TodayDrill {
     if (toDrill.isEmpty() || desk.recording().state().get() != Recording.State.RECORDING) {
       toDrill =
           Optional.of(
-              new ToDrill(
-                  desk.drills().plan(new Random(0)).map(p -> p.due().size()),
-                  desk.drills().next(LOOKED_AT)));
+              new ToDrill(desk.drills().drill(new Random(0)), desk.drills().next(LOOKED_AT)));
     }
   }
 
@@ -69,16 +73,13 @@ final class TodayDrill {
     return begin;
   }
 
-  /** What is due and how long it takes. */
+  /** What is asked and how long it takes. */
   HBox due(Button begin) {
-    Optional<Integer> due = found().due();
     Label words =
         Texts.heading(
-            due.map(
-                    n ->
-                        n == 0
-                            ? "Nothing is due"
-                            : "%,d due, about %s".formatted(n, minutes(DrillSettings.timeOf(n))))
+            found()
+                .drill()
+                .map(d -> d.says(desk.session().now(), desk.session().zone()))
                 .orElse(desk.analyst().inItsPlace()));
     words.setWrapText(true);
     Region room = new Region();
@@ -90,20 +91,13 @@ final class TodayDrill {
     return card;
   }
 
-  private static String minutes(Duration time) {
-    return time.toSeconds() < 60
-        ? "%d seconds".formatted(time.toSeconds())
-        : "%d min".formatted(Math.round(time.toSeconds() / 60.0));
-  }
-
   /**
    * The one thing to learn next, with its reasons; its digit marks it, another shows the others.
    */
-  VBox learn(NumberedLines page) {
+  VBox learn(NumberedLines page, List<RemainingRow> remaining) {
     VBox box = new VBox(4, Texts.part("Learn next"));
     List<NextToLearn.Proposal> all = found().next();
-    Optional<NextToLearn.Proposal> best =
-        all.stream().filter(p -> p.marked() || p.hoursAYear() >= WORTH_IT).findFirst();
+    Optional<NextToLearn.Proposal> best = all.stream().findFirst();
     best.ifPresent(p -> box.getChildren().add(line(page, p)));
     List<NextToLearn.Proposal> others =
         all.stream().filter(p -> !best.equals(Optional.of(p))).toList();
@@ -111,11 +105,12 @@ final class TodayDrill {
       box.getChildren()
           .add(
               Texts.quiet(
-                  found().due().isEmpty()
+                  found().drill().isEmpty()
                       ? desk.analyst().inItsPlace()
-                      : others.isEmpty()
-                          ? "Everything in this setup was drilled."
-                          : "Nothing new would save five minutes a year."));
+                      : "Nothing new would pay back its learning within half a year."));
+      if (found().drill().isPresent()) {
+        box.getChildren().add(instead(page, remaining));
+      }
     }
     if (!others.isEmpty()) {
       box.getChildren()
@@ -125,6 +120,27 @@ final class TodayDrill {
                   () -> choose(others)));
     }
     return box;
+  }
+
+  /** What would pay where nothing new does: what needs a binding, a way or a walk first. */
+  private Node instead(NumberedLines page, List<RemainingRow> remaining) {
+    Optional<RemainingRow> row =
+        remaining.stream().filter(r -> r.hoursAYear() > 0 && PAYS.contains(r.kind())).findFirst();
+    if (row.isEmpty()) {
+      return Texts.quiet(
+          "Another application would: bring in its keys under Sheets, or choose another setup"
+              + " (Ctrl+U).");
+    }
+    RemainingRow r = row.get();
+    return page.line(
+        desk.titles().action(r.place()),
+        Marks.kind(r.kind()),
+        "This would: %s a year in %s. %s"
+            .formatted(
+                SpokenTime.hours(r.hoursAYear()),
+                desk.titles().place(r.place().environment()),
+                NextStep.brief(r.kind())),
+        () -> NextStep.take(desk, r));
   }
 
   private Node line(NumberedLines page, NextToLearn.Proposal p) {

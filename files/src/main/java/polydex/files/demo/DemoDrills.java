@@ -8,17 +8,22 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Random;
 import polydex.catalog.Catalog;
 import polydex.catalog.Hooks;
 import polydex.keys.Gesture;
 import polydex.person.Knowledge;
 import polydex.recall.Answer;
+import polydex.recall.AskingPlan;
 import polydex.recall.DrillItem;
+import polydex.recall.DrillQueue;
 import polydex.recall.DrillSettings;
+import polydex.recall.Gains;
 import polydex.recall.ItemState;
 import polydex.recall.Learning;
 import polydex.recall.Material;
+import polydex.recall.MemoryParameters;
 import polydex.recall.NextToLearn;
 import polydex.recall.Pace;
 import polydex.recall.Progress;
@@ -42,6 +47,7 @@ final class DemoDrills {
   private static final Duration SPRINT = Duration.ofSeconds(60);
   private static final DrillSettings SETTINGS = new DrillSettings(0.90, 4, 10);
   private static final double FIRST_TRY = 0.45;
+  private static final Gains GAINS = Gains.of(new AskingPlan(MemoryParameters.USUAL));
 
   private final Workspace workspace;
   private final Catalog catalog;
@@ -106,13 +112,15 @@ final class DemoDrills {
             .toList();
     Pace pace = progress.history().pace();
     Instant at = start;
-    SessionPlan plan = new SessionPlan(material, progress, SETTINGS, at, random);
+    SessionPlan plan = new SessionPlan(material, progress, SETTINGS, GAINS, at, random);
     List<Question> questions = new ArrayList<>(plan.session(SESSION, next));
+    questions.addAll(plan.slow(SESSION.minus(DrillSettings.timeOf(questions.size()))));
     questions.addAll(plan.sprint(SPRINT));
-    for (Question question : questions) {
-      Answer answer = answer(question, pace, at);
+    for (DrillQueue queue = new DrillQueue(questions); !queue.isAtItsEnd(); queue.next()) {
+      Answer answer = answer(queue.current(), pace, at);
       progress.add(answer);
       answers.add(answer);
+      queue.answered(answer.verdict().isRight());
       at = answer.at().plusMillis(1500);
     }
   }
@@ -126,6 +134,9 @@ final class DemoDrills {
     Answer.Verdict verdict = verdict(recall);
     double slowness = 0.75 + 1.4 * Math.pow(n, -0.5) + 0.15 * random.nextGaussian();
     double seconds = Math.max(0.5, Pace.UNKNOWN.expected(asked) * slowness);
+    // What is slow at first is mostly the knowing; the hand follows.
+    double hands = Pace.UNKNOWN.expected(asked) - Pace.UNKNOWN.start();
+    double firstKey = Math.max(0.3 * seconds, seconds - hands * Math.max(1, 0.4 + 0.6 * slowness));
     Optional<Mistaken> mistaken =
         verdict == Answer.Verdict.WRONG ? mistaken(item, asked) : Optional.empty();
     String pressed =
@@ -138,7 +149,10 @@ final class DemoDrills {
         question.kind(),
         verdict,
         new Answer.Timing(
-            Math.round(seconds * 1000) / 1000.0, random.nextInt(50) > 0, pace.expected(asked)),
+            Math.round(seconds * 1000) / 1000.0,
+            random.nextInt(50) > 0,
+            pace.expected(asked),
+            OptionalDouble.of(Math.round(firstKey * 1000) / 1000.0)),
         asked,
         question.kind() == Answer.Kind.SAY ? "" : pressed,
         mistaken.map(Mistaken::item));

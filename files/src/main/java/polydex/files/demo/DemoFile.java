@@ -5,6 +5,7 @@ import java.time.Instant;
 import polydex.files.FileProblem;
 import polydex.files.Shipped;
 import polydex.files.store.Store;
+import polydex.recall.MemoryFit;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
 
@@ -22,6 +23,9 @@ public final class DemoFile {
     store.save(new Change.Edit("The demo", Workspace.EMPTY, demo), DemoHistory.NOW);
     DemoHistory history = DemoHistory.of(demo);
     store.addAll(history.answers(), history.events());
+    for (MemoryFit fit : history.fits().list()) {
+      store.add(fit);
+    }
     store.save(DemoConflicts.of(demo));
     store.setting(NOW, DemoHistory.NOW.toString());
     return store;

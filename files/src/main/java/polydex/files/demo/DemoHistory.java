@@ -17,6 +17,9 @@ import polydex.log.LogEvent;
 import polydex.log.LogIntake;
 import polydex.person.Knowledge;
 import polydex.recall.Answer;
+import polydex.recall.MemoryFits;
+import polydex.recall.MemoryFitter;
+import polydex.recall.Progress;
 import polydex.route.SetupId;
 import polydex.totals.Audit;
 import polydex.workspace.Workspace;
@@ -84,6 +87,15 @@ public record DemoHistory(List<Answer> answers, List<LogEvent> events) {
       }
     }
     return new DemoHistory(drills.answers(), List.copyOf(events));
+  }
+
+  /** How the memory of whoever answered is fitted by now. */
+  public MemoryFits fits() {
+    Progress progress = new Progress(ZONE);
+    answers.forEach(progress::add);
+    return MemoryFitter.fit(progress.latest(), progress.parameters(), NOW)
+        .map(MemoryFits.NONE::and)
+        .orElse(MemoryFits.NONE);
   }
 
   private static List<LocalDate> days() {

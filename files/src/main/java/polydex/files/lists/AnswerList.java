@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
@@ -34,7 +35,7 @@ import polydex.recall.Pace;
  * 8601 with its offset), {@code environment}, {@code action}, {@code gesture}, {@code verdict},
  * {@code seconds}; and, where they are there, {@code kind}, {@code counts} (whether the time does),
  * {@code expected} (seconds), {@code pressed}, {@code mistaken_environment}, {@code
- * mistaken_action}. Their order is free.
+ * mistaken_action}, {@code first_key} (seconds until the first key went down). Their order is free.
  */
 public final class AnswerList {
   private static final List<String> NEEDED =
@@ -52,7 +53,8 @@ public final class AnswerList {
           "expected",
           "pressed",
           "mistaken_environment",
-          "mistaken_action");
+          "mistaken_action",
+          "first_key");
   private static final double LONGEST_SECONDS = 86_400;
 
   private final String name;
@@ -124,7 +126,8 @@ public final class AnswerList {
           a.timing().expected(),
           notation(a.pressed()),
           harmless(a.mistakenFor().map(i -> i.environment().value()).orElse("")),
-          harmless(a.mistakenFor().map(i -> i.action().value()).orElse("")));
+          harmless(a.mistakenFor().map(i -> i.action().value()).orElse("")),
+          a.timing().firstKey().isPresent() ? a.timing().firstKey().getAsDouble() : "");
     }
     printer.flush();
   }
@@ -158,6 +161,7 @@ public final class AnswerList {
     Gesture gesture = gesture(row.get("gesture"), line);
     double seconds = number(row.get("seconds"), "seconds", line);
     String expected = optional(row, "expected");
+    String firstKey = optional(row, "first_key");
     String mistaken = id(optional(row, "mistaken_environment"));
     return new Answer(
         new DrillItem(
@@ -170,7 +174,10 @@ public final class AnswerList {
             !optional(row, "counts").equalsIgnoreCase("no"),
             expected.isEmpty()
                 ? Pace.UNKNOWN.expected(gesture)
-                : number(expected, "expected", line)),
+                : number(expected, "expected", line),
+            firstKey.isEmpty()
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(number(firstKey, "first_key", line))),
         gesture,
         optional(row, "pressed"),
         mistaken.isEmpty()

@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.Consumer;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.statement.Query;
@@ -25,7 +26,7 @@ import polydex.recall.Pace;
 final class AnswerTable {
   private static final String ANSWER =
       "at, environment, action, kind, verdict, seconds, time_counts, expected, asked, pressed,"
-          + " mistaken_environment, mistaken_action";
+          + " mistaken_environment, mistaken_action, first_key";
 
   private AnswerTable() {}
 
@@ -33,9 +34,9 @@ final class AnswerTable {
     h.createUpdate(
             """
             INSERT INTO answer (at, environment, action, kind, verdict, seconds, time_counts,
-              expected, asked, pressed, mistaken_environment, mistaken_action)
+              expected, asked, pressed, mistaken_environment, mistaken_action, first_key)
             VALUES (:at, :environment, :action, :kind, :verdict, :seconds, :timeCounts,
-              :expected, :asked, :pressed, :mistakenEnvironment, :mistakenAction)
+              :expected, :asked, :pressed, :mistakenEnvironment, :mistakenAction, :firstKey)
             """)
         .bind("at", a.at().toEpochMilli())
         .bind("environment", a.item().environment())
@@ -49,6 +50,7 @@ final class AnswerTable {
         .bind("pressed", a.pressed())
         .bind("mistakenEnvironment", a.mistakenFor().map(DrillItem::environment))
         .bind("mistakenAction", a.mistakenFor().map(DrillItem::action))
+        .bind("firstKey", a.timing().firstKey())
         .execute();
   }
 
@@ -107,12 +109,14 @@ final class AnswerTable {
     }
     Instant at = Instant.ofEpochMilli(row.getLong(1));
     String mistaken = row.getString(11);
+    double firstKey = row.getDouble(13);
+    OptionalDouble first = row.wasNull() ? OptionalDouble.empty() : OptionalDouble.of(firstKey);
     return new Answer(
         items.computeIfAbsent(item(row.getString(2), row.getString(3), meant, at), i -> i),
         at,
         Answer.Kind.valueOf(row.getString(4)),
         Answer.Verdict.valueOf(row.getString(5)),
-        new Answer.Timing(row.getDouble(6), row.getBoolean(7), expected),
+        new Answer.Timing(row.getDouble(6), row.getBoolean(7), expected, first),
         asked,
         row.getString(10),
         mistaken == null

@@ -26,6 +26,8 @@ import polydex.files.FileProblem;
 import polydex.log.LogEvent;
 import polydex.recall.Answer;
 import polydex.recall.DrillItem;
+import polydex.recall.MemoryFit;
+import polydex.recall.MemoryFits;
 import polydex.route.SetupId;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
@@ -448,6 +450,17 @@ public final class Store implements AutoCloseable {
   public void add(Answer answer) throws FileProblem {
     transaction(h -> AnswerTable.insert(h, answer));
     sinceCopy.ifPresent(c -> c.add(s -> s.add(answer)));
+  }
+
+  /** Keeps a fit of the memory to the person. */
+  public void add(MemoryFit fit) throws FileProblem {
+    transaction(h -> FitTable.insert(h, fit));
+    sinceCopy.ifPresent(c -> c.add(s -> s.add(fit)));
+  }
+
+  /** Every fit of the memory to the person. */
+  public MemoryFits fits() throws FileProblem {
+    return query(FitTable::all);
   }
 
   /** Keeps many answers and events at once. */

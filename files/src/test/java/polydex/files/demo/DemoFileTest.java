@@ -141,6 +141,9 @@ class DemoFileTest {
       store.answers(answers::add);
       store.events(events::add);
       assertThat(store.setting(DemoFile.NOW)).contains(DemoHistory.NOW.toString());
+      // The fit is kept as it was made, and making it again gives the same.
+      assertThat(store.fits()).isEqualTo(history.fits());
+      assertThat(store.fits().list()).hasSize(1).first().matches(f -> f.heldOut() > 40);
     }
     assertThat(answers).isEqualTo(history.answers());
     assertThat(events).containsExactlyInAnyOrderElementsOf(new HashSet<>(history.events()));

@@ -1,0 +1,193 @@
+package polydex.cli;
+
+import java.io.PrintWriter;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import polydex.files.json.ModelJson;
+import polydex.recall.Answer;
+import polydex.recall.Confusions;
+import polydex.recall.DrillItem;
+import polydex.recall.LearningCurve;
+import polydex.recall.MemoryFit;
+import polydex.recall.MemoryFitter;
+import polydex.recall.Pace;
+import polydex.recall.Progress;
+
+/** What drills come to beside the states of items, so that it can be checked from outside. */
+final class DrillFigures {
+  private final List<Answer> answers;
+  private final Progress progress;
+  private final PrintWriter out;
+  private final boolean json;
+
+  DrillFigures(List<Answer> answers, Progress progress, PrintWriter out, boolean json) {
+    this.answers = answers;
+    this.progress = progress;
+    this.out = out;
+    this.json = json;
+  }
+
+  void pace() {
+    Pace pace = progress.history().pace();
+    if (json) {
+      out.println(ModelJson.answer(pace));
+    } else {
+      out.printf(
+          Locale.ROOT,
+          "%.4f s to begin, %.4f s a key, %.4f s a modifier%n",
+          pace.start(),
+          pace.press(),
+          pace.modifier());
+    }
+  }
+
+  record Pair(
+      String environment,
+      String action,
+      String otherEnvironment,
+      String otherAction,
+      int times,
+      boolean open) {}
+
+  void confusions() {
+    List<Confusions.Count> open = progress.confusions().open();
+    List<Pair> pairs =
+        progress.confusions().all().stream()
+            .map(
+                c ->
+                    new Pair(
+                        c.pair().one().environment().value(),
+                        c.pair().one().action().value(),
+                        c.pair().other().environment().value(),
+                        c.pair().other().action().value(),
+                        c.times(),
+                        open.contains(c)))
+            .toList();
+    if (json) {
+      out.println(ModelJson.answer(pairs));
+      return;
+    }
+    pairs.forEach(
+        p ->
+            out.printf(
+                "%3d  %s %s / %s %s%s%n",
+                p.times(),
+                p.environment(),
+                p.action(),
+                p.otherEnvironment(),
+                p.otherAction(),
+                p.open() ? ", asked side by side" : ""));
+  }
+
+  /**
+   * How an item got faster.
+   *
+   * @param firstKey the median seconds until the first key; none where it was never looked at
+   */
+  record Curve(
+      String environment,
+      String action,
+      int rightAnswers,
+      Optional<LearningCurve> curve,
+      Optional<Double> firstKey) {}
+
+  void curves() {
+    Map<DrillItem, List<Answer>> byItem = new TreeMap<>();
+    for (Answer a : answers) {
+      if (a.verdict().isRight() && a.timing().counts() && a.countsForMemory()) {
+        byItem.computeIfAbsent(a.item(), _ -> new ArrayList<>()).add(a);
+      }
+    }
+    List<Curve> curves =
+        byItem.entrySet().stream()
+            .map(
+                e ->
+                    new Curve(
+                        e.getKey().environment().value(),
+                        e.getKey().action().value(),
+                        e.getValue().size(),
+                        LearningCurve.fitted(
+                            e.getValue().stream().map(a -> a.timing().seconds()).toList()),
+                        firstKey(e.getValue())))
+            .toList();
+    if (json) {
+      out.println(ModelJson.answer(curves));
+      return;
+    }
+    curves.forEach(
+        c ->
+            out.printf(
+                Locale.ROOT,
+                "%-24s %-32s %4d right  %s%s%n",
+                c.environment(),
+                c.action(),
+                c.rightAnswers(),
+                c.curve()
+                    .map(
+                        t ->
+                            String.format(
+                                Locale.ROOT,
+                                "T = %.3f + %.3f n^-%.3f s",
+                                t.floor(),
+                                t.gain(),
+                                t.rate()))
+                    .orElse("no curve before " + LearningCurve.ANSWERS_FOR_A_FIT),
+                c.firstKey()
+                    .map(s -> String.format(Locale.ROOT, ", first key after %.2f s", s))
+                    .orElse("")));
+  }
+
+  private static Optional<Double> firstKey(List<Answer> answers) {
+    double[] seconds =
+        answers.stream().flatMapToDouble(a -> a.timing().firstKey().stream()).sorted().toArray();
+    return seconds.length == 0 ? Optional.empty() : Optional.of(seconds[seconds.length / 2]);
+  }
+
+  record Fit(
+      String parameters,
+      int answers,
+      int heldOut,
+      double lossBefore,
+      double lossAfter,
+      boolean used) {}
+
+  /** Whether there are answers enough for one. */
+  boolean fit(Instant now) {
+    Optional<MemoryFit> found = MemoryFitter.fit(progress.latest(), progress.parameters(), now);
+    if (found.isEmpty()) {
+      out.printf(
+          "A fit wants %d first answers of a day; there are %d.%n",
+          MemoryFitter.LEAST_ANSWERS, progress.latest().size());
+      return false;
+    }
+    MemoryFit f = found.get();
+    if (json) {
+      out.println(
+          ModelJson.answer(
+              new Fit(
+                  f.parameters().toString(),
+                  f.answers(),
+                  f.heldOut(),
+                  f.before(),
+                  f.after(),
+                  f.isUsed())));
+    } else {
+      out.printf(
+          Locale.ROOT,
+          "%s%nmade from %d answers; on the %d after them the loss is %.4f, before it was %.4f:"
+              + " %s.%n",
+          f.parameters(),
+          f.answers(),
+          f.heldOut(),
+          f.after(),
+          f.before(),
+          f.isUsed() ? "better, so it is used" : "no better, so it is not used");
+    }
+    return true;
+  }
+}
