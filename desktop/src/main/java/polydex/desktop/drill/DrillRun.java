@@ -489,7 +489,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
     List<Node> nodes = new ArrayList<>(getChildren());
     nodes.subList(nodes.indexOf(caps) + 1, nodes.size()).clear();
     nodes.add(DrillWords.verdict(answer.verdict()));
-    if (answer.kind() != Kind.SAY && answer.verdict() != Verdict.TIMED_OUT) {
+    if (answer.kind() != Kind.SAY && answer.verdict().isRight()) {
       nodes.add(Texts.words(DrillWords.time(answer)));
     }
     nodes.addAll(more);

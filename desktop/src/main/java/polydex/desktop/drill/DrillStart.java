@@ -21,6 +21,7 @@ import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.state.Drills;
 import polydex.effort.SpokenTime;
+import polydex.files.demo.DemoFile;
 import polydex.recall.DrillItem;
 import polydex.recall.DrillSettings;
 import polydex.recall.NextToLearn.Proposal;
@@ -170,7 +171,8 @@ final class DrillStart extends VBox {
     Optional<SessionPlan> plan = desk.drills().plan(new Random(0));
     Optional<Drills.Drill> drill = desk.drills().drill(new Random(0));
     boolean old = !desk.session().progress().states().isEmpty();
-    told.setVisible(old && desk.session().setting(TOLD_OF_GRADES).isEmpty());
+    boolean isDemo = desk.session().setting(DemoFile.NOW).isPresent();
+    told.setVisible(old && !isDemo && desk.session().setting(TOLD_OF_GRADES).isEmpty());
     told.setManaged(told.isVisible());
     begin.setDisable(plan.isEmpty());
     sprint.setDisable(plan.isEmpty());

@@ -33,7 +33,8 @@ final class RepeatView extends VBox {
    */
   RepeatView(Gesture wanted, Map<Modifier, String> names, Analysis found, boolean pressed) {
     super(8);
-    setAlignment(Pos.CENTER);
+    setAlignment(Pos.TOP_CENTER);
+    setMinHeight(0);
     this.pressed = pressed;
     Board board = found.workspace().world().boards().get(found.traces().setup().board());
     steps = Presses.physical(wanted, found.material().layout()).orElse(List.of());
@@ -61,13 +62,13 @@ final class RepeatView extends VBox {
     }
     keys.ifPresent(
         k -> {
-          k.of(steps.get(step)).ifPresent(getChildren()::add);
           String fingers = k.fingers(steps.get(step));
           String which =
               steps.size() > 1 ? "Step %d of %d: ".formatted(step + 1, steps.size()) : "";
           if (!fingers.isEmpty()) {
             getChildren().add(Texts.quiet(which + fingers));
           }
+          k.of(steps.get(step)).ifPresent(getChildren()::add);
         });
   }
 }

@@ -27,7 +27,8 @@ import polydex.keys.Physical;
  * key leaves free, as the effort of strokes is reckoned.
  */
 final class WantedKeys {
-  private static final double HEIGHT = 190;
+  private static final double HEIGHT = 220;
+  private static final double LEAST_HEIGHT = 110;
 
   private final Board board;
   private final Layout layout;
@@ -63,31 +64,56 @@ final class WantedKeys {
     view.showPlain(board, caps);
     view.setMaxHeight(HEIGHT);
     view.setPrefHeight(HEIGHT);
-    view.setMaxWidth(
-        HEIGHT
-            * board.places().stream().mapToDouble(p -> p.x() + p.width()).max().orElse(1)
-            / board.places().stream().mapToDouble(p -> p.y() + p.height()).max().orElse(1));
+    double wide =
+        board.places().stream().mapToDouble(p -> p.x() + p.width()).max().orElse(1)
+            / board.places().stream().mapToDouble(p -> p.y() + p.height()).max().orElse(1);
+    // With large text or in a low window it gets what is left, and goes before it can't be read.
+    view.setMinHeight(0);
+    view.setMaxWidth(HEIGHT * wide);
+    view.heightProperty()
+        .subscribe(
+            height -> {
+              view.setVisible(height.doubleValue() >= LEAST_HEIGHT);
+              view.setMaxWidth(Math.max(1, height.doubleValue() * wide));
+            });
     view.setAccessibleText("The keys that are wanted: " + fingers(step));
     return Optional.of(view);
   }
 
-  /** Which finger takes which key, in the order in which they go down. */
+  /**
+   * Which finger takes which key, in the order in which they go down. No finger takes two: the next
+   * one of the hand does.
+   */
   String fingers(Physical step) {
     List<String> said = new ArrayList<>();
+    Set<Finger> taken = EnumSet.noneOf(Finger.class);
     for (Key key : wanted(step)) {
       effort
           .finger(key)
-          .map(Finger::title)
+          .map(f -> free(f, taken))
           .ifPresent(
               f ->
                   said.add(
                       "%s with the %s%s"
                           .formatted(
                               KeyLegends.of(key, layout, names),
-                              f,
-                              f.equals(Finger.THUMB.title()) ? "" : " finger")));
+                              f.title(),
+                              f == Finger.THUMB ? "" : " finger")));
     }
     return said.isEmpty() ? "" : String.join(", ", said) + ".";
+  }
+
+  private static Finger free(Finger wanted, Set<Finger> taken) {
+    List<Finger> hand =
+        wanted.isRight()
+            ? List.of(Finger.RIGHT_LITTLE, Finger.RIGHT_RING, Finger.RIGHT_MIDDLE)
+            : List.of(Finger.LEFT_LITTLE, Finger.LEFT_RING, Finger.LEFT_MIDDLE);
+    Finger found = wanted;
+    for (int i = 0; taken.contains(found) && i < hand.size(); i++) {
+      found = hand.get(i);
+    }
+    taken.add(found);
+    return found;
   }
 
   private SequencedSet<Key> wanted(Physical step) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
@@ -46,6 +47,7 @@ import polydex.recall.Answer;
 import polydex.recall.Answer.Kind;
 import polydex.recall.Answer.Verdict;
 import polydex.recall.DrillItem;
+import polydex.recall.ItemState;
 import polydex.recall.Prompt;
 import polydex.recall.Question;
 
@@ -138,7 +140,8 @@ class DrillRunTest implements Navigation {
   private void begin(Question... questions) {
     Analysis analysis = found();
     WaitForAsyncUtils.waitForAsyncFx(
-        9000, () -> run.begin(new ArrayList<>(List.of(questions)), analysis));
+        9000,
+        () -> run.begin(new ArrayList<>(List.of(questions)), analysis, Duration.ofMinutes(10)));
     read();
   }
 
@@ -165,8 +168,11 @@ class DrillRunTest implements Navigation {
                 .toList());
   }
 
-  private void next() {
-    WaitForAsyncUtils.waitForAsyncFx(9000, () -> run.commands().getFirst().run().run());
+  /** After a wrong answer the wanted gesture is pressed, which counts nowhere and goes on. */
+  private void repeat(String wanted) {
+    read();
+    press(wanted);
+    read();
     read();
   }
 
@@ -231,19 +237,64 @@ class DrillRunTest implements Navigation {
     begin(question(Kind.DO, prompt(SAVE), 1, 1));
     press("Ctrl+Shift+F9");
     assertThat(shown()).contains("Not this one", "Another key.", "Wanted:");
-    next();
+    repeat("Ctrl+S");
     press("Alt+S");
     assertThat(shown()).contains("With Alt instead.");
-    next();
+    repeat("Ctrl+S");
     assertThat(shown()).contains("3 of 3");
     press("Ctrl+Shift+F9");
-    next();
+    repeat("Ctrl+S");
     assertThat(ended).isEqualTo(1);
     begin(question(Kind.DO, prompt(SAVE), 1, 1));
     press("Ctrl");
     press("Ctrl+S");
     assertThat(shown()).contains("Right, after a correction");
     assertThat(answers().getLast().grade().number()).isEqualTo(2);
+  }
+
+  @Test
+  void afterAWrongAnswerTheHandDoesItRightOnceWhichCountsNowhere() {
+    int before = session.progress().state(SAVE).map(ItemState::answers).orElse(0);
+    begin(question(Kind.DO, prompt(SAVE), 1, 1));
+    press("Ctrl+Shift+F9");
+    assertThat(shown())
+        .contains("Press it right once; that counts nowhere:")
+        .contains("Ctrl with the left little finger, S with the left ring finger.");
+    assertThat(run.lookup(".board-key-wanted")).isNotNull();
+    read();
+    // Wrong once more: nothing is counted, and it is asked again.
+    press("Alt+S");
+    assertThat(shown()).contains("Not yet. Once more:", "Not this one");
+    press("Ctrl+S");
+    read();
+    read();
+    assertThat(shown()).contains("2 of 2").doesNotContain("Not this one");
+    assertThat(session.progress().state(SAVE).orElseThrow().answers()).isEqualTo(before + 1);
+    assertThat(answers().getLast().verdict()).isEqualTo(Verdict.WRONG);
+    // Who can't press it goes on without, by holding Space.
+    press("Ctrl+Shift+F9");
+    WaitForAsyncUtils.waitForAsyncFx(9000, () -> run.hint(true));
+    read();
+    assertThat(shown()).contains("3 of 3");
+  }
+
+  @Test
+  void aDrillEndsWithItsMinutesAndTheRestWaits() {
+    Analysis analysis = found();
+    List<Question> two =
+        List.of(question(Kind.DO, prompt(SAVE), 1, 1), question(Kind.DO, prompt(COPY), 1, 1));
+    WaitForAsyncUtils.waitForAsyncFx(
+        9000, () -> run.begin(new ArrayList<>(two), analysis, Duration.ofMillis(200)));
+    read();
+    press("Ctrl+S");
+    for (int i = 0; i < 60 && ended == 0; i++) {
+      WaitForAsyncUtils.sleep(50, TimeUnit.MILLISECONDS);
+    }
+    assertThat(ended).isEqualTo(1);
+    assertThat(WaitForAsyncUtils.waitForAsyncFx(9000, run::left)).isEqualTo(1);
+    Answer.Timing timing = answers().getLast().timing();
+    assertThat(timing.firstKey()).isPresent();
+    assertThat(timing.firstKey().getAsDouble()).isLessThanOrEqualTo(timing.seconds());
   }
 
   @Test
@@ -257,7 +308,7 @@ class DrillRunTest implements Navigation {
     WaitForAsyncUtils.waitForAsyncFx(
         9000,
         () -> {
-          run.begin(new ArrayList<>(List.of(save)), analysis);
+          run.begin(new ArrayList<>(List.of(save)), analysis, Duration.ofMinutes(10));
           run.pressed(f9, System.nanoTime());
         });
     read();

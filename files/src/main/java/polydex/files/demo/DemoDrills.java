@@ -88,7 +88,7 @@ final class DemoDrills {
                 workspace, standing, Knowledge.Practice.NONE, this::since, DemoHistory.ZONE, day)
             .nextToLearn(hooks);
     for (int i = 0; i < materials.size(); i++) {
-      session(materials.get(i), next, day, DemoHistory.at(day, 600 + i * 12_000));
+      session(materials.get(i), next, day, DemoHistory.at(day, 600 + i * 12_000), i == 0 ? 2 : 1);
     }
   }
 
@@ -105,9 +105,10 @@ final class DemoDrills {
         .map(at -> at.atZone(DemoHistory.ZONE).toLocalDate());
   }
 
-  private void session(Material material, NextToLearn proposals, LocalDate day, Instant start) {
+  private void session(
+      Material material, NextToLearn proposals, LocalDate day, Instant start, int most) {
     List<DrillItem> next =
-        proposals.of(material, progress, Learning.NOTHING, day, 2).stream()
+        proposals.of(material, progress, Learning.NOTHING, day, most).stream()
             .map(NextToLearn.Proposal::item)
             .toList();
     Pace pace = progress.history().pace();
