@@ -64,6 +64,7 @@ class ArchitectureTest {
                   "java.math..",
                   "org.ojalgo..",
                   "org.jgrapht..",
+                  "org.hipparchus..",
                   "org.threeten.extra..",
                   "org.jspecify.."));
 

@@ -34,7 +34,7 @@ class DrillWindowTest extends InWindow {
 
   private void begin() {
     person.keys("Alt+D");
-    person.untilShown("are due");
+    person.untilShown("questions, about");
     person.keys("Enter");
   }
 
@@ -83,7 +83,7 @@ class DrillWindowTest extends InWindow {
   }
 
   @Test
-  void aDrillTakesRealKeysTellsMistakesApartAndStoresEveryAnswer() {
+  void aDrillTakesRealKeysTellsMistakesApartAndStoresEveryAnswer(FxRobot robot) {
     int before = answers().size();
     begin();
     int right = 0;
@@ -100,8 +100,8 @@ class DrillWindowTest extends InWindow {
         right++;
       } else {
         person.keys("Ctrl+F9");
-        person.untilShown("Wanted:");
-        person.keys("Enter");
+        person.untilShown("Press it right once");
+        hold(robot, KeyCode.SPACE);
       }
     }
     int asked = right;
@@ -119,7 +119,10 @@ class DrillWindowTest extends InWindow {
     prompt(1);
     person.keys("Shift+F9");
     person.untilShown("Shift+F9 is bound nowhere.");
-    person.keys("Enter");
+    // The hand does it right once, where the robot can; else it is passed over.
+    pause(300);
+    gesture(asked())
+        .ifPresentOrElse(g -> person.keys(g.toString()), () -> hold(robot, KeyCode.SPACE));
     prompt(2);
     hold(robot, KeyCode.SPACE);
     person.untilShown("Hold Space again to see the keys.");
@@ -161,7 +164,7 @@ class DrillWindowTest extends InWindow {
   @Test
   void proposalsArePutOffDroppedAndMarkedAndAllOfItIsUndone() {
     person.keys("Alt+D");
-    person.untilShown("are due");
+    person.untilShown("questions, about");
     person.keys("Alt+N");
     ListView<Proposal> next = person.list("What to learn next");
     List<DrillItem> first = items(next);
@@ -194,7 +197,7 @@ class DrillWindowTest extends InWindow {
   @Test
   void howItGoesShowsEveryItemWithItsCurves() {
     person.keys("Alt+D");
-    person.untilShown("are due");
+    person.untilShown("questions, about");
     person.keys("F7");
     person.untilShown("drilled actions are fluent");
     person.untilShown("Due in the next two weeks");

@@ -74,24 +74,28 @@ class MouseWindowTest extends InWindow {
 
   @Test
   void todaySaysWhatToDoAndEachActsWithOneKey() {
-    person.untilShown("due, about");
+    person.untilShown("questions, about");
     person.untilShown("Costs most with the mouse");
     person.untilShown("Hours a year");
     person.until("the first thing to do has the focus", () -> person.focus() != null);
-    // Nothing new is worth much; the others are one key away, and the first of them is marked.
-    person.until("what costs most", () -> numbered("2").isPresent());
+    // What pays most is marked by one key, the others by another and their digit.
+    person.until("what costs most", () -> numbered("3").isPresent());
     person.keys("1");
+    person.untilShown("Marked for drills: ");
+    person.keys("Ctrl+Z");
+    person.untilShown("Taken back: Marked");
+    person.keys("2");
     person.untilShown("Mark for the next drill");
     person.keys("1");
     person.untilShown("Marked for drills: ");
     person.keys("Ctrl+Z");
     person.untilShown("Taken back: Marked");
     // What stands in the way is followed.
-    person.until("conflicts", () -> numbered("4").isPresent());
-    person.keys("4");
+    person.until("conflicts", () -> numbered("5").isPresent());
+    person.keys("5");
     person.untilShown("conflicts in this setup");
     person.keys("Alt+T");
-    person.untilShown("due, about");
+    person.untilShown("questions, about");
     person.keys("F8");
     person.untilShown("The week from 8 March to 14 March");
     person.untilShown("For the next week");
@@ -99,7 +103,7 @@ class MouseWindowTest extends InWindow {
     person.keys("F7");
     person.untilShown("Other pictures");
     person.keys("Alt+T");
-    person.untilShown("due, about");
+    person.untilShown("questions, about");
     person.until(
         "the drill has the focus", () -> person.focusIs(n -> "by-Enter".equals(n.getId())));
     person.keys("Enter");
@@ -111,18 +115,17 @@ class MouseWindowTest extends InWindow {
   @Test
   void theFocusStaysWhereItIsWhenThePageIsMadeAnew() {
     person.untilShown("Costs most with the mouse");
-    person.until("what to learn", () -> numbered("2").isPresent());
+    person.until("what to learn", () -> numbered("1").isPresent());
     person.until(
         "the focus is on the page", () -> person.focusIs(n -> "by-Enter".equals(n.getId())));
     person.keys("Tab");
-    person.keys("Tab");
-    person.until("on the second line", () -> person.focusIs(n -> "by-2".equals(n.getId())));
+    person.until("on the first line", () -> person.focusIs(n -> "by-1".equals(n.getId())));
     Node before = person.focus();
     // Marking changes what is to be learned, so every line is made again.
-    person.keys("2");
+    person.keys("1");
     person.untilShown("Marked for drills: ");
     person.until("made again", () -> before.getScene() == null);
-    person.until("where it was", () -> person.focusIs(n -> "by-2".equals(n.getId())));
+    person.until("where it was", () -> person.focusIs(n -> "by-1".equals(n.getId())));
   }
 
   @Test
@@ -259,13 +262,15 @@ class MouseWindowTest extends InWindow {
     person.untilShown("A gesture to wish for");
     // Keys are drawn, in the words of where they are pressed.
     assertThat(person.shown()).noneMatch(t -> t.contains("Shift+")).contains("Shift");
+    // The demo has three wishes, of which this may be one, now on other keys.
+    assertThat(session.workspace().get().mouse().wishes()).hasSize(3);
     person.keys("1");
     person.untilShown("Wished for: ");
-    // The demo has three wishes, of which this is one, now on other keys.
-    assertThat(session.workspace().get().mouse().wishes()).hasSize(3);
+    int wished = session.workspace().get().mouse().wishes().size();
+    assertThat(wished).isBetween(3, 4);
     person.keys("F6");
     person.untilShown("since 2031-03-14");
-    for (int left = 2; left >= 0; left--) {
+    for (int left = wished - 1; left >= 0; left--) {
       int fewer = left;
       person.keys("Delete");
       person.until("it is gone", () -> session.workspace().get().mouse().wishes().size() == fewer);

@@ -136,22 +136,14 @@ final class DrillAfter extends VBox {
    * @param left how many questions were left when the minutes were over, or it was left
    */
   void show(SessionReport report, int left) {
-    heading.setText(
-        "%d of %d right".formatted(report.right(), report.answers())
-            + (left == 0
-                ? ""
-                : left == 1 ? "; 1 question is left" : "; %d questions are left".formatted(left)));
+    heading.setText("%d of %d right".formatted(report.right(), report.answers()));
     next.setText(
-        desk.drills()
-            .drill(new Random(0))
-            .map(
-                d ->
-                    d.questions().isEmpty()
-                        ? "Nothing more is worth asking now. F5 trains what is known but slow."
-                        : "F5 goes on: "
-                            + d.says(desk.session().now(), desk.session().zone())
-                            + ".")
-            .orElse(""));
+        left > 0
+            ? "%s left; Esc, then Enter goes on with %s."
+                .formatted(
+                    left == 1 ? "1 question is" : left + " questions are",
+                    left == 1 ? "it" : "them")
+            : more());
     List<Line> lines = new ArrayList<>();
     report
         .newlyFluent()
@@ -200,6 +192,18 @@ final class DrillAfter extends VBox {
                         p -> p.only(List.of(s.item()), AGAIN))));
     list.getItems().setAll(lines);
     list.getSelectionModel().selectFirst();
+  }
+
+  /** What there is to do once all was asked. */
+  private String more() {
+    return desk.drills()
+        .drill(new Random(0))
+        .map(
+            d ->
+                d.questions().isEmpty()
+                    ? "Nothing more is worth asking now. F5 trains what is known but slow."
+                    : "F5 goes on: " + d.says(desk.session().now(), desk.session().zone()) + ".")
+        .orElse("");
   }
 
   private static String why(SessionReport.Why why) {

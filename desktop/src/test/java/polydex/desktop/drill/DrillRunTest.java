@@ -259,7 +259,7 @@ class DrillRunTest implements Navigation {
     press("Ctrl+Shift+F9");
     assertThat(shown())
         .contains("Press it right once; that counts nowhere:")
-        .contains("Ctrl with the left little finger, S with the left ring finger.");
+        .contains("Ctrl with the right little finger, S with the left ring finger.");
     assertThat(run.lookup(".board-key-wanted")).isNotNull();
     read();
     // Wrong once more: nothing is counted, and it is asked again.
