@@ -228,6 +228,8 @@ class HostileInputTest {
         "drill --forecast 2147483647 --demo",
         "drill --forecast -1 --demo",
         "drill --zone Nowhere/None --demo",
+        "drill --parameters NaN --demo",
+        "drill --parameters \u001b[2J --demo",
         "trace --demo Ctrl+{1..9}",
         "trace --demo \u001b[2J",
         "find --demo \u202egnp",

@@ -11,6 +11,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -58,7 +59,12 @@ class AnswerListTest {
         any(List.of(Kind.values()), random),
         any(List.of(Verdict.values()), random),
         new Answer.Timing(
-            random.nextInt(9_000) / 1000.0, random.nextBoolean(), random.nextInt(99) / 10.0),
+            random.nextInt(9_000) / 1000.0,
+            random.nextBoolean(),
+            random.nextInt(99) / 10.0,
+            random.nextBoolean()
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(random.nextInt(9_000) / 1000.0)),
         asked,
         random.nextBoolean() ? "" : Gesture.parse(any(GESTURES, random)).toString(),
         random.nextBoolean() ? Optional.empty() : Optional.of(item(random)));

@@ -19,6 +19,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
@@ -64,7 +65,8 @@ class StoreTest {
         NOW.plusMillis(i),
         Answer.Kind.values()[i % 5],
         Answer.Verdict.values()[i % 5],
-        new Answer.Timing(1.25, i % 2 == 0, 1.5),
+        new Answer.Timing(
+            1.25, i % 2 == 0, 1.5, i % 3 == 0 ? OptionalDouble.empty() : OptionalDouble.of(0.75)),
         Gesture.parse("Ctrl+K \"a\\\"b\""),
         "Ctrl+S",
         i % 2 == 0
