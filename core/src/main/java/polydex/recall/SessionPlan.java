@@ -294,17 +294,16 @@ public final class SessionPlan {
                 .filter(g -> g.size() == 1 && !g.getFirst().isNew())
                 .map(List::getFirst)
                 .filter(q -> q.prompt().member().isEmpty())
+                .filter(q -> material.actions(q.prompt().item().environment()).size() > 2)
                 .toList());
     int some = mixed.size() / SAY_EVERY;
     Collections.shuffle(alone, random);
     for (Question question : alone.subList(0, Math.min(some, alone.size()))) {
       List<ActionId> choices = choices(question.prompt().item());
-      if (choices.size() > 2) {
-        int earliest = Math.max(mixed.indexOf(List.of(question)) + 1, mixed.size() / 2);
-        mixed.add(
-            earliest + random.nextInt(mixed.size() - earliest + 1),
-            List.of(new Question(Kind.SAY, question.prompt(), 1, 1, false, choices)));
-      }
+      int earliest = Math.max(mixed.indexOf(List.of(question)) + 1, mixed.size() / 2);
+      mixed.add(
+          earliest + random.nextInt(mixed.size() - earliest + 1),
+          List.of(new Question(Kind.SAY, question.prompt(), 1, 1, false, choices)));
     }
   }
 

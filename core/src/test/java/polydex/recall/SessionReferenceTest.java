@@ -193,6 +193,10 @@ class SessionReferenceTest {
     List<Question> known = does.stream().filter(q -> !fresh.contains(item(q))).toList();
     checkSaid(asked, does, known, pairs.size() / 2 + once.size() + fresh.size());
     checkChain(progress, asked, size);
+    // How many there are is no matter of chance: it is promised before they are mixed.
+    SessionPlan again =
+        new SessionPlan(MATERIAL, progress, settings, gains, now, new Random(seed + 1));
+    assertThat(again.session(Duration.ofMinutes(minutes), next)).hasSameSizeAs(asked);
   }
 
   private static void checkPairs(Progress progress, List<Question> pairs, int most) {

@@ -5,6 +5,7 @@ import java.util.Collections;
 import java.util.List;
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
+import javafx.scene.Parent;
 import javafx.scene.Scene;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -20,6 +21,10 @@ import polydex.desktop.Shell;
 final class Latency {
   private static final int ANSWERS = 200;
   private static final int WARM_UP = 30;
+
+  /** After so long an answer is painted for certain. */
+  private static final Duration PAINTED = Duration.millis(120);
+
   private static final double FRAME_MILLIS = 1000 / 60.0;
 
   private final Stage stage;
@@ -96,17 +101,27 @@ final class Latency {
                   .measure());
       return;
     }
-    boolean words = stage.getScene().getRoot().lookup(".five-rows") != null;
+    Parent root = stage.getScene().getRoot();
+    if (root.lookup(".prompt") == null) {
+      // The drill is over: what is still worth asking, or slow, is another.
+      fingers.press("F5", () -> Fingers.after(Duration.millis(300), this::answer));
+      return;
+    }
+    boolean words = root.lookup(".five-rows") != null;
     answered++;
     // Not always after the same time, or every key would fall on the same part of a frame.
     Fingers.after(
         Duration.millis(200 + answered * 7 % 17),
         () ->
             fingers.press(
-                words ? "DIGIT1" : "CONTROL+F9",
-                () ->
-                    fingers.press(
-                        "ENTER", () -> Fingers.after(Duration.millis(50), this::answer))));
+                words ? "DIGIT1" : "CONTROL+F9", () -> Fingers.after(PAINTED, this::goOn)));
+  }
+
+  /** What is to be pressed right is passed over by holding Space. */
+  private void goOn() {
+    boolean repeats = stage.getScene().getRoot().lookup(".board-key-wanted") != null;
+    fingers.press(
+        repeats ? "HOLD SPACE" : "ENTER", () -> Fingers.after(Duration.millis(50), this::answer));
   }
 
   private static void print(String what, List<Double> millis) {

@@ -47,7 +47,10 @@ public final class Archive {
   private static final String MANIFEST = "manifest.json";
   private static final long MOST_BYTES = 8L << 30;
 
-  /** Since this version of the tables only tables have come, which an older archive lacks. */
+  /**
+   * Since this version only tables have come, and columns at the end of them that may be empty;
+   * both an older archive lacks.
+   */
   private static final int OLDEST_VERSION = 7;
 
   private static final int ROWS_AT_ONCE = 2000;
@@ -67,6 +70,7 @@ public final class Archive {
           "setup",
           "remembered",
           "answer",
+          "memory_fit",
           "learning",
           "accepted",
           "sighting",
@@ -246,9 +250,13 @@ public final class Archive {
       // Not closed, which would close the archive.
       CSVParser parser = CSVParser.builder().setReader(text).setFormat(CSV).get();
       boolean header = true;
+      int given = 0;
       for (CSVRecord record : parser) {
-        if (record.size() != columns.names().size()
-            || (header && !record.toList().equals(columns.names()))) {
+        if (header) {
+          given = Math.min(record.size(), columns.names().size());
+        }
+        if (record.size() != given
+            || (header && !record.toList().equals(columns.names().subList(0, given)))) {
           throw wrong(
               archive,
               "has a line in %s.csv that has not the columns %s"
@@ -258,8 +266,8 @@ public final class Archive {
           header = false;
           continue;
         }
-        for (int i = 0; i < record.size(); i++) {
-          insert.setObject(i + 1, columns.read(i, record.get(i)));
+        for (int i = 0; i < columns.names().size(); i++) {
+          insert.setObject(i + 1, i < given ? columns.read(i, record.get(i)) : null);
         }
         insert.addBatch();
         if (++rows % ROWS_AT_ONCE == 0) {

@@ -36,6 +36,16 @@ record Columns(String table, List<String> names, List<String> types, List<String
     return new Columns(table, names, types, keys);
   }
 
+  /** Of these those that another table of the name has as well; all where it tells of none. */
+  Columns thatAreIn(Columns other) {
+    if (other.names().isEmpty()) {
+      return this;
+    }
+    List<String> both = names.stream().filter(other.names()::contains).toList();
+    return new Columns(
+        table, both, both.stream().map(n -> types.get(names.indexOf(n))).toList(), keys);
+  }
+
   /** All rows, in the order of their keys or against it. */
   String select(boolean fromTheEnd) {
     List<String> order = fromTheEnd ? keys.stream().map(k -> k + " DESC").toList() : keys;

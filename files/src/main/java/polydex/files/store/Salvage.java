@@ -8,6 +8,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -75,8 +76,18 @@ public final class Salvage {
     }
   }
 
+  /** The columns that a damaged file says it has; none where that can't be read either. */
+  private static Columns told(Connection from, String table) {
+    try {
+      return Columns.of(from, table);
+    } catch (SQLException e) {
+      return new Columns(table, List.of(), List.of(), List.of());
+    }
+  }
+
   private static long copy(Connection from, Connection into, String table) throws SQLException {
-    Columns columns = Columns.of(into, table);
+    // An older file lacks what has come since; what it has is saved.
+    Columns columns = Columns.of(into, table).thatAreIn(told(from, table));
     String insert = columns.insert().replace("INSERT", "INSERT OR IGNORE");
     long rows = 0;
     for (boolean fromTheEnd : new boolean[] {false, true}) {

@@ -1,5 +1,6 @@
 package polydex.files.store;
 
+import static java.util.stream.Collectors.joining;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -11,6 +12,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.sql.Connection;
+import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.Statement;
 import java.time.DayOfWeek;
@@ -19,6 +21,7 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -27,6 +30,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.zip.ZipEntry;
+import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -37,6 +41,7 @@ import polydex.files.demo.DemoFile;
 import polydex.log.Deed;
 import polydex.log.Device;
 import polydex.log.LogEvent;
+import polydex.recall.Answer;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
 
@@ -161,6 +166,80 @@ class KeepingTest {
           .isInstanceOf(FileProblem.class)
           .hasMessageContaining("Nothing was taken");
       assertThat(made).doesNotExist();
+    }
+  }
+
+  @Test
+  void everyTableOfAFileIsInTheArchive() throws Exception {
+    List<String> found = new ArrayList<>();
+    try (Connection in = FileGate.readOnly(demo());
+        Statement statement = in.createStatement();
+        ResultSet row =
+            statement.executeQuery("SELECT name FROM sqlite_schema WHERE type = 'table'")) {
+      while (row.next()) {
+        found.add(row.getString(1));
+      }
+    }
+    found.removeIf(t -> t.startsWith("sqlite_") || t.startsWith("flyway"));
+    assertThat(found).containsExactlyInAnyOrderElementsOf(Archive.TABLES);
+  }
+
+  /** Before fits were kept, and when answers did not say when the first key went down. */
+  @Test
+  void anOlderArchiveIsReadAndAnOlderFileIsSavedWithAllItHas() throws Exception {
+    Path file = demo();
+    Path archive = folder.resolve("all.zip");
+    List<Answer> answers = new ArrayList<>();
+    try (Store store = Store.open(file)) {
+      store.archive(archive, NOW);
+      store.answers(answers::add);
+    }
+    Path older = folder.resolve("older.zip");
+    try (ZipFile zip = new ZipFile(archive.toFile());
+        ZipOutputStream out = new ZipOutputStream(Files.newOutputStream(older))) {
+      for (ZipEntry entry : Collections.list(zip.entries())) {
+        String text = new String(zip.getInputStream(entry).readAllBytes(), StandardCharsets.UTF_8);
+        if (entry.getName().equals("answer.csv")) {
+          text = text.lines().map(l -> l.replaceFirst(",[^,]*$", "\r\n")).collect(joining());
+        } else if (entry.getName().equals("manifest.json")) {
+          text = text.replaceFirst("\"memory_fit\"[^,]*,", "").replace(": 10,", ": 9,");
+        }
+        if (!entry.getName().equals("memory_fit.csv")) {
+          out.putNextEntry(new ZipEntry(entry.getName()));
+          out.write(text.getBytes(StandardCharsets.UTF_8));
+        }
+      }
+    }
+    Path again = folder.resolve("again.polydex");
+    Archive.read(older, again);
+    assertSameButForTheFirstKey(again, answers);
+
+    Path old = folder.resolve("old.polydex");
+    Files.copy(file, old);
+    try (Connection in = DriverManager.getConnection("jdbc:sqlite:" + old);
+        Statement statement = in.createStatement()) {
+      statement.execute("ALTER TABLE answer DROP COLUMN first_key");
+      statement.execute("DROP TABLE memory_fit");
+    }
+    Path saved = folder.resolve("saved.polydex");
+    Salvage.of(old, saved);
+    assertSameButForTheFirstKey(saved, answers);
+  }
+
+  private static void assertSameButForTheFirstKey(Path file, List<Answer> answers)
+      throws Exception {
+    List<Answer> found = new ArrayList<>();
+    try (Store store = Store.open(file)) {
+      store.answers(found::add);
+      assertThat(store.fits().list()).isEmpty();
+    }
+    assertThat(found).hasSameSizeAs(answers);
+    for (int i = 0; i < found.size(); i++) {
+      Answer.Timing was = answers.get(i).timing();
+      assertThat(found.get(i).timing())
+          .isEqualTo(new Answer.Timing(was.seconds(), was.counts(), was.expected()));
+      assertThat(found.get(i).item()).isEqualTo(answers.get(i).item());
+      assertThat(found.get(i).verdict()).isEqualTo(answers.get(i).verdict());
     }
   }
 
