@@ -23,6 +23,7 @@ public final class Progress {
   private final Map<DrillItem, Instant> fluentSince = new HashMap<>();
   private final Confusions confusions = new Confusions();
   private final DrillHistory history = new DrillHistory();
+  private final Overdue overdue = new Overdue();
 
   /**
    * Nothing answered yet.
@@ -67,6 +68,7 @@ public final class Progress {
                       : before.next(answer, today, parameters);
               if (before == null || before.day() != today) {
                 note(answer, before);
+                overdue.moved(before, after);
               }
               history.add(answer, today, before, after);
               if (after.isFluent() && (before == null || !before.isFluent())) {
@@ -79,9 +81,7 @@ public final class Progress {
   /** The first answer of a day says that the one before has ended, and with what still due. */
   private void closeDayBefore(Answer answer) {
     if (history.closes(days.of(answer.at()))) {
-      Instant end = history.last();
-      double usual = DrillSettings.USUAL.retention();
-      history.close((int) states.values().stream().filter(s -> s.isDue(end, usual)).count());
+      history.close(overdue.on(days.of(history.last())));
     }
   }
 

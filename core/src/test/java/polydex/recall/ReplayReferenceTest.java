@@ -146,12 +146,42 @@ class ReplayReferenceTest {
           assertThat(state.isDue(now, 0.9)).isEqualTo(!state.due(0.9).isAfter(now));
         });
     DrillHistory history = progress.history();
+    checkWhatWasLeft(answers, history, w);
     assertThat(history.byDay().values().stream().mapToInt(DrillHistory.Day::answers).sum())
         .isEqualTo(answers.size());
     assertThat(history.byDay().values().stream().mapToInt(DrillHistory.Day::begun).sum())
         .isEqualTo(byItem.size());
     assertThat(history.fluent(new EnvironmentId("app"), progress.days().of(now)))
         .isEqualTo((int) progress.states().values().stream().filter(ItemState::isFluent).count());
+  }
+
+  /** What was due when a day with answers had ended, from all answers up to it. */
+  private static void checkWhatWasLeft(List<Answer> answers, DrillHistory history, double... w) {
+    LocalDate last = answers.getLast().at().atZone(ZONE).toLocalDate();
+    history
+        .byDay()
+        .forEach(
+            (number, day) -> {
+              LocalDate date = LocalDate.ofEpochDay(number);
+              Map<DrillItem, List<Answer>> until = new HashMap<>();
+              answers.stream()
+                  .filter(a -> a.kind() != Kind.SAY)
+                  .filter(a -> !a.at().atZone(ZONE).toLocalDate().isAfter(date))
+                  .forEach(a -> until.computeIfAbsent(a.item(), _ -> new ArrayList<>()).add(a));
+              long due =
+                  until.values().stream()
+                      .filter(
+                          all -> {
+                            TreeMap<LocalDate, Answer> firsts = new TreeMap<>();
+                            all.forEach(
+                                a -> firsts.putIfAbsent(a.at().atZone(ZONE).toLocalDate(), a));
+                            double s = reference(all, firsts.lastEntry().getValue().at(), w).s();
+                            long wait = Math.max(1, (long) s);
+                            return !firsts.lastKey().plusDays(wait).isAfter(date);
+                          })
+                      .count();
+              assertThat(day.left()).isEqualTo(date.equals(last) ? 0 : (int) due);
+            });
   }
 
   /** The pairs counted by looking through the whole log for each of them. */
