@@ -85,6 +85,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
   private boolean interrupted;
   private long shownAt;
   private long end;
+  private java.time.Duration most = java.time.Duration.ZERO;
   private Pace pace = Pace.UNKNOWN;
   private Optional<DrillWords> words = Optional.empty();
   private Optional<AnswerCheck> check = Optional.empty();
@@ -118,7 +119,8 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
    */
   void begin(List<Question> questions, Analysis found, java.time.Duration atMost) {
     queue = new DrillQueue(questions);
-    end = System.nanoTime() + atMost.toNanos();
+    most = atMost;
+    end = System.nanoTime() + most.toNanos();
     answers.clear();
     before.clear();
     questions.forEach(
@@ -145,9 +147,13 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
     return stage == Stage.IDLE ? queue.left() : 0;
   }
 
-  /** Goes on where it was left; what can no longer be asked in the setup is passed over. */
+  /**
+   * Goes on where it was left, for as long again at most; what can no longer be asked in the setup
+   * is passed over.
+   */
   void goOn(Analysis found) {
     use(found);
+    end = System.nanoTime() + most.toNanos();
     queue.keepOnly(item -> found.material().prompt(item).isPresent());
     askOrFinish();
   }

@@ -292,6 +292,8 @@ class DrillRunTest implements Navigation {
     }
     assertThat(ended).isEqualTo(1);
     assertThat(WaitForAsyncUtils.waitForAsyncFx(9000, run::left)).isEqualTo(1);
+    WaitForAsyncUtils.waitForAsyncFx(9000, () -> run.goOn(analysis));
+    assertThat(shown()).contains("2 of 2");
     Answer.Timing timing = answers().getLast().timing();
     assertThat(timing.firstKey()).isPresent();
     assertThat(timing.firstKey().getAsDouble()).isLessThanOrEqualTo(timing.seconds());
