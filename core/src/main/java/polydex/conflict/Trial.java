@@ -217,7 +217,7 @@ public final class Trial {
         changes.put(setup.id(), changed.stream().distinct().toList());
       }
     }
-    Set<EnvironmentId> changed = changed(after);
+    Set<EnvironmentId> changed = changed(after, sameWorld);
     if (!changed.isEmpty()) {
       lookAtHabits();
       Map<String, Conflict> habits = habits(after, changed::contains);
@@ -267,9 +267,8 @@ public final class Trial {
   }
 
   /** The environments whose habits a fix may change; those of all others stay as they were. */
-  private Set<EnvironmentId> changed(Situation after) {
+  private Set<EnvironmentId> changed(Situation after, boolean sameWorld) {
     Set<EnvironmentId> changed = new HashSet<>();
-    boolean sameWorld = after.world().equals(situation.world());
     after
         .setups()
         .forEach(

@@ -35,6 +35,11 @@ final class AskingTable {
   };
 
   /**
+   * Where it is best not asked at all: a wait that nobody lives to see, of which there is a log.
+   */
+  private static final double NEVER = 4_000;
+
+  /**
    * What follows each state and wait, whatever the price: of one person's memory, worked out once.
    */
   static final class Transitions {
@@ -113,7 +118,7 @@ final class AskingTable {
       double moved = 0;
       for (int state = value.length - 1; state >= 0; state--) {
         double best = of.never[state];
-        double when = Double.POSITIVE_INFINITY;
+        double when = NEVER;
         for (int t = 0; t < WAITS.length; t++) {
           double r = of.recall[state][t];
           double then =
@@ -128,7 +133,7 @@ final class AskingTable {
         }
         moved = Math.max(moved, Math.abs(best - value[state]));
         value[state] = best;
-        wait[state] = Math.log(Math.min(when, 10 * WAITS[WAITS.length - 1]));
+        wait[state] = Math.log(when);
       }
       if (moved < SAME) {
         break;

@@ -96,7 +96,7 @@ public final class DrillHistory {
   /** Takes in an answer that is not older than those before. */
   void add(Answer answer, long day) {
     if (day != today) {
-      closeDay(0);
+      close(0);
       today = day;
       last = Instant.MIN;
     }
@@ -105,14 +105,6 @@ public final class DrillHistory {
     double took = pause <= LONGEST_PAUSE ? pause : YearlyCost.SECONDS_AN_ANSWER;
     running = running.and(answer.verdict().isRight(), took);
     last = answer.at();
-  }
-
-  /** The day that runs is kept beside the others, so that an answer touches no tree. */
-  private void closeDay(int left) {
-    if (running.answers() > 0) {
-      byDay.put(today, running.leaving(left));
-    }
-    running = Day.NOTHING;
   }
 
   /** Whether an answer of this day is the first of it, and closes the day before. */
@@ -125,9 +117,15 @@ public final class DrillHistory {
     return last;
   }
 
-  /** Ends the day that runs, leaving so many items that were due. */
+  /**
+   * Ends the day that runs, leaving so many items that were due. It is kept beside the others until
+   * then, so that an answer touches no tree.
+   */
   void close(int left) {
-    closeDay(left);
+    if (running.answers() > 0) {
+      byDay.put(today, running.leaving(left));
+    }
+    running = Day.NOTHING;
   }
 
   /**

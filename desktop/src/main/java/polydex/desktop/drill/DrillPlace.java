@@ -221,12 +221,11 @@ public final class DrillPlace implements Place {
 
   /** What is worth asking still, or else what is slow. */
   private void more() {
-    boolean any = desk.drills().drill(random).filter(d -> !d.questions().isEmpty()).isPresent();
-    if (any) {
-      begin();
-    } else {
-      slow();
-    }
+    desk.drills()
+        .drill(random)
+        .map(Drills.Drill::questions)
+        .filter(q -> !q.isEmpty())
+        .ifPresentOrElse(this::ask, this::slow);
   }
 
   private void sprint() {

@@ -220,8 +220,8 @@ final class DrillProgress extends VBox {
             f ->
                 String.format(
                     Locale.ROOT,
-                    " How you forget was reckoned from %,d answers on %s: it foretells later ones"
-                        + " with a loss of %.2f, where people at large would give %.2f.",
+                    " How you forget was reckoned from %,d answers on %s: later ones were foretold"
+                        + " with a loss of %.2f by it, and of %.2f by what was used before.",
                     f.answers(),
                     DAY.format(f.at().atZone(progressZone())),
                     f.after(),

@@ -312,8 +312,9 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
     if (!isPressing()) {
       return;
     }
-    if (!held.isEmpty()) {
-      check.orElseThrow().touched((System.nanoTime() - shownAt) / NANOS);
+    double seconds = (System.nanoTime() - shownAt) / NANOS;
+    if (!held.isEmpty() && seconds >= TOO_SOON) {
+      check.orElseThrow().touched(seconds);
     }
     if (check.orElseThrow().made().isEmpty()) {
       caps.getChildren()

@@ -25,7 +25,6 @@ import polydex.files.demo.DemoFile;
 import polydex.recall.DrillItem;
 import polydex.recall.DrillSettings;
 import polydex.recall.NextToLearn.Proposal;
-import polydex.recall.SessionPlan;
 
 /** What is due, how long it takes, what to learn next and why; a drill begins here. */
 final class DrillStart extends VBox {
@@ -82,7 +81,7 @@ final class DrillStart extends VBox {
             this::row,
             p -> desk.titles().action(p.item().action()),
             Texts.quiet(
-                "Nothing new would pay back its learning within half a year. F2 in Look up marks an"
+                "Nothing new would pay back its learning within half a year. Ctrl+D in Look up marks an"
                     + " action nevertheless. A binding for what has none (Mouse), another setup"
                     + " (Ctrl+U) or another application (Sheets) may pay."));
     begin.setDefaultButton(true);
@@ -168,23 +167,21 @@ final class DrillStart extends VBox {
     begin.setText(left > 0 ? "Begin anew" : "Begin");
     begin.setDefaultButton(left == 0);
     goOn.setDefaultButton(left > 0);
-    Optional<SessionPlan> plan = desk.drills().plan(new Random(0));
     Optional<Drills.Drill> drill = desk.drills().drill(new Random(0));
     boolean old = !desk.session().progress().states().isEmpty();
     boolean isDemo = desk.session().setting(DemoFile.NOW).isPresent();
     told.setVisible(old && !isDemo && desk.session().setting(TOLD_OF_GRADES).isEmpty());
     told.setManaged(told.isVisible());
-    begin.setDisable(plan.isEmpty());
-    sprint.setDisable(plan.isEmpty());
-    if (plan.isEmpty() || drill.isEmpty()) {
+    begin.setDisable(drill.isEmpty());
+    sprint.setDisable(drill.isEmpty());
+    if (drill.isEmpty()) {
       due.setText(desk.analyst().inItsPlace());
       about.setText("");
       Lists.waiting(next, desk.analyst().inItsPlace());
       return;
     }
     due.setText(drill.get().says(desk.session().now(), desk.session().zone()));
-    begin.setDisable(drill.get().questions().isEmpty());
-    about.setText(about(drill.get(), plan.get()));
+    about.setText(about(drill.get()));
     List<Proposal> proposals = desk.drills().next(PROPOSED);
     DrillItem chosen =
         Optional.ofNullable(next.getSelectionModel().getSelectedItem())
@@ -199,7 +196,7 @@ final class DrillStart extends VBox {
     }
   }
 
-  private String about(Drills.Drill drill, SessionPlan plan) {
+  private String about(Drills.Drill drill) {
     List<String> words = new ArrayList<>();
     if (drill.known() > 0) {
       words.add(
@@ -213,9 +210,9 @@ final class DrillStart extends VBox {
               ? "One new one is added, asked until it was right twice."
               : "%d new ones are added, each asked until it was right twice."
                   .formatted(drill.fresh()));
-    } else if (plan.begunToday() >= desk.drills().settings().newADay()) {
+    } else if (drill.plan().begunToday() >= desk.drills().settings().newADay()) {
       words.add("Today's new ones have been given.");
-    } else if (plan.roomForNew() == 0) {
+    } else if (drill.plan().roomForNew() == 0) {
       words.add("No new ones: what is to be asked in the next two weeks fills your minutes.");
     } else {
       words.add("No new ones: none would pay.");

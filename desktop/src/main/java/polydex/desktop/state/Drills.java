@@ -83,12 +83,12 @@ public final class Drills {
   /**
    * A drill as it would be begun now.
    *
+   * @param plan what it was chosen by
    * @param questions in the order in which they are asked
    * @param known how many items are asked that are known
    * @param fresh how many new ones
-   * @param next when something known is worth asking again; none where nothing is known
    */
-  public record Drill(List<Question> questions, int known, int fresh, Optional<Instant> next) {
+  public record Drill(SessionPlan plan, List<Question> questions, int known, int fresh) {
     /** Copies the list. */
     public Drill {
       questions = List.copyOf(questions);
@@ -108,7 +108,7 @@ public final class Drills {
                     : "%d min".formatted(Math.round(time.toSeconds() / 60.0)));
       }
       return "Nothing is worth asking now"
-          + next.map(at -> "; the next is on " + on(at, now, zone)).orElse("");
+          + plan.next().map(at -> "; the next is on " + on(at, now, zone)).orElse("");
     }
 
     /** What was asked today moves nothing any more before tomorrow. */
@@ -135,7 +135,7 @@ public final class Drills {
                   fresh.add(q.prompt().item());
                 }
               }
-              return new Drill(questions, all.size() - fresh.size(), fresh.size(), plan.next());
+              return new Drill(plan, questions, all.size() - fresh.size(), fresh.size());
             });
   }
 

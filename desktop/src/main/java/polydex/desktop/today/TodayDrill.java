@@ -24,6 +24,7 @@ import polydex.desktop.state.Recording;
 import polydex.effort.SpokenTime;
 import polydex.mouse.Remaining;
 import polydex.mouse.Remaining.RemainingRow;
+import polydex.person.Findings;
 import polydex.recall.NextToLearn;
 
 /** What Today says of the drill. */
@@ -94,7 +95,7 @@ final class TodayDrill {
   /**
    * The one thing to learn next, with its reasons; its digit marks it, another shows the others.
    */
-  VBox learn(NumberedLines page, List<RemainingRow> remaining) {
+  VBox learn(NumberedLines page, Optional<Findings> log) {
     VBox box = new VBox(4, Texts.part("Learn next"));
     List<NextToLearn.Proposal> all = found().next();
     Optional<NextToLearn.Proposal> best = all.stream().findFirst();
@@ -109,7 +110,10 @@ final class TodayDrill {
                       ? desk.analyst().inItsPlace()
                       : "Nothing new would pay back its learning within half a year."));
       if (found().drill().isPresent()) {
-        box.getChildren().add(instead(page, remaining));
+        box.getChildren()
+            .add(
+                log.map(f -> instead(page, f.remaining()))
+                    .orElseGet(() -> Texts.quiet(desk.auditor().inItsPlace())));
       }
     }
     if (!others.isEmpty()) {

@@ -159,12 +159,7 @@ public final class TodayPlace implements Place {
       Button begin = drill.begin(page);
       first = Optional.of(begin);
       root.getChildren().add(drill.due(begin));
-      beside(
-          16,
-          List.of(1, 1, 1),
-          drill.learn(page, found.map(Findings::remaining).orElse(List.of())),
-          mouse(page, found),
-          way(page));
+      beside(16, List.of(1, 1, 1), drill.learn(page, found), mouse(page, found), way(page));
       beside(16, List.of(2, 1), trend(page, found), yesterday(page, found));
       found.ifPresent(f -> more(page, f));
     }

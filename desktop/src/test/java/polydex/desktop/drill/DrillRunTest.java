@@ -42,6 +42,8 @@ import polydex.files.demo.DemoHistory;
 import polydex.files.store.DailyCopies;
 import polydex.files.store.Store;
 import polydex.keys.Gesture;
+import polydex.keys.Modifier;
+import polydex.keys.Modifiers;
 import polydex.keys.PointerAct;
 import polydex.recall.Answer;
 import polydex.recall.Answer.Kind;
@@ -311,12 +313,15 @@ class DrillRunTest implements Navigation {
         9000,
         () -> {
           run.begin(new ArrayList<>(List.of(save)), analysis, Duration.ofMinutes(10));
+          run.holding(Modifiers.of(Modifier.CTRL));
           run.pressed(f9, System.nanoTime());
         });
     read();
     assertThat(shown()).doesNotContain("Not this one");
     press("Ctrl+S");
     assertThat(shown()).contains("Right");
+    // Nor was it the first key of the answer.
+    assertThat(answers().getLast().timing().firstKey().orElseThrow()).isGreaterThan(0.2);
   }
 
   @Test

@@ -460,7 +460,14 @@ public final class Store implements AutoCloseable {
 
   /** Every fit of the memory to the person. */
   public MemoryFits fits() throws FileProblem {
-    return query(FitTable::all);
+    try {
+      return query(FitTable::all);
+    } catch (IllegalArgumentException e) {
+      throw new FileProblem(
+          "%s holds a fit of the memory that can't be: %s. The file was left as it was."
+              .formatted(file.getFileName(), e.getMessage()),
+          e);
+    }
   }
 
   /** Keeps many answers and events at once. */

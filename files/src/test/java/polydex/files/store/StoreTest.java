@@ -13,6 +13,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.Statement;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -43,6 +44,8 @@ import polydex.log.LogEvent;
 import polydex.recall.Answer;
 import polydex.recall.DrillItem;
 import polydex.recall.Learning;
+import polydex.recall.MemoryFit;
+import polydex.recall.MemoryParameters;
 import polydex.recall.Pace;
 import polydex.route.SetupId;
 import polydex.workspace.Change;
@@ -174,6 +177,24 @@ class StoreTest {
     }
     try (Store store = Store.open(file())) {
       assertThat(events(store)).containsExactly(keys);
+    }
+  }
+
+  @Test
+  void aFitThatCannotBeIsSaidAndTheFileIsLeftAsItWas() throws Exception {
+    try (Store store = Store.open(file())) {
+      store.add(new MemoryFit(NOW, MemoryParameters.USUAL, 160, 40, 0.5, 0.4));
+      assertThat(store.fits().parameters()).isEqualTo(MemoryParameters.USUAL);
+    }
+    try (Connection in = DriverManager.getConnection("jdbc:sqlite:" + file());
+        Statement statement = in.createStatement()) {
+      statement.execute("UPDATE memory_fit SET parameters = '1 NaN =x'");
+    }
+    try (Store store = Store.open(file())) {
+      assertThatThrownBy(store::fits)
+          .isInstanceOf(FileProblem.class)
+          .hasMessageContaining("a fit of the memory that can't be")
+          .hasMessageContaining("left as it was");
     }
   }
 
