@@ -20,7 +20,6 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Spec;
 import polydex.files.FileProblem;
-import polydex.files.Shipped;
 import polydex.files.demo.DemoFile;
 import polydex.files.demo.DemoHistory;
 import polydex.files.json.ModelJson;
@@ -216,9 +215,12 @@ final class DrillCommand implements Callable<Integer> {
         now = fixed.map(Instant::parse).orElseGet(Clock.systemUTC()::instant);
       }
     } else if (from.demo) {
-      DemoHistory demo = DemoHistory.of(Shipped.demo());
-      answers.addAll(demo.answers());
-      parameters = demo.fits().parameters();
+      parameters =
+          DemoFile.withDemo(
+              store -> {
+                store.answers(answers::add);
+                return store.fits().parameters();
+              });
     }
     return new Read(
         answers,

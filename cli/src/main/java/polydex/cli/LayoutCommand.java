@@ -18,7 +18,6 @@ import polydex.files.FileProblem;
 import polydex.files.json.ModelJson;
 import polydex.files.xkb.XkbLayouts;
 import polydex.keys.Key;
-import polydex.workspace.Workspace;
 
 @Command(
     name = "layout",
@@ -55,19 +54,19 @@ final class LayoutCommand implements Callable<Integer> {
   @Override
   public Integer call() throws Exception {
     PrintWriter out = spec.commandLine().getOut();
-    Workspace workspace = source.workspace();
     if (installed) {
       new XkbLayouts(XkbLayouts.USUAL)
           .titles()
           .forEach((n, t) -> out.printf("xkb:%-32s %s%n", n, t));
     } else if (name == null) {
-      workspace
+      source
+          .workspace()
           .world()
           .layouts()
           .values()
           .forEach(l -> out.printf("%-12s %s%n", l.id(), l.title()));
     } else {
-      Layout found = layout(spec, source, workspace, name);
+      Layout found = layout(spec, source, name);
       Layout shown =
           new Layout(
               id == null ? found.id() : id, title == null ? found.title() : title, found.symbols());
@@ -94,16 +93,14 @@ final class LayoutCommand implements Callable<Integer> {
     return symbol.dead() ? "dead " + sign : sign.isBlank() ? "space" : sign;
   }
 
-  static Layout layout(CommandSpec spec, OptionalSource source, Workspace workspace, String wanted)
-      throws FileProblem {
-    return source
-        .layout(workspace, wanted)
-        .orElseThrow(
-            () ->
-                new ParameterException(
-                    spec.commandLine(),
-                    "There is no layout “%s”. There are: %s, and xkb: with the name of an installed one."
-                        .formatted(
-                            wanted, String.join(", ", workspace.world().layouts().keySet()))));
+  static Layout layout(CommandSpec spec, OptionalSource source, String wanted) throws FileProblem {
+    Optional<Layout> found = source.layout(wanted);
+    if (found.isEmpty()) {
+      throw new ParameterException(
+          spec.commandLine(),
+          "There is no layout “%s”. There are: %s, and xkb: with the name of an installed one."
+              .formatted(wanted, String.join(", ", source.workspace().world().layouts().keySet())));
+    }
+    return found.get();
   }
 }

@@ -6,6 +6,9 @@ import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -26,38 +29,14 @@ import polydex.keys.Visible;
 @Command(
     name = "polydex",
     description = "Learn, drill and audit keyboard shortcuts.",
-    subcommands = {
-      FindCommand.class,
-      WordsCommand.class,
-      TraceCommand.class,
-      ReachCommand.class,
-      PlanCommand.class,
-      ConflictsCommand.class,
-      FreeCommand.class,
-      ProposeCommand.class,
-      AssignCommand.class,
-      RemapCommand.class,
-      LinksCommand.class,
-      ImportCommand.class,
-      HereCommand.class,
-      GatherCommand.class,
-      NotationCommand.class,
-      LayoutCommand.class,
-      KeymapCommand.class,
-      CompareCommand.class,
-      SheetCommand.class,
-      BundleCommand.class,
-      WriteCommand.class,
-      DrillCommand.class,
-      MouseCommand.class,
-      BackupsCommand.class,
-      ArchiveCommand.class
-    },
     synopsisSubcommandLabel = "COMMAND",
     mixinStandardHelpOptions = true,
     versionProvider = OwnVersion.class)
 public final class Main {
   private static final int LONGEST = 1000;
+
+  /** The commands by their names, in the order in which they are told. */
+  private static final Map<String, Class<?>> COMMANDS = commands();
 
   /** All went well. */
   public static final int DONE = 0;
@@ -75,6 +54,53 @@ public final class Main {
   public static final int MISTAKE = 70;
 
   private Main() {}
+
+  private static Map<String, Class<?>> commands() {
+    Map<String, Class<?>> all = new LinkedHashMap<>();
+    all.put("find", FindCommand.class);
+    all.put("words", WordsCommand.class);
+    all.put("trace", TraceCommand.class);
+    all.put("reach", ReachCommand.class);
+    all.put("plan", PlanCommand.class);
+    all.put("conflicts", ConflictsCommand.class);
+    all.put("free", FreeCommand.class);
+    all.put("propose", ProposeCommand.class);
+    all.put("assign", AssignCommand.class);
+    all.put("remap", RemapCommand.class);
+    all.put("links", LinksCommand.class);
+    all.put("import", ImportCommand.class);
+    all.put("here", HereCommand.class);
+    all.put("gather", GatherCommand.class);
+    all.put("notation", NotationCommand.class);
+    all.put("layout", LayoutCommand.class);
+    all.put("keymap", KeymapCommand.class);
+    all.put("compare", CompareCommand.class);
+    all.put("sheet", SheetCommand.class);
+    all.put("bundle", BundleCommand.class);
+    all.put("write", WriteCommand.class);
+    all.put("drill", DrillCommand.class);
+    all.put("mouse", MouseCommand.class);
+    all.put("backups", BackupsCommand.class);
+    all.put("archive", ArchiveCommand.class);
+    return Collections.unmodifiableMap(all);
+  }
+
+  /** With all commands. */
+  static CommandLine all() {
+    return commandLine();
+  }
+
+  /** With the command that is named alone, since making one takes time; else with all of them. */
+  private static CommandLine commandLine(String... args) {
+    CommandLine made = new CommandLine(new Main());
+    String named = args.length == 0 ? "" : args[0];
+    if (COMMANDS.containsKey(named)) {
+      made.addSubcommand(COMMANDS.get(named));
+    } else {
+      COMMANDS.values().forEach(made::addSubcommand);
+    }
+    return made;
+  }
 
   /** Runs a command and ends the program with its exit code. */
   public static void main(String[] args) {
@@ -107,7 +133,7 @@ public final class Main {
   }
 
   private static int execute(PrintWriter out, PrintWriter err, String... args) {
-    return new CommandLine(new Main())
+    return commandLine(args)
         .setOut(out)
         .setErr(err)
         .registerConverter(Conflict.Kind.class, Main::kind)

@@ -18,6 +18,7 @@ import polydex.boards.Board;
 import polydex.boards.Layout;
 import polydex.boards.Presses;
 import polydex.catalog.Environment;
+import polydex.files.FileProblem;
 import polydex.files.Shipped;
 import polydex.files.json.ModelJson;
 import polydex.keys.Gesture;
@@ -86,10 +87,9 @@ final class NotationCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws Exception {
-    Workspace workspace = source.workspace();
-    Layout under = LayoutCommand.layout(spec, source, workspace, layout);
-    GestureReader reader = reader(workspace).in(KeyLanguage.of(texts));
-    Optional<Board> fingers = board(workspace);
+    Layout under = LayoutCommand.layout(spec, source, layout);
+    GestureReader reader = reader().in(KeyLanguage.of(texts));
+    Optional<Board> fingers = board();
     List<Answer> answers = texts.stream().map(t -> answer(t, reader, under, fingers)).toList();
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
@@ -100,10 +100,11 @@ final class NotationCommand implements Callable<Integer> {
     return answers.stream().allMatch(a -> a.refusal().isEmpty()) ? Main.DONE : Main.NO;
   }
 
-  private Optional<Board> board(Workspace workspace) {
+  private Optional<Board> board() throws FileProblem {
     if (board == null) {
       return Optional.empty();
     }
+    Workspace workspace = source.workspace();
     String wanted = board.strip().toLowerCase(Locale.ROOT);
     return Optional.of(
         workspace.world().boards().values().stream()
@@ -118,10 +119,11 @@ final class NotationCommand implements Callable<Integer> {
                                 board, String.join(", ", workspace.world().boards().keySet())))));
   }
 
-  private GestureReader reader(Workspace workspace) {
+  private GestureReader reader() throws FileProblem {
     if (platform == null) {
       return GestureReader.PLAIN;
     }
+    Workspace workspace = source.workspace();
     String wanted = platform.strip().toLowerCase(Locale.ROOT);
     // The demo's platforms have names of their own, so that they can be meant without it, too.
     return Stream.of(workspace, Shipped.demo())

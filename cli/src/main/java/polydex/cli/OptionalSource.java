@@ -29,7 +29,17 @@ final class OptionalSource {
     boolean demo;
   }
 
+  private @Nullable Workspace read;
+
+  /** Read when it is asked for: most that is asked needs one layout of it alone. */
   Workspace workspace() throws FileProblem {
+    if (read == null) {
+      read = readWorkspace();
+    }
+    return read;
+  }
+
+  private Workspace readWorkspace() throws FileProblem {
     if (choice == null || choice.file == null) {
       return choice != null && choice.demo ? Shipped.demo() : Shipped.start();
     }
@@ -39,13 +49,18 @@ final class OptionalSource {
   }
 
   /** A layout of the workspace by id or title, or an installed one by its name: {@code xkb:de}. */
-  Optional<Layout> layout(Workspace workspace, String name) throws FileProblem {
+  Optional<Layout> layout(String name) throws FileProblem {
     if (name.startsWith(XkbLayouts.PREFIX)) {
       return Optional.of(
           new XkbLayouts(XkbLayouts.USUAL).layout(name.substring(XkbLayouts.PREFIX.length())));
     }
     String wanted = name.strip().toLowerCase(Locale.ROOT);
-    return workspace.world().layouts().values().stream()
+    Optional<Layout> shipped = choice == null ? Shipped.layout(wanted) : Optional.empty();
+    return shipped.isPresent() ? shipped : ofWorkspace(wanted);
+  }
+
+  private Optional<Layout> ofWorkspace(String wanted) throws FileProblem {
+    return workspace().world().layouts().values().stream()
         .filter(l -> l.id().equals(wanted) || l.title().toLowerCase(Locale.ROOT).equals(wanted))
         .findFirst();
   }

@@ -61,11 +61,6 @@ final class Source {
     @Nullable Path world;
   }
 
-  /** Something done with an open file. */
-  interface StoreWork<T> {
-    T with(Store store) throws FileProblem;
-  }
-
   /** The file that was named, if it was not the demo. */
   Optional<Path> file() {
     return choice.demo ? Optional.empty() : Optional.ofNullable(choice.file);
@@ -114,24 +109,19 @@ final class Source {
   }
 
   private Logged logged(Workspace workspace) throws FileProblem {
+    DemoFile.Work<Logged> reading =
+        store -> {
+          Logged read = new Logged(workspace, zone(), store.fits().parameters());
+          store.answers(read::add);
+          store.events(read::add);
+          return read;
+        };
     if (choice.demo) {
-      DemoHistory history = DemoHistory.of(workspace);
-      Logged reading = new Logged(workspace, zone(), history.fits().parameters());
-      history.answers().forEach(reading::add);
-      history.events().forEach(reading::add);
-      return reading;
+      return DemoFile.withDemo(reading);
     }
-    if (choice.file != null) {
-      return withStore(
-          choice.file,
-          store -> {
-            Logged reading = new Logged(workspace, zone(), store.fits().parameters());
-            store.answers(reading::add);
-            store.events(reading::add);
-            return reading;
-          });
-    }
-    return new Logged(workspace, zone(), MemoryParameters.USUAL);
+    return choice.file == null
+        ? new Logged(workspace, zone(), MemoryParameters.USUAL)
+        : withStore(choice.file, reading);
   }
 
   /** Something planned on a workspace. */
@@ -158,7 +148,7 @@ final class Source {
     }
   }
 
-  <T> T withStore(Path file, StoreWork<T> work) throws FileProblem {
+  <T> T withStore(Path file, DemoFile.Work<T> work) throws FileProblem {
     try (Store store = Store.open(existing(file))) {
       return work.with(store);
     }

@@ -1,10 +1,12 @@
 package polydex.catalog;
 
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import polydex.keys.Gesture;
@@ -232,10 +234,10 @@ public record Environment(
 
     /** Copies the collections. */
     public Platform {
-      modifierNames = Map.copyOf(modifierNames);
+      modifierNames = Collections.unmodifiableMap(new TreeMap<>(modifierNames));
       reserved = List.copyOf(reserved);
-      typing = Set.copyOf(typing);
-      menuForms = Set.copyOf(menuForms);
+      typing = InOrder.of(typing);
+      menuForms = InOrder.of(menuForms);
     }
 
     /** What is held as its keymaps see it: AltGr may be Ctrl and Alt to them. */
@@ -327,8 +329,8 @@ public record Environment(
       if (leastModifiers < 0 || mostGestures < 0) {
         throw new IllegalArgumentException("Numbers in rules for own bindings start at 0");
       }
-      added = Set.copyOf(added);
-      targets = Set.copyOf(targets);
+      added = InOrder.of(added);
+      targets = InOrder.of(targets);
     }
   }
 

@@ -20,6 +20,8 @@ public final class AskingPlan {
   /** The lowest price, at which nearly anything is asked; in days of knowing an action a second. */
   private static final double LOWEST = 0.01;
 
+  private static final double ROUNDING = 1e-9;
+
   private static final double FACTOR = 1.6;
   private static final int PRICES = 18;
 
@@ -60,26 +62,28 @@ public final class AskingPlan {
    * @return days of knowing it a second; 0 where it would not be asked at any
    */
   public double index(Memory memory, double days) {
+    AskingTable.Spot after = AskingTable.Spot.of(memory);
+    // Several prices may ask on one day: the highest of them counts, whatever is lost in rounding.
+    double now = Math.log(days) + ROUNDING;
     int low = -1;
     int high = PRICES;
     while (high - low > 1) {
       int middle = (low + high) / 2;
-      if (tables.get(middle).wait(memory) <= days) {
+      if (tables.get(middle).logWait(after) <= now) {
         low = middle;
       } else {
         high = middle;
       }
     }
     if (low < 0) {
-      double first = tables.getFirst().wait(memory);
-      return LOWEST * Math.min(1, days / first);
+      return LOWEST * Math.exp(now - tables.getFirst().logWait(after));
     }
     if (high == PRICES) {
       return price(PRICES - 1.0);
     }
-    double from = tables.get(low).wait(memory);
-    double to = tables.get(high).wait(memory);
-    return price(low + (Math.log(days) - Math.log(from)) / (Math.log(to) - Math.log(from)));
+    double from = tables.get(low).logWait(after);
+    double to = tables.get(high).logWait(after);
+    return price(low + Math.clamp((now - from) / (to - from), 0, 1));
   }
 
   /**
@@ -107,8 +111,9 @@ public final class AskingPlan {
   public double wait(Memory memory, double price) {
     double i = Math.clamp(Math.log(price / LOWEST) / Math.log(FACTOR), 0, PRICES - 1.0);
     int low = Math.min(PRICES - 2, (int) i);
-    double from = Math.log(tables.get(low).wait(memory));
-    double to = Math.log(tables.get(low + 1).wait(memory));
+    AskingTable.Spot after = AskingTable.Spot.of(memory);
+    double from = tables.get(low).logWait(after);
+    double to = tables.get(low + 1).logWait(after);
     return Math.exp(from + (i - low) * (to - from));
   }
 

@@ -79,8 +79,8 @@ final class AskingTable {
     }
   }
 
-  /** A place between four points of the grid. */
-  private record Spot(int corner, double s, double d) {
+  /** A place between four points of the grid, the same in all tables. */
+  record Spot(int corner, double s, double d) {
     static Spot of(Memory memory) {
       double s =
           Math.clamp(Math.log(memory.stability() / LEAST_S) / STEP, 0, STABILITIES - 1.000001);
@@ -149,9 +149,9 @@ final class AskingTable {
     return Math.exp(-day / HORIZON_DAYS);
   }
 
-  /** Days after an answer until it is best asked again. */
-  double wait(Memory memory) {
-    return Math.exp(Spot.of(memory).in(wait));
+  /** The logarithm of the days after an answer until it is best asked again. */
+  double logWait(Spot after) {
+    return after.in(wait);
   }
 
   /** What an item is worth after an answer that left this, in days of knowing it, askings paid. */

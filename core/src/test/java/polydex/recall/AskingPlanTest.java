@@ -66,11 +66,22 @@ class AskingPlanTest {
     }
   }
 
-  @Property(tries = 300)
+  @Property(tries = 3000)
   void theIndexRisesWithTimeAndWaitingIsItsInverse(
       @ForAll @DoubleRange(min = 1, max = 10) double difficulty,
       @ForAll @DoubleRange(min = 2, max = 300) double stability,
       @ForAll @DoubleRange(min = 0.05, max = 2) double price) {
+    risesAndIsTheInverse(difficulty, stability, price);
+  }
+
+  /** Where several prices ask on the same day, and rounding once chose a lower one. */
+  @Test
+  void ofPricesThatAskOnOneDayTheHighestCounts() {
+    risesAndIsTheInverse(1.0, 2.02, 0.14);
+    risesAndIsTheInverse(1.86, 2.02, 0.15);
+  }
+
+  private static void risesAndIsTheInverse(double difficulty, double stability, double price) {
     Memory memory = new Memory(difficulty, stability);
     double wait = PLAN.wait(memory, price);
     double index = PLAN.index(memory, wait);

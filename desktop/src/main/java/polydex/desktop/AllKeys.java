@@ -3,7 +3,10 @@ package polydex.desktop;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Stream;
+import javafx.geometry.Pos;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -25,20 +28,27 @@ final class AllKeys {
   private final ListView<Line> list;
   private final TextField words = new TextField();
 
-  private record Line(KeyCommand command, boolean here) {
+  private record Line(KeyCommand command, boolean here, Optional<String> taken) {
     String words() {
       return command.title()
           + " "
+          + taken.map(t -> "taken by " + t + " ").orElse("")
           + String.join(" ", command.gestures().stream().map(Gesture::toString).toList());
     }
   }
 
-  private AllKeys(Navigation keys, List<KeyCommand> here, List<KeyCommand> anywhere) {
+  private AllKeys(
+      Navigation keys,
+      List<KeyCommand> here,
+      List<KeyCommand> anywhere,
+      Function<KeyCommand, Optional<String>> taken) {
     this.keys = keys;
     all =
         Stream.concat(
-                here.stream().map(c -> new Line(c, true)),
-                anywhere.stream().filter(c -> !here.contains(c)).map(c -> new Line(c, false)))
+                here.stream().map(c -> new Line(c, true, taken.apply(c))),
+                anywhere.stream()
+                    .filter(c -> !here.contains(c))
+                    .map(c -> new Line(c, false, taken.apply(c))))
             .toList();
     list = Lists.of("Keys", AllKeys::row, Line::words, Texts.quiet("No key has these words."));
     list.setFocusTraversable(false);
@@ -55,9 +65,14 @@ final class AllKeys {
    *
    * @param here what works where one is
    * @param anywhere what works as well
+   * @param taken who takes the key of a command before the window sees it, if somebody does
    */
-  static void open(Navigation keys, List<KeyCommand> here, List<KeyCommand> anywhere) {
-    AllKeys opened = new AllKeys(keys, here, anywhere);
+  static void open(
+      Navigation keys,
+      List<KeyCommand> here,
+      List<KeyCommand> anywhere,
+      Function<KeyCommand, Optional<String>> taken) {
+    AllKeys opened = new AllKeys(keys, here, anywhere, taken);
     VBox box = OverlayBox.steady(Texts.heading("All keys"), opened.list, opened.words);
     keys.open(
         box,
@@ -111,9 +126,12 @@ final class AllKeys {
   private static void row(HBox box, Line line) {
     HBox caps = new HBox(12);
     line.command().gestures().forEach(g -> caps.getChildren().add(new GestureView(g, Map.of())));
+    HBox title = new HBox(12, Texts.styled(line.command().title(), "row-title"));
+    title.setAlignment(Pos.CENTER_LEFT);
+    line.taken().ifPresent(t -> title.getChildren().add(Texts.styled("taken by " + t, "quiet")));
     box.getChildren()
         .addAll(
-            Lists.growing(Texts.styled(line.command().title(), "row-title")),
+            Lists.growing(title),
             Lists.column(Texts.styled(line.here() ? "here" : "anywhere", "quiet"), 8),
             Lists.column(caps, 20));
   }

@@ -18,7 +18,7 @@ final class Look {
   /** Below so many times the text size the window counts as narrow. */
   private static final double NARROW_EMS = 62;
 
-  private enum Theme {
+  enum Theme {
     LIGHT("Light"),
     DARK("Dark"),
     CONTRAST("High contrast");
@@ -29,7 +29,7 @@ final class Look {
       this.title = title;
     }
 
-    private String style() {
+    String style() {
       return name().toLowerCase(Locale.ROOT);
     }
   }
@@ -78,6 +78,10 @@ final class Look {
   void width(double pixels) {
     width = pixels;
     apply();
+  }
+
+  String theme() {
+    return theme.style();
   }
 
   void nextTheme() {

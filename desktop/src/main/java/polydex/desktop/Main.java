@@ -17,6 +17,11 @@ public final class Main {
   public static void main(String[] args) {
     LogPlace.use();
     Thread.setDefaultUncaughtExceptionHandler(Windows::noted);
+    Runtime.getRuntime()
+        .addShutdownHook(Thread.ofPlatform().name("ending").unstarted(Windows::endAll));
+    if (System.getenv("DISPLAY") != null || !System.getProperty("os.name").startsWith("Linux")) {
+      Windows.begin(args);
+    }
     try {
       Application.launch(Windows.class, args);
     } catch (UnsupportedOperationException e) {

@@ -9,8 +9,10 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.Optional;
 import java.util.Random;
+import java.util.concurrent.CompletableFuture;
 import javafx.stage.Stage;
 import polydex.boards.Layout;
+import polydex.desktop.state.Opened;
 import polydex.desktop.state.Session;
 import polydex.desktop.today.Beginning;
 import polydex.files.FileProblem;
@@ -27,22 +29,60 @@ public final class Opening {
 
   private Opening() {}
 
+  /** Reads what is to be opened, on a thread that has time. */
+  interface Reading {
+    /** Reads it. */
+    Opened read() throws FileProblem;
+  }
+
+  /** Reads beside whatever else is done; what goes wrong comes with it. */
+  static CompletableFuture<Opened> beside(Reading reading) {
+    CompletableFuture<Opened> coming = new CompletableFuture<>();
+    Thread.ofPlatform()
+        .name("opening")
+        .daemon()
+        .start(
+            () -> {
+              try {
+                coming.complete(reading.read());
+              } catch (Throwable e) {
+                coming.completeExceptionally(e);
+              }
+            });
+    return coming;
+  }
+
+  /** A copy of the demo, which nobody minds being changed. */
+  static Opened demo() throws FileProblem {
+    return opened(demoCopy());
+  }
+
+  /** A file, made if it is not there; of an archive, the file that is made of it beside it. */
+  static Opened file(Path file) throws FileProblem {
+    return opened(DemoFile.openOrStart(unpacked(file), Instant.now()));
+  }
+
+  private static Opened opened(Store store) throws FileProblem {
+    return Opened.of(store, clock(store));
+  }
+
   /**
-   * A copy of the demo, which nobody minds being changed.
+   * A window on a copy of the demo, read here.
    *
    * @param another opens one more
    */
   public static Shell demo(Stage stage, Beginning another) throws FileProblem {
-    return shell(demoCopy(), stage, another);
+    Store store = demoCopy();
+    return shell(new Session(store, clock(store)), stage, another);
   }
 
   /**
-   * A file, made if it is not there.
+   * What a window shows of what was read.
    *
    * @param demo opens the demo beside it
    */
-  public static Shell file(Path file, Stage stage, Beginning demo) throws FileProblem {
-    return shell(DemoFile.openOrStart(file, Instant.now()), stage, demo);
+  static Shell shell(Opened opened, Stage stage, Beginning demo) throws FileProblem {
+    return shell(Session.reading(opened), stage, demo);
   }
 
   /** The file itself; of an archive, the file that is made of it beside it. */
@@ -58,12 +98,11 @@ public final class Opening {
     return made;
   }
 
-  private static Shell shell(Store store, Stage stage, Beginning demo) throws FileProblem {
+  private static Shell shell(Session session, Stage stage, Beginning demo) {
     Look.loadFonts();
     // The same drills at every start of the demo.
-    Random random = store.setting(DemoFile.NOW).isPresent() ? new Random(1) : new Random();
-    Session session = new Session(store, clock(store));
-    stage.titleProperty().bind(session.file().map(f -> "Polydex: " + f.getFileName()));
+    Random random = session.setting(DemoFile.NOW).isPresent() ? new Random(1) : new Random();
+    stage.titleProperty().bind(session.file().map(f -> f.getFileName() + " \u2013 Polydex"));
     return new Shell(session, ownKeys(), random, demo, stage::close);
   }
 
@@ -84,15 +123,20 @@ public final class Opening {
     if (fixed.isEmpty()) {
       return Clock.system(ZoneId.systemDefault());
     }
-    Instant[] newest = {fixed.get()};
-    store.answers(a -> newest[0] = a.at().isAfter(newest[0]) ? a.at() : newest[0]);
-    store.events(e -> newest[0] = e.at().isAfter(newest[0]) ? e.at() : newest[0]);
+    Instant now = store.newest().filter(n -> n.isAfter(fixed.get())).orElse(fixed.get());
     ZoneId zone = DemoHistory.ZONE;
-    return Clock.offset(Clock.system(zone), Duration.between(Instant.now(), newest[0]));
+    return Clock.offset(Clock.system(zone), Duration.between(Instant.now(), now));
   }
 
   /** The program's own keys are named as on a US board, whatever the setup says. */
   static Layout ownKeys() {
-    return Shipped.start().world().layouts().get("us");
+    return OwnKeys.LAYOUT;
+  }
+
+  /** Read once, by whoever asks first. */
+  private static final class OwnKeys {
+    static final Layout LAYOUT = Shipped.layout("us").orElseThrow();
+
+    private OwnKeys() {}
   }
 }

@@ -1,5 +1,6 @@
 package polydex.desktop;
 
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -7,11 +8,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.function.Consumer;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.ObservableValue;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
-import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
@@ -41,6 +43,7 @@ import polydex.desktop.route.RoutePlace;
 import polydex.desktop.setups.SetupPath;
 import polydex.desktop.setups.SetupsView;
 import polydex.desktop.sheets.SheetsPlace;
+import polydex.desktop.state.Analysis;
 import polydex.desktop.state.Recording;
 import polydex.desktop.state.Session;
 import polydex.desktop.systems.SystemsView;
@@ -66,22 +69,25 @@ public final class Shell implements Navigation {
   private static final String MENU = "Menu";
 
   private final HBox setupPath = new HBox();
-  private final TextField find = new TextField();
+  private final TextField find = FrameParts.find();
   private final KeyRail rail = new KeyRail();
   private final Badges badges = new Badges();
-  private final TodayPlace today;
-  private final DrillPlace drill;
-  private final LookUpPlace lookUp;
-  private final RoutePlace route;
-  private final MousePlace mouse;
-  private final SheetsPlace sheets;
-  private final List<Place> places;
-  private final Map<Place, ToggleButton> placeButtons = new HashMap<>();
+  private final LaterPlace<TodayPlace> today;
+  private final LaterPlace<DrillPlace> drill;
+  private final LaterPlace<LookUpPlace> lookUp;
+  private final LaterPlace<RoutePlace> route;
+  private final LaterPlace<MousePlace> mouse;
+  private final LaterPlace<SheetsPlace> sheets;
+  private final List<LaterPlace<?>> places;
+  private final Map<LaterPlace<?>, ToggleButton> placeButtons = new HashMap<>();
   private final Closing closing;
-  private Place current;
+  private LaterPlace<?> current;
+  private Consumer<Path> openedBeside =
+      _ -> session().problem("This window can't open another file.");
   private Consumer<DailyCopies.Copy> takenBack =
       _ -> session().problem("This window can't close its file.");
   private final Overlays overlays;
+  private final TakenKeys takenKeys;
 
   /** What holding Esc does while every key is captured. */
   private Optional<String> captured = Optional.empty();
@@ -108,13 +114,14 @@ public final class Shell implements Navigation {
     desk = Desk.of(session, this, look.narrow());
     // Whatever lies over the place, one key pauses what is being recorded.
     overlays = new Overlays(frame, table, List.of(allKeys(), pause()), this::afterOverlay);
-    today = new TodayPlace(desk, demo);
-    drill = new DrillPlace(desk, random);
-    lookUp = new LookUpPlace(desk);
-    route = new RoutePlace(desk);
-    mouse = new MousePlace(desk);
-    sheets = new SheetsPlace(desk);
-    places = List.of(today, lookUp, drill, route, new FitPlace(desk), mouse, sheets);
+    today = new LaterPlace<>(PlaceName.TODAY, () -> new TodayPlace(desk, demo));
+    lookUp = new LaterPlace<>(PlaceName.LOOK_UP, () -> new LookUpPlace(desk));
+    drill = new LaterPlace<>(PlaceName.DRILL, () -> new DrillPlace(desk, random));
+    route = new LaterPlace<>(PlaceName.ROUTE, () -> new RoutePlace(desk));
+    LaterPlace<FitPlace> fit = new LaterPlace<>(PlaceName.FIT, () -> new FitPlace(desk));
+    mouse = new LaterPlace<>(PlaceName.MOUSE, () -> new MousePlace(desk));
+    sheets = new LaterPlace<>(PlaceName.SHEETS, () -> new SheetsPlace(desk));
+    places = List.of(today, lookUp, drill, route, fit, mouse, sheets);
     current = today;
     closing = new Closing(session, desk.dialogs(), close);
     frame.setTop(head());
@@ -126,6 +133,7 @@ public final class Shell implements Navigation {
     root.getChildren().add(new VBox(above, new StatusLine(session, desk.recording())));
     table.active().addListener((_, _, _) -> showRail());
     table.anywhere(anywhere());
+    takenKeys = new TakenKeys(desk, this::anywhere);
     session.workspace().addListener((_, _, _) -> showSetup());
     showSetup();
   }
@@ -145,6 +153,7 @@ public final class Shell implements Navigation {
     scene.widthProperty().subscribe(w -> look.width(w.doubleValue()));
     scene.getStylesheets().add(Shell.class.getResource("polydex.css").toExternalForm());
     scene.addEventFilter(KeyEvent.ANY, this::key);
+    OpenFile.dropped(scene, file -> openedBeside.accept(file), this::bringIn);
     scene
         .windowProperty()
         .subscribe(
@@ -193,7 +202,7 @@ public final class Shell implements Navigation {
 
   private void reach(KeyEvent event) {
     String letter = event.getCode().getChar();
-    Node node = letter.length() == 1 ? current.reachable().get(letter.charAt(0)) : null;
+    Node node = letter.length() == 1 ? current.get().reachable().get(letter.charAt(0)) : null;
     if (node instanceof Button button) {
       button.requestFocus();
       button.fire();
@@ -205,7 +214,7 @@ public final class Shell implements Navigation {
   }
 
   private Map<Character, Node> reachable() {
-    Map<Character, Node> all = new HashMap<>(current.reachable());
+    Map<Character, Node> all = new HashMap<>(current.get().reachable());
     placeButtons.forEach((place, button) -> all.put(place.letter(), button));
     return all;
   }
@@ -223,6 +232,7 @@ public final class Shell implements Navigation {
     commands.add(KeyCommand.quiet("Ctrl+Z", "Undo", session::undo));
     commands.add(KeyCommand.quiet("Ctrl+Shift+Z", "Redo", session::redo));
     commands.addAll(toPlaces());
+    commands.add(KeyCommand.quiet("Ctrl+Shift+O", "Open another file", this::openAnother));
     commands.add(
         KeyCommand.quiet(
             "Ctrl+Shift+S",
@@ -262,7 +272,11 @@ public final class Shell implements Navigation {
         "F1",
         "All keys",
         () ->
-            AllKeys.open(this, table.here(), overlays.isOpen() ? List.of() : table.active().get()));
+            AllKeys.open(
+                this,
+                table.here(),
+                overlays.isOpen() ? List.of() : table.active().get(),
+                takenKeys::of));
   }
 
   private KeyCommand pause() {
@@ -272,12 +286,6 @@ public final class Shell implements Navigation {
   private Node head() {
     setupPath.getStyleClass().add("setup-path");
     setupPath.setAlignment(Pos.CENTER_LEFT);
-    setupPath.setMinWidth(0);
-    HBox.setHgrow(setupPath, Priority.ALWAYS);
-    find.setPromptText("Find keys and actions");
-    find.setAccessibleText("Find keys and actions");
-    find.setPrefColumnCount(16);
-    find.setMinWidth(150);
     find.textProperty()
         .addListener(
             (_, _, words) -> {
@@ -286,47 +294,27 @@ public final class Shell implements Navigation {
                 find.requestFocus();
                 find.end();
               }
-              lookUp.search(words);
+              lookUp.get().search(words);
             });
     find.addEventHandler(
         KeyEvent.KEY_PRESSED,
         event -> {
           if (event.getCode() == KeyCode.DOWN || event.getCode() == KeyCode.ENTER) {
             event.consume();
-            lookUp.focusResults();
+            lookUp.get().focusResults();
           } else if (event.getCode() == KeyCode.ESCAPE) {
             event.consume();
             find.clear();
           }
         });
-    HBox head =
-        new HBox(
-            Texts.styled("Polydex", "name"),
-            setupPath,
-            new GestureView(Gesture.parse("Ctrl+F"), Map.of()),
-            find);
-    head.setAlignment(Pos.CENTER_LEFT);
-    head.getStyleClass().add("head");
-    return head;
+    return FrameParts.head(setupPath, find);
   }
 
   private Node sidebar() {
     VBox side = new VBox();
     side.getStyleClass().add("sidebar");
-    for (Place place : places) {
-      ToggleButton button = new ToggleButton();
-      button.setAccessibleText(place.title());
-      button.getStyleClass().setAll("place-button", "toggle-button-plain");
-      Label name = Texts.styled(place.title(), "place-name");
-      name.setMaxWidth(Double.MAX_VALUE);
-      HBox.setHgrow(name, Priority.ALWAYS);
-      HBox graphic =
-          new HBox(name, new GestureView(Gesture.parse("Alt+" + place.letter()), Map.of()));
-      graphic.setAlignment(Pos.CENTER_LEFT);
-      graphic.prefWidthProperty().bind(button.widthProperty().subtract(28));
-      button.setGraphic(graphic);
-      button.setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
-      button.setMaxWidth(Double.MAX_VALUE);
+    for (LaterPlace<?> place : places) {
+      ToggleButton button = FrameParts.placeButton(place.letter(), place.title());
       button.setOnAction(_ -> go(place));
       placeButtons.put(place, button);
       side.getChildren().add(button);
@@ -339,15 +327,15 @@ public final class Shell implements Navigation {
     find.selectAll();
   }
 
-  private void go(Place place) {
+  private void go(LaterPlace<?> place) {
     if (place != current) {
-      current.hidden();
+      current.ifMade(Place::hidden);
     }
     current = place;
     placeButtons.forEach((p, button) -> button.setSelected(p == place));
-    frame.setCenter(place.node());
-    table.near(place.commands());
-    place.shown();
+    frame.setCenter(place.get().node());
+    table.near(place.get().commands());
+    place.get().shown();
   }
 
   @Override
@@ -392,7 +380,7 @@ public final class Shell implements Navigation {
 
   @Override
   public void changed() {
-    table.near(current.commands());
+    table.near(current.get().commands());
   }
 
   @Override
@@ -401,8 +389,8 @@ public final class Shell implements Navigation {
     captured = Optional.of(leave);
     showRail();
     // No field may look as if it had the keys, or get them by mistake.
-    current.node().requestFocus();
-    current.node().getStyleClass().add("capturing");
+    current.get().node().requestFocus();
+    current.get().node().getStyleClass().add("capturing");
   }
 
   @Override
@@ -414,8 +402,8 @@ public final class Shell implements Navigation {
   public void release() {
     capture.stop();
     captured = Optional.empty();
-    places.forEach(p -> p.node().getStyleClass().remove("capturing"));
-    table.near(current.commands());
+    places.forEach(p -> p.ifMade(made -> made.node().getStyleClass().remove("capturing")));
+    table.near(current.get().commands());
     showRail();
   }
 
@@ -427,25 +415,25 @@ public final class Shell implements Navigation {
   @Override
   public void drill() {
     go(drill);
-    drill.begin();
+    drill.get().begin();
   }
 
   @Override
   public void drillFirst(int actions) {
     go(drill);
-    drill.beginFirst(actions);
+    drill.get().beginFirst(actions);
   }
 
   @Override
   public void weeks() {
     go(mouse);
-    mouse.weeks();
+    mouse.get().weeks();
   }
 
   @Override
   public void bringIn() {
     go(sheets);
-    sheets.bringIn();
+    sheets.get().bringIn();
   }
 
   @Override
@@ -466,7 +454,53 @@ public final class Shell implements Navigation {
   @Override
   public void follow(Gesture gesture) {
     go(route);
-    route.follow(gesture);
+    route.get().follow(gesture);
+  }
+
+  private void openAnother() {
+    OpenFile.choose(desk.dialogs(), session.file().get(), openedBeside);
+  }
+
+  /** Says who opens another file, which takes a window of its own. */
+  void onOpen(Consumer<Path> whoDoes) {
+    openedBeside = whoDoes;
+  }
+
+  private void bringIn(Path file) {
+    if (captured.isPresent()) {
+      session.problem("Finish the drill first; then drop the file again.");
+      return;
+    }
+    go(sheets);
+    sheets.get().bringIn(file);
+  }
+
+  /** How it looks. */
+  String theme() {
+    return look.theme();
+  }
+
+  /** Does something once the setup was looked into for the first time. */
+  void whenLookedInto(Runnable what) {
+    if (desk.analyst().found().get().isPresent()) {
+      what.run();
+      return;
+    }
+    desk.analyst()
+        .found()
+        .addListener(
+            new ChangeListener<Optional<Analysis>>() {
+              @Override
+              public void changed(
+                  ObservableValue<? extends Optional<Analysis>> found,
+                  Optional<Analysis> before,
+                  Optional<Analysis> now) {
+                if (now.isPresent()) {
+                  found.removeListener(this);
+                  what.run();
+                }
+              }
+            });
   }
 
   /** What is open. */
@@ -489,7 +523,7 @@ public final class Shell implements Navigation {
 
   /** Stops what is being found out, and closes the session. */
   public void end() {
-    current.hidden();
+    current.ifMade(Place::hidden);
     desk.recording().stop();
     desk.auditor().close();
     desk.analyst().close();

@@ -46,15 +46,36 @@ class SuddenEndTest {
   }
 
   private ProcessBuilder program(Path file) {
-    return new ProcessBuilder(
-        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-        "--enable-native-access=ALL-UNNAMED",
-        "--sun-misc-unsafe-memory-access=allow",
-        "-cp",
-        System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")),
-        Main.class.getName(),
-        "--file",
-        file.toString());
+    ProcessBuilder program =
+        new ProcessBuilder(
+            Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+            "--enable-native-access=ALL-UNNAMED",
+            "--sun-misc-unsafe-memory-access=allow",
+            "-cp",
+            System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")),
+            Main.class.getName(),
+            "--file",
+            file.toString());
+    // What it keeps for itself is not to be among the things of whoever runs the tests.
+    program.environment().put("XDG_STATE_HOME", folder.resolve("state").toString());
+    return program;
+  }
+
+  @Test
+  @Timeout(120)
+  void atTheEndOfTheDayTheSystemsWordIsEnough() throws Exception {
+    Path file = folder.resolve("own.polydex");
+    Process program = program(file).redirectErrorStream(true).start();
+    try (BufferedReader said = program.inputReader(StandardCharsets.UTF_8)) {
+      for (String line = said.readLine(); !"window shown".equals(line); line = said.readLine()) {
+        assertThat(line).as("it ended").isNotNull();
+      }
+      assertThat(folder.resolve("own.polydex-wal")).exists();
+      program.destroy();
+      assertThat(program.waitFor()).isNotZero();
+    }
+    assertThat(folder.resolve("own.polydex-wal")).as("the file was closed").doesNotExist();
+    assertThat(folder.resolve("state/polydex/closed")).isNotEmptyDirectory();
   }
 
   @Test

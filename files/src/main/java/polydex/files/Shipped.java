@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import polydex.boards.Board;
 import polydex.boards.Layout;
 import polydex.catalog.Action;
@@ -90,7 +91,16 @@ public final class Shipped {
 
   /** The layouts that ship. */
   public static List<Layout> layouts() {
-    return LAYOUTS.stream().map(l -> read("layouts/" + l + ".json", Layout.class)).toList();
+    return LAYOUTS.stream().map(Shipped::readLayout).toList();
+  }
+
+  /** A layout that ships, by its id; the others are not read. */
+  public static Optional<Layout> layout(String id) {
+    return Optional.of(id).filter(LAYOUTS::contains).map(Shipped::readLayout);
+  }
+
+  private static Layout readLayout(String id) {
+    return read("layouts/" + id + ".json", Layout.class);
   }
 
   /** A computer that ships, by the path of its resource. */

@@ -8,12 +8,6 @@ import polydex.desktop.keys.KeyCommand;
 
 /** One of the places that the window shows. */
 public interface Place {
-  /** Its name at the side. */
-  String title();
-
-  /** The letter that goes there, with Alt. */
-  char letter();
-
   /** What it shows; always the same node. */
   Parent node();
 

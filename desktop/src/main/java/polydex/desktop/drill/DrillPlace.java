@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import javafx.geometry.Pos;
+import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.layout.Priority;
@@ -76,6 +77,7 @@ public final class DrillPlace implements Place {
               }
             });
     run = new DrillRun(desk, this::showAfter, this::left);
+    run.accessibleTextProperty().addListener((_, _, _) -> speak());
     after = new DrillAfter(desk, this::ask, this::more, this::showStart, this::open, random);
     progress = new DrillProgress(desk, this::showStart, this::open);
     desk.analyst().found().addListener((_, _, _) -> analysed());
@@ -94,10 +96,18 @@ public final class DrillPlace implements Place {
     return root.getChildren().getFirst();
   }
 
+  /** While every key goes to a drill this place has the focus, and so says what the drill does. */
+  private void speak() {
+    boolean drilling = root.getChildren().contains(run);
+    root.setAccessibleRole(drilling ? AccessibleRole.TEXT : AccessibleRole.PARENT);
+    root.setAccessibleText(drilling ? run.getAccessibleText() : null);
+  }
+
   private void show(Node node) {
     VBox.setVgrow(node, node == run ? Priority.NEVER : Priority.ALWAYS);
     root.setAlignment(node == run ? Pos.CENTER : Pos.TOP_LEFT);
     root.getChildren().setAll(node);
+    speak();
     desk.keys().changed();
   }
 
@@ -114,16 +124,6 @@ public final class DrillPlace implements Place {
       start.refresh(run.left());
       desk.keys().changed();
     }
-  }
-
-  @Override
-  public String title() {
-    return "Drill";
-  }
-
-  @Override
-  public char letter() {
-    return 'D';
   }
 
   @Override

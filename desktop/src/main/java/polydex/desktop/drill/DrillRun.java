@@ -15,6 +15,7 @@ import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import polydex.boards.Presses.Made;
 import polydex.catalog.ActionId;
+import polydex.desktop.controls.Aloud;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.NumberedChoices;
 import polydex.desktop.controls.OnceShown;
@@ -241,6 +242,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
       nodes.add(new PointerField(desk.keys()::pointed, wantsDoubleClick(prompt)));
     }
     nodes.add(help);
+    speak(say().top(queue));
     if (prompt.spelled()) {
       help.getChildren()
           .add(
@@ -286,6 +288,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
     choices.setMaxWidth(560);
     List<Node> nodes = new ArrayList<>(say().top(queue));
     nodes.add(caps);
+    speak(nodes);
     nodes.add(choices);
     getChildren().setAll(nodes);
     desk.keys().changed();
@@ -426,6 +429,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
       hints++;
       help.getChildren()
           .setAll(hints == 1 ? say().hook(prompt()) : say().keys("The keys:", prompt()));
+      setAccessibleText(Aloud.of(help.getChildren()));
     }
     return stage == Stage.ASKING && question().kind() != Kind.SPRINT;
   }
@@ -516,6 +520,12 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
           Texts.words(DrillWords.task(answers.subList(answers.size() - parts, answers.size()))));
     }
     getChildren().setAll(nodes);
+    setAccessibleText(Aloud.of(nodes.subList(nodes.indexOf(caps) + 1, nodes.size())));
+  }
+
+  /** What is asked, without how far one is: {@link DrillPlace}, which has the focus, says it. */
+  private void speak(List<Node> asked) {
+    setAccessibleText(Aloud.of(asked.subList(1, asked.size())));
   }
 
   private void next() {

@@ -62,16 +62,6 @@ public final class FitPlace implements Place {
   }
 
   @Override
-  public String title() {
-    return "Fit";
-  }
-
-  @Override
-  public char letter() {
-    return 'F';
-  }
-
-  @Override
   public Parent node() {
     return root;
   }

@@ -65,7 +65,7 @@ public final class WayIn {
 
   /** Whether it is still to be shown: until something was drilled or noted, or it was left. */
   public boolean isOpen() {
-    return desk.session().standing().events() == 0
+    return desk.session().isLogEmpty()
         && desk.session().progress().states().isEmpty()
         && desk.session().setting(LEFT).isEmpty();
   }

@@ -108,16 +108,6 @@ public final class LookUpPlace implements Place {
   }
 
   @Override
-  public String title() {
-    return "Look up";
-  }
-
-  @Override
-  public char letter() {
-    return 'L';
-  }
-
-  @Override
   public Parent node() {
     return root;
   }

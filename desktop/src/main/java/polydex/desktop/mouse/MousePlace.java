@@ -86,16 +86,6 @@ public final class MousePlace implements Place {
   }
 
   @Override
-  public String title() {
-    return "Mouse";
-  }
-
-  @Override
-  public char letter() {
-    return 'M';
-  }
-
-  @Override
   public Parent node() {
     return root;
   }

@@ -98,16 +98,6 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
   }
 
   @Override
-  public String title() {
-    return "Route";
-  }
-
-  @Override
-  public char letter() {
-    return 'R';
-  }
-
-  @Override
   public Parent node() {
     return root;
   }

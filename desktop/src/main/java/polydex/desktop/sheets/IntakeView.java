@@ -216,6 +216,12 @@ final class IntakeView extends VBox {
     Material read() throws FileProblem;
   }
 
+  /** Reads a file as if its path had been typed. */
+  void read(Path file) {
+    path.setText(file.toString());
+    read();
+  }
+
   private void read() {
     String text = path.getText().strip();
     if (text.isEmpty()) {

@@ -1,5 +1,6 @@
 package polydex.desktop.sheets;
 
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -40,16 +41,6 @@ public final class SheetsPlace implements Place {
   }
 
   @Override
-  public String title() {
-    return "Sheets";
-  }
-
-  @Override
-  public char letter() {
-    return 'S';
-  }
-
-  @Override
   public Parent node() {
     return root;
   }
@@ -76,6 +67,12 @@ public final class SheetsPlace implements Place {
   /** Turns to where lists and files are brought in. */
   public void bringIn() {
     turn(intake);
+  }
+
+  /** Reads a file for it. */
+  public void bringIn(Path file) {
+    turn(intake);
+    intake.read(file);
   }
 
   private void turn(Node to) {

@@ -3,8 +3,10 @@ package polydex.desktop.state;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import javafx.animation.PauseTransition;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.util.Duration;
 import polydex.catalog.Action;
 import polydex.catalog.ActionFinder;
 import polydex.catalog.SameWords;
@@ -24,19 +26,35 @@ public final class ActionIndex implements AutoCloseable {
    */
   public record Index(ActionFinder search, TitleMatcher likeness) {}
 
+  /** What a window shows first has the machine to itself for so long. */
+  private static final Duration REST = Duration.millis(700);
+
   private final Session session;
+  private final PauseTransition rest = new PauseTransition(REST);
+  private boolean isBegun;
   private final Beside making = new Beside("index");
   private final ReadOnlyObjectWrapper<Optional<Index>> made =
       new ReadOnlyObjectWrapper<>(Optional.empty());
 
-  /** Begins at once, and follows the session from then on. */
+  /** Begins when somebody asks or the window has come to rest, and follows the session then. */
   public ActionIndex(Session session) {
     this.session = session;
     session.workspace().addListener((_, before, now) -> follow(before, now));
-    make(session.workspace().get());
+    rest.setOnFinished(_ -> begin());
+    rest.play();
+  }
+
+  private void begin() {
+    if (!isBegun) {
+      isBegun = true;
+      make(session.workspace().get());
+    }
   }
 
   private void follow(Workspace before, Workspace now) {
+    if (!isBegun) {
+      return;
+    }
     if (!before.catalog().sharesWith(now.catalog())
         || !before.remembered().sameWords().equals(now.remembered().sameWords())) {
       make(now);
@@ -54,6 +72,7 @@ public final class ActionIndex implements AutoCloseable {
 
   /** The newest; none before the first. */
   public ReadOnlyObjectProperty<Optional<Index>> made() {
+    begin();
     return made.getReadOnlyProperty();
   }
 
@@ -64,6 +83,7 @@ public final class ActionIndex implements AutoCloseable {
 
   /** The same, and whether they have only some of the words. */
   public ActionFinder.Answer answer(String words, int most) {
+    begin();
     return made.get()
         .map(i -> i.search().find(words, most))
         .orElse(new ActionFinder.Answer(List.of(), false));
@@ -71,6 +91,7 @@ public final class ActionIndex implements AutoCloseable {
 
   @Override
   public void close() {
+    rest.stop();
     making.close();
   }
 }

@@ -41,6 +41,7 @@ public final class Analyst implements AutoCloseable {
 
   private final AtomicReference<Optional<Last>> last = new AtomicReference<>(Optional.empty());
   private Optional<String> failure = Optional.empty();
+  private boolean isBegun;
 
   private Map<ActionId, Double> uses = Map.of();
   private Person person = Person.of(_ -> Severity.UNKNOWN_USES_PER_DAY);
@@ -54,6 +55,12 @@ public final class Analyst implements AutoCloseable {
   public Analyst(Session session) {
     this.session = session;
     session.workspace().addListener((_, _, now) -> ask(now));
+    // How bad a conflict is hangs on what the log says; what can't be read of it is as if unknown.
+    session.whenLogRead(this::ask, _ -> ask());
+  }
+
+  private void ask() {
+    isBegun = true;
     ask(session.workspace().get());
   }
 
@@ -136,6 +143,9 @@ public final class Analyst implements AutoCloseable {
   }
 
   private void ask(Workspace workspace) {
+    if (!isBegun) {
+      return;
+    }
     lookAtNothingOld();
     Optional<Setup> setup = workspace.setup();
     failure = Optional.empty();

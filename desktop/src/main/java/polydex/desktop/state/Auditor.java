@@ -61,6 +61,10 @@ public final class Auditor implements AutoCloseable {
       return;
     }
     looking = true;
+    session.whenLogRead(this::look, this::failed);
+  }
+
+  private void look() {
     Knowledge known = session.knowledge();
     auditing.ask(
         _ -> look(known),
@@ -69,12 +73,15 @@ public final class Auditor implements AutoCloseable {
           found.set(Optional.of(answer));
           rest.playFromStart();
         },
-        why -> {
-          failure = Optional.of("What the log comes to could not be found out. " + why);
-          session.problem(failure.get());
-          found.set(Optional.empty());
-          rest.playFromStart();
-        });
+        this::failed);
+  }
+
+  private void failed(String why) {
+    failure = Optional.of("What the log comes to could not be found out. " + why);
+    session.problem(failure.get());
+    // Whoever shows that it is looked into shows why it is not.
+    found.set(Optional.empty());
+    rest.playFromStart();
   }
 
   private Findings look(Knowledge known) {

@@ -59,16 +59,25 @@ final class MouseLog {
   private Audit audit;
   private Optional<Standing> standing = Optional.empty();
 
+  private boolean isRead;
+  private Optional<String> failure = Optional.empty();
+
+  private record Waiting(Runnable read, Consumer<String> failed) {}
+
+  private final List<Waiting> waiting = new ArrayList<>();
+
   /**
    * The log of a store.
    *
    * @param audit what it comes to so far
+   * @param isRead whether that is all of it
    * @param fluentSince when an item became fluent; asked on any thread
    * @param problems hears on the interface thread when the log can't be read again
    */
   MouseLog(
       StoreLine store,
       Audit audit,
+      boolean isRead,
       ZoneId zone,
       Supplier<Workspace> workspace,
       Function<DrillItem, Optional<Instant>> fluentSince,
@@ -76,9 +85,26 @@ final class MouseLog {
     this.store = store;
     this.problems = problems;
     this.audit = audit;
+    this.isRead = isRead;
     this.zone = zone;
     this.workspace = workspace;
     this.fluentSince = fluentSince;
+  }
+
+  /** Whether there is nothing in it; what is still to be read has something. */
+  boolean isEmpty() {
+    return isRead && standing().events() == 0;
+  }
+
+  /** Does something as soon as it was read once, or could not be. */
+  void whenRead(Runnable read, Consumer<String> failed) {
+    if (isRead) {
+      read.run();
+    } else if (failure.isPresent()) {
+      failed.accept(failure.get());
+    } else {
+      waiting.add(new Waiting(read, failed));
+    }
   }
 
   /** Whether the same log may mean something else after an edit. */
@@ -147,7 +173,15 @@ final class MouseLog {
           Optional<Audit> made = readWhileNewest(log, by, reading);
           made.ifPresent(audited -> Platform.runLater(() -> publish(audited, reading)));
         },
-        problems);
+        why -> {
+          problems.accept(why);
+          if (!isRead) {
+            failure = Optional.of(why);
+            List<Waiting> told = List.copyOf(waiting);
+            waiting.clear();
+            told.forEach(w -> w.failed().accept(why));
+          }
+        });
   }
 
   private interface Work {
@@ -179,7 +213,11 @@ final class MouseLog {
       audit = made;
       addTo(made, List.copyOf(meanwhile));
       meanwhile.clear();
+      isRead = true;
       change();
+      List<Waiting> told = List.copyOf(waiting);
+      waiting.clear();
+      told.forEach(w -> w.read().run());
     }
   }
 
@@ -230,6 +268,7 @@ final class MouseLog {
 
   /** Nothing more is read or brought in; what was on its way is not taken. */
   void close() {
+    waiting.clear(); // whoever waits is closed as well
     reader.shutdownNow();
   }
 

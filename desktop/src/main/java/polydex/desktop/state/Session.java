@@ -23,6 +23,7 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
+import org.jspecify.annotations.Nullable;
 import polydex.catalog.ActionId;
 import polydex.catalog.EnvironmentId;
 import polydex.conflict.ConflictHistory;
@@ -92,24 +93,89 @@ public final class Session implements AutoCloseable {
   /**
    * A session on an open store, which it closes at the end.
    *
-   * @param opened is read here, and from then on touched by a thread of its own alone
+   * @param opened is read here, the mouse log too, and from then on touched by a thread of its own
+   *     alone
    * @param clock what the session takes for now; its zone says where days begin
    */
   public Session(Store opened, Clock clock) throws FileProblem {
-    this.clock = clock;
-    file = new ReadOnlyObjectWrapper<>(opened.file());
+    this(Opened.of(opened, clock), opened::events);
+    follow();
+  }
+
+  /** A session on what was read of a file, whose mouse log is read beside. */
+  public static Session reading(Opened opened) throws FileProblem {
+    Session session = new Session(opened, null);
+    if (opened.isLogged()) {
+      session.mouseLog.readAgain();
+    }
+    session.follow();
+    session.whenLogRead(session::check, _ -> session.check());
+    return session;
+  }
+
+  /** Hands on every event of the mouse log. */
+  private interface Events {
+    void each(Consumer<LogEvent> to) throws FileProblem;
+  }
+
+  /**
+   * On what was read.
+   *
+   * @param log is gone through here, before the store has a thread of its own; none where it is
+   *     read later
+   */
+  private Session(Opened opened, @Nullable Events log) throws FileProblem {
+    clock = opened.clock();
+    file = new ReadOnlyObjectWrapper<>(opened.store().file());
     workspace = new ReadOnlyObjectWrapper<>(opened.workspace());
     settings = opened.settings();
     fits = opened.fits();
-    progress = replayed(opened);
+    progress = opened.progress();
     progress.states().forEach((item, state) -> drilledSince.put(item, state.begun()));
     fluentSince.putAll(progress.fluentSince());
     conflicts = opened.conflicts();
-    Audit log = Knowledge.audit(workspace.get(), clock.getZone(), this::fluentSince);
-    opened.events(log::add);
-    store = new StoreLine(opened, new Written());
+    Audit audit = Knowledge.audit(workspace.get(), clock.getZone(), this::fluentSince);
+    if (log != null) {
+      log.each(audit::add);
+    }
+    store = new StoreLine(opened.store(), new Written());
     mouseLog =
-        new MouseLog(store, log, clock.getZone(), workspace::get, this::fluentSince, this::problem);
+        new MouseLog(
+            store,
+            audit,
+            log != null || !opened.isLogged(),
+            clock.getZone(),
+            workspace::get,
+            this::fluentSince,
+            this::problem);
+  }
+
+  /**
+   * Checks the whole file, table by table behind whatever is to be done with it, once the log was
+   * read: opening it had no time for that.
+   */
+  private void check() {
+    ask(Store::tables, this::check, _ -> {});
+  }
+
+  private void check(List<String> tables) {
+    if (!tables.isEmpty()) {
+      ask(
+          s -> s.isSound(tables.getFirst()),
+          sound -> {
+            if (sound) {
+              check(tables.subList(1, tables.size()));
+            } else {
+              notice.set(
+                  "%s is damaged. Close it and open it again: its newest copy is offered then."
+                      .formatted(file.get().getFileName()));
+            }
+          },
+          _ -> {});
+    }
+  }
+
+  private void follow() {
     copyOfToday();
     fitIfDue();
     mouseLog.changed().addListener((_, _, _) -> logged.set(logged.get() + 1));
@@ -305,7 +371,21 @@ public final class Session implements AutoCloseable {
     return logged.getReadOnlyProperty();
   }
 
-  /** What the mouse log comes to now. */
+  /** Whether nothing was ever noted; known also while the mouse log is being read. */
+  public boolean isLogEmpty() {
+    return mouseLog.isEmpty();
+  }
+
+  /**
+   * Does something as soon as the mouse log was read once, which is at once as a rule.
+   *
+   * @param failed hears instead why it can't be read
+   */
+  public void whenLogRead(Runnable read, Consumer<String> failed) {
+    mouseLog.whenRead(read, failed);
+  }
+
+  /** What the mouse log comes to now; to nothing while it was not read yet. */
   public Standing standing() {
     return mouseLog.standing();
   }

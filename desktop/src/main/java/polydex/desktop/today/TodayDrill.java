@@ -128,8 +128,13 @@ final class TodayDrill {
 
   /** What would pay where nothing new does: what needs a binding, a way or a walk first. */
   private Node instead(NumberedLines page, List<RemainingRow> remaining) {
+    // What costs most stands beside this already.
     Optional<RemainingRow> row =
-        remaining.stream().filter(r -> r.hoursAYear() > 0 && PAYS.contains(r.kind())).findFirst();
+        remaining.stream()
+            .filter(r -> r.hoursAYear() > 0)
+            .skip(1)
+            .filter(r -> PAYS.contains(r.kind()))
+            .findFirst();
     if (row.isEmpty()) {
       return Texts.quiet(
           "Another application would: bring in its keys under Sheets, or choose another setup"

@@ -103,16 +103,6 @@ public final class TodayPlace implements Place {
   }
 
   @Override
-  public String title() {
-    return "Today";
-  }
-
-  @Override
-  public char letter() {
-    return 'T';
-  }
-
-  @Override
   public Parent node() {
     return scroll;
   }

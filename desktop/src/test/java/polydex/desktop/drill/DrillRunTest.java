@@ -217,6 +217,24 @@ class DrillRunTest implements Navigation {
     assertThat(session.progress().state(SAVE)).isEqualTo(before);
   }
 
+  /** A screen reader says what is asked and how it went, and how far one is only to who looks. */
+  @Test
+  void whatIsAskedAndHowItWentIsSpoken() {
+    begin(question(Kind.DO, prompt(SAVE), 1, 1), question(Kind.DO, prompt(COPY), 1, 1));
+    assertThat(spoken()).contains("Save").contains("Cue editor").doesNotContain("1 of 2");
+    press("Ctrl+D");
+    assertThat(spoken()).startsWith("Not this one").contains("Wanted:").contains("Ctrl+S");
+    repeat("Ctrl+S");
+    read();
+    assertThat(spoken()).contains("Copy").doesNotContain("Wanted");
+    press("Ctrl+C");
+    assertThat(spoken()).startsWith("Right");
+  }
+
+  private String spoken() {
+    return WaitForAsyncUtils.waitForAsyncFx(9000, () -> run.getAccessibleText());
+  }
+
   @Test
   void aTaskIsTimedAsAWholeAndGoesOnByItself() {
     begin(question(Kind.CHAIN, prompt(SAVE), 1, 2), question(Kind.CHAIN, prompt(COPY), 2, 2));

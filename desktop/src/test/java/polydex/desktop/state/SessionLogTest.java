@@ -16,6 +16,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.concurrent.Callable;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
@@ -33,6 +34,7 @@ import polydex.catalog.ActionId;
 import polydex.catalog.EnvironmentId;
 import polydex.files.FileProblem;
 import polydex.files.Shipped;
+import polydex.files.demo.DemoFile;
 import polydex.files.demo.DemoHistory;
 import polydex.files.log.LogImport;
 import polydex.files.store.Store;
@@ -393,5 +395,33 @@ class SessionLogTest {
                 .kept()
                 .equals(Optional.of("so")));
     fx(auditor::close);
+  }
+
+  /** The window is there before the log was read, and knows then that it is not empty. */
+  @Test
+  void aLogReadBesideComesToTheSame() throws Exception {
+    Path file = folder.resolve("beside.polydex");
+    DemoFile.demo(file).close();
+    Standing whole;
+    try (Store store = Store.open(file)) {
+      Session here = ask(() -> new Session(store, new Ticking()));
+      whole = ask(here::standing);
+      fx(here::close);
+    }
+    CompletableFuture<Standing> read = new CompletableFuture<>();
+    Session beside =
+        ask(
+            () -> {
+              Session reading = Session.reading(Opened.of(Store.open(file), new Ticking()));
+              assertThat(reading.isLogEmpty()).isFalse();
+              assertThat(reading.standing().events()).isZero();
+              reading.whenLogRead(
+                  () -> read.complete(reading.standing()),
+                  why -> read.completeExceptionally(new AssertionError(why)));
+              return reading;
+            });
+    assertThat(read.get(60, TimeUnit.SECONDS)).isEqualTo(whole);
+    assertThat(whole.events()).isPositive();
+    fx(beside::close);
   }
 }

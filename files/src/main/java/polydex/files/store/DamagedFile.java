@@ -10,4 +10,11 @@ public final class DamagedFile extends FileProblem {
   DamagedFile(Path file) {
     super(file + " is damaged and can't be opened. It was left as it was.");
   }
+
+  /** What is said of a file that turns out to be damaged while it is opened; else what was said. */
+  public static FileProblem orElse(FileProblem problem, Path file) {
+    return problem instanceof StoreProblem of && of.why() == StoreProblem.Cause.DAMAGED
+        ? new DamagedFile(file)
+        : problem;
+  }
 }

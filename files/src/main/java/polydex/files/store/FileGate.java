@@ -42,7 +42,9 @@ final class FileGate {
     try {
       refuseWhereOpen(file);
       int version = version(file);
-      refuseWhereDamaged(file);
+      if (!CleanClose.holds(file)) {
+        refuseWhereDamaged(file);
+      }
       return version;
     } catch (IOException e) {
       throw new FileProblem("%s can't be read: %s.".formatted(file, e.getMessage()), e);

@@ -27,12 +27,19 @@ final class HeldFile implements AutoCloseable {
   private final Connection connection;
   private Footprint file;
   private Footprint log;
+  private boolean isSuspect;
 
   private HeldFile(Path path, Connection connection) throws IOException {
     this.path = path;
     this.connection = connection;
     file = Footprint.of(path);
     log = Footprint.of(log());
+  }
+
+  /** Something in it is damaged: it is looked into when it is opened next. */
+  void suspect() {
+    isSuspect = true;
+    CleanClose.forget(path);
   }
 
   /** Where it is. */
@@ -107,13 +114,13 @@ final class HeldFile implements AutoCloseable {
     }
     boolean done = false;
     try {
-      boolean isNew = !Files.exists(file) || Files.size(file) == 0;
+      boolean isNew = Finished.isNew(file);
       if (isNew && !Files.isDirectory(file.getParent())) {
         throw new FileProblem(
             "There is no folder " + file.getParent() + ". Make it first, or choose another.");
       }
       boolean isOlder = !isNew && FileGate.check(file) < FileGate.NEWEST_VERSION;
-      if (isNew || isOlder) {
+      if (isOlder || (isNew && !Finished.EMPTY.to(file))) {
         migrate(file);
       }
       HeldFile held = new HeldFile(file, connect(file, isOlder));
@@ -208,6 +215,9 @@ final class HeldFile implements AutoCloseable {
     }
     try {
       connection.close();
+      if (!isSuspect) {
+        CleanClose.note(path);
+      }
     } catch (SQLException e) {
       // What was written has reached the disk; the next start puts the rest in order.
       LOG.warn("Closing {}", path, e);

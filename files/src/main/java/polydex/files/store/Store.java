@@ -89,8 +89,9 @@ public final class Store implements AutoCloseable {
     try {
       return new Store(held);
     } catch (SQLException e) {
+      held.suspect();
       held.close();
-      throw StoreProblem.of(held.path(), e);
+      throw DamagedFile.orElse(StoreProblem.of(held.path(), e), held.path());
     } catch (RuntimeException e) {
       held.close();
       throw e;
@@ -235,7 +236,11 @@ public final class Store implements AutoCloseable {
     try {
       return query.with(handle);
     } catch (SQLException | JdbiException e) {
-      throw StoreProblem.of(file, e);
+      StoreProblem problem = StoreProblem.of(file, e);
+      if (problem.why() == StoreProblem.Cause.DAMAGED) {
+        held.suspect();
+      }
+      throw problem;
     }
   }
 
@@ -356,6 +361,43 @@ public final class Store implements AutoCloseable {
       return false;
     }
     return true;
+  }
+
+  /** The names of what the file is made of, each of which can be {@linkplain #isSound checked}. */
+  public List<String> tables() throws FileProblem {
+    return query(
+        h ->
+            h.createQuery("SELECT name FROM sqlite_master WHERE type = 'table' ORDER BY name")
+                .mapTo(String.class)
+                .list());
+  }
+
+  /**
+   * Whether a table and its indexes are whole. A file where one is not is looked into before it is
+   * opened the next time, when its copies are offered.
+   *
+   * @param table one of {@link #tables}
+   */
+  public boolean isSound(String table) throws FileProblem {
+    try {
+      boolean sound =
+          query(
+              h ->
+                  h.createQuery("SELECT integrity_check FROM pragma_integrity_check(:table)")
+                      .bind("table", table)
+                      .mapTo(String.class)
+                      .list()
+                      .equals(List.of("ok")));
+      if (!sound) {
+        held.suspect();
+      }
+      return sound;
+    } catch (StoreProblem e) {
+      if (e.why() == StoreProblem.Cause.DAMAGED) {
+        return false; // so much that the check itself gives up
+      }
+      throw e;
+    }
   }
 
   /**
@@ -502,6 +544,24 @@ public final class Store implements AutoCloseable {
 
   private Successors successors() throws FileProblem {
     return (written.isPresent() ? written.get() : workspace()).catalog().successors();
+  }
+
+  /** Whether the mouse log has anything in it. */
+  public boolean isLogged() throws FileProblem {
+    return query(
+        h -> h.createQuery("SELECT EXISTS (SELECT 1 FROM event)").mapTo(Boolean.class).one());
+  }
+
+  /** The moment of the newest answer or event; none where there is none of either. */
+  public Optional<Instant> newest() throws FileProblem {
+    return query(
+        h ->
+            h.createQuery(
+                    "SELECT max(at) FROM (SELECT max(at) AS at FROM answer"
+                        + " UNION ALL SELECT max(at) FROM event)")
+                .mapTo(Long.class)
+                .findOne()
+                .map(Instant::ofEpochMilli));
   }
 
   /** Hands on every event of the mouse log, the oldest first. */

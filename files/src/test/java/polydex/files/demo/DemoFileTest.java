@@ -3,6 +3,11 @@ package polydex.files.demo;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -15,6 +20,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import polydex.catalog.ActionId;
@@ -24,6 +30,7 @@ import polydex.conflict.ConflictFinder;
 import polydex.conflict.HabitFinder;
 import polydex.conflict.Person;
 import polydex.files.Shipped;
+import polydex.files.store.Finished;
 import polydex.files.store.Store;
 import polydex.log.Deed;
 import polydex.log.LogEvent;
@@ -140,6 +147,8 @@ class DemoFileTest {
     try (Store store = DemoFile.demo(folder.resolve("demo.polydex"))) {
       store.answers(answers::add);
       store.events(events::add);
+      assertThat(store.workspace().catalog().environments())
+          .isEqualTo(Shipped.demo().catalog().environments());
       assertThat(store.setting(DemoFile.NOW)).contains(DemoHistory.NOW.toString());
       // The fit is kept as it was made, and making it again gives the same.
       assertThat(store.fits()).isEqualTo(history.fits());
@@ -147,6 +156,71 @@ class DemoFileTest {
     }
     assertThat(answers).isEqualTo(history.answers());
     assertThat(events).containsExactlyInAnyOrderElementsOf(new HashSet<>(history.events()));
+  }
+
+  /** What the build has made is what would be made here: row by row, of every table. */
+  @Test
+  void finishedFilesAreAsIfMadeHere() throws Exception {
+    for (Finished finished : Finished.values()) {
+      Path copied = folder.resolve(finished.fileName());
+      Path made = folder.resolve("made-" + finished.fileName());
+      assertThat(finished.to(copied)).isTrue();
+      assertThat(finished.to(copied)).as("there is one now").isFalse();
+      switch (finished) {
+        case DEMO -> DemoFile.made(made).close();
+        case START -> DemoFile.started(made).close();
+        case EMPTY -> migrated(made);
+      }
+      List<String> rows = rows(made);
+      assertThat(rows(copied)).as(finished.toString()).isEqualTo(rows);
+      assertThat(rows).hasSizeGreaterThan(20);
+    }
+  }
+
+  private static void migrated(Path file) {
+    Flyway.configure()
+        .dataSource("jdbc:sqlite:" + file, null, null)
+        .locations("classpath:polydex/files/store")
+        .load()
+        .migrate();
+  }
+
+  /** What makes the tables, and what is in them, but for when they were made. */
+  private static List<String> rows(Path file) throws SQLException {
+    List<String> all = new ArrayList<>();
+    try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + file);
+        Statement statement = c.createStatement()) {
+      List<String> tables = new ArrayList<>();
+      for (String about : List.of("user_version", "application_id", "integrity_check")) {
+        try (ResultSet row = statement.executeQuery("PRAGMA " + about)) {
+          all.add(about + " " + row.getString(1));
+        }
+      }
+      try (ResultSet row =
+          statement.executeQuery("SELECT type, name, sql FROM sqlite_master ORDER BY type, name")) {
+        while (row.next()) {
+          all.add(row.getString(1) + " " + row.getString(2) + " " + row.getString(3));
+          if (row.getString(1).equals("table")) {
+            tables.add(row.getString(2));
+          }
+        }
+      }
+      tables.remove("flyway_schema_history");
+      for (String table : tables) {
+        try (ResultSet row = statement.executeQuery("SELECT * FROM \"" + table + "\"")) {
+          List<String> some = new ArrayList<>();
+          while (row.next()) {
+            List<String> cells = new ArrayList<>();
+            for (int i = 1; i <= row.getMetaData().getColumnCount(); i++) {
+              cells.add(row.getString(i));
+            }
+            some.add(table + cells);
+          }
+          all.addAll(some.stream().sorted().toList());
+        }
+      }
+    }
+    return all;
   }
 
   @Test
