@@ -23,6 +23,7 @@ import polydex.catalog.TitleMatcher.Match;
 import polydex.catalog.Version;
 import polydex.intake.IntakePlan.Proposal;
 import polydex.intake.IntakeRequest.RequestedRow;
+import polydex.own.OwnKeymap;
 import polydex.workspace.Remembered;
 import polydex.workspace.Workspace;
 
@@ -64,8 +65,8 @@ final class IntakeNames {
     this.before = before;
     this.request = request;
     Catalog catalog = before.catalog();
-    matcher = new TitleMatcher(catalog.actions());
-    for (Action action : catalog.actions()) {
+    matcher = new TitleMatcher(OwnKeymap.others(catalog));
+    for (Action action : OwnKeymap.others(catalog)) {
       actionsByTitle.putIfAbsent(fold(action.title()), action);
       ids.add(action.id().value());
     }

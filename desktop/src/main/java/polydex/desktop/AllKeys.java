@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.control.ListView;
@@ -17,13 +18,17 @@ import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
-import polydex.desktop.desk.Navigation;
+import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
 import polydex.keys.Gesture;
+import polydex.own.OwnKey;
+import polydex.own.OwnKeymap;
+import polydex.workspace.Change;
+import polydex.workspace.Workspace;
 
 /** Every key that works here, found by its words or its name, and run from there. */
 final class AllKeys {
-  private final Navigation keys;
+  private final Desk desk;
   private final List<Line> all;
   private final ListView<Line> list;
   private final TextField words = new TextField();
@@ -32,17 +37,17 @@ final class AllKeys {
     String words() {
       return command.title()
           + " "
-          + taken.map(t -> "taken by " + t + " ").orElse("")
+          + taken.map(t -> t + " ").orElse("")
           + String.join(" ", command.gestures().stream().map(Gesture::toString).toList());
     }
   }
 
   private AllKeys(
-      Navigation keys,
+      Desk desk,
       List<KeyCommand> here,
       List<KeyCommand> anywhere,
       Function<KeyCommand, Optional<String>> taken) {
-    this.keys = keys;
+    this.desk = desk;
     all =
         Stream.concat(
                 here.stream().map(c -> new Line(c, true, taken.apply(c))),
@@ -68,19 +73,23 @@ final class AllKeys {
    * @param taken who takes the key of a command before the window sees it, if somebody does
    */
   static void open(
-      Navigation keys,
+      Desk desk,
       List<KeyCommand> here,
       List<KeyCommand> anywhere,
       Function<KeyCommand, Optional<String>> taken) {
-    AllKeys opened = new AllKeys(keys, here, anywhere, taken);
+    AllKeys opened = new AllKeys(desk, here, anywhere, taken);
     VBox box = OverlayBox.steady(Texts.heading("All keys"), opened.list, opened.words);
-    keys.open(
-        box,
-        opened.words,
-        List.of(
-            KeyCommand.of("Enter", "Do it", opened::run),
-            // The key that opened it closes it.
-            KeyCommand.quiet("F1", "Close", keys::close)));
+    desk.keys()
+        .open(
+            box,
+            opened.words,
+            List.of(
+                KeyCommand.of(OwnKey.ALL_KEYS_RUN, opened::run),
+                KeyCommand.of(OwnKey.ALL_KEYS_OTHER, "Other keys", opened::otherKeys),
+                KeyCommand.of(OwnKey.ALL_KEYS_RESET, "As it was", opened::reset),
+                KeyCommand.of(OwnKey.ALL_KEYS_RESET_ALL, opened::resetAll),
+                // The key that opened it closes it.
+                KeyCommand.quiet(OwnKey.ALL_KEYS_OPEN, "Close", desk.keys()::close)));
   }
 
   private void find(String typed) {
@@ -118,9 +127,78 @@ final class AllKeys {
   private void run() {
     Line chosen = list.getSelectionModel().getSelectedItem();
     if (chosen != null) {
-      keys.close();
+      desk.keys().close();
       chosen.command().run().run();
     }
+  }
+
+  /** The command of the chosen line, where its keys can be changed; it is said where not. */
+  private Optional<OwnKey> changeable() {
+    Line chosen = list.getSelectionModel().getSelectedItem();
+    if (chosen == null) {
+      return Optional.empty();
+    }
+    Optional<OwnKey> key = chosen.command().own().filter(k -> !k.isFixed());
+    if (key.isEmpty()) {
+      desk.session()
+          .problem(
+              "The keys of \u201c%s\u201d stay as they are: how to go on, how to leave and how to go to a place is the same in every file."
+                  .formatted(chosen.command().title()));
+    }
+    return key;
+  }
+
+  private void otherKeys() {
+    changeable()
+        .ifPresent(
+            key -> {
+              desk.keys().close();
+              new OtherKeys(desk, key).open();
+            });
+  }
+
+  private void reset() {
+    changeable().ifPresent(key -> give(desk, key, key.usual()));
+  }
+
+  /** Gives a command other keys; what lies open would show the old ones, and is closed. */
+  static void give(Desk desk, OwnKey key, List<Gesture> gestures) {
+    Workspace before = desk.session().workspace().get();
+    if (desk.session().ownKeys().now().getValue().get(key).equals(gestures)) {
+      desk.session().say("\u201c%s\u201d has these keys already.".formatted(key.title()));
+      return;
+    }
+    desk.keys().close();
+    desk.session()
+        .apply(
+            new Change.Edit(
+                gestures.isEmpty()
+                    ? "Take \u201c%s\u201d its keys".formatted(key.title())
+                    : "Give \u201c%s\u201d %s".formatted(key.title(), said(gestures)),
+                before,
+                before.with(OwnKeymap.with(before.catalog(), key, gestures))));
+  }
+
+  private static String said(List<Gesture> gestures) {
+    return gestures.stream().map(Gesture::toString).collect(Collectors.joining(", "));
+  }
+
+  private void resetAll() {
+    Workspace before = desk.session().workspace().get();
+    int changed = OwnKeymap.changed(before.catalog()).size();
+    if (changed == 0) {
+      desk.session().say("All keys are as they were.");
+      return;
+    }
+    desk.keys().close();
+    desk.session()
+        .apply(
+            new Change.Edit(
+                changed == 1
+                    ? "Give 1 command its usual keys"
+                    : "Give %d commands their usual keys".formatted(changed),
+                before,
+                before.with(OwnKeymap.reset(before.catalog()))));
   }
 
   private static void row(HBox box, Line line) {
@@ -128,7 +206,7 @@ final class AllKeys {
     line.command().gestures().forEach(g -> caps.getChildren().add(new GestureView(g, Map.of())));
     HBox title = new HBox(12, Texts.styled(line.command().title(), "row-title"));
     title.setAlignment(Pos.CENTER_LEFT);
-    line.taken().ifPresent(t -> title.getChildren().add(Texts.styled("taken by " + t, "quiet")));
+    line.taken().ifPresent(t -> title.getChildren().add(Texts.styled(t, "quiet")));
     box.getChildren()
         .addAll(
             Lists.growing(title),

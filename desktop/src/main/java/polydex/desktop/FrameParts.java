@@ -2,6 +2,7 @@ package polydex.desktop;
 
 import java.util.Map;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -34,6 +35,11 @@ final class FrameParts {
     return button;
   }
 
+  /** The keys of a command. */
+  static Node cap(Gesture gesture) {
+    return new GestureView(gesture, Map.of());
+  }
+
   /** The field that finds. */
   static TextField find() {
     TextField find = new TextField();
@@ -48,16 +54,12 @@ final class FrameParts {
    * The head.
    *
    * @param middle takes what room there is
+   * @param key goes to the field
    */
-  static HBox head(Region middle, TextField find) {
+  static HBox head(Region middle, Node key, TextField find) {
     middle.setMinWidth(0);
     HBox.setHgrow(middle, Priority.ALWAYS);
-    HBox head =
-        new HBox(
-            Texts.styled("Polydex", "name"),
-            middle,
-            new GestureView(Gesture.parse("Ctrl+F"), Map.of()),
-            find);
+    HBox head = new HBox(Texts.styled("Polydex", "name"), middle, key, find);
     head.setAlignment(Pos.CENTER_LEFT);
     head.getStyleClass().add("head");
     return head;

@@ -4,6 +4,8 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import polydex.desktop.desk.Place;
+import polydex.own.OwnContext;
+import polydex.own.OwnKey;
 
 /**
  * A place that is made when somebody goes there first: the window is up sooner without those that
@@ -17,6 +19,14 @@ final class LaterPlace<P extends Place> {
   LaterPlace(PlaceName name, Supplier<P> making) {
     this.name = name;
     this.making = making;
+  }
+
+  OwnContext context() {
+    return OwnContext.valueOf(name.name());
+  }
+
+  OwnKey key() {
+    return name.key();
   }
 
   char letter() {

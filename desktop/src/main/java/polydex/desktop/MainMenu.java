@@ -23,6 +23,7 @@ import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Navigation;
 import polydex.desktop.keys.AccessLetters;
 import polydex.desktop.keys.KeyCommand;
+import polydex.own.OwnKey;
 
 /**
  * The places, what can be done in the one that is shown, and what can be done anywhere, side by
@@ -104,8 +105,8 @@ final class MainMenu {
         box,
         menu.root,
         List.of(
-            KeyCommand.of("Enter", "Do it", menu::run),
-            KeyCommand.quiet("F10", "Close", keys::close)));
+            KeyCommand.of(OwnKey.MENU_RUN, menu::run),
+            KeyCommand.quiet(OwnKey.MENU_OPEN, "Close", keys::close)));
   }
 
   private Line line(KeyCommand command, Optional<Character> letter) {
@@ -118,7 +119,10 @@ final class MainMenu {
     title.setMinWidth(0);
     Region room = new Region();
     HBox.setHgrow(room, Priority.ALWAYS);
-    GestureView caps = new GestureView(command.gestures().getFirst(), Map.of());
+    HBox caps = new HBox();
+    command.gestures().stream()
+        .limit(1)
+        .forEach(g -> caps.getChildren().add(new GestureView(g, Map.of())));
     caps.getStyleClass().add("menu-caps");
     caps.setMinWidth(Region.USE_PREF_SIZE);
     HBox node = new HBox(8, access, title, room, caps);

@@ -12,6 +12,8 @@ import javafx.scene.layout.VBox;
 import polydex.desktop.controls.KeyRail;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.keys.KeyTable;
+import polydex.desktop.keys.OwnKeys;
+import polydex.own.OwnKey;
 
 /**
  * What lies over the frame, one thing over the other: only the topmost has the focus and the keys,
@@ -23,6 +25,7 @@ final class Overlays {
 
   private final Node frame;
   private final KeyTable table;
+  private final OwnKeys own;
   private final List<KeyCommand> always;
   private final Runnable afterClosing;
   private final StackPane node = new StackPane();
@@ -33,12 +36,15 @@ final class Overlays {
    *
    * @param frame what lies below
    * @param table knows whose keys work
+   * @param own which keys the commands have
    * @param always what works in each of them, how to see all keys first
    * @param afterClosing is run when one was closed
    */
-  Overlays(Node frame, KeyTable table, List<KeyCommand> always, Runnable afterClosing) {
+  Overlays(
+      Node frame, KeyTable table, OwnKeys own, List<KeyCommand> always, Runnable afterClosing) {
     this.frame = frame;
     this.table = table;
+    this.own = own;
     this.always = List.copyOf(always);
     this.afterClosing = afterClosing;
     // Where nothing is open, the pointer reaches the frame.
@@ -63,10 +69,10 @@ final class Overlays {
   void open(VBox shown, Node focus, List<KeyCommand> commands) {
     if (!commands.isEmpty()) {
       KeyRail rail = new KeyRail();
-      KeyCommand close = KeyCommand.of("Esc", "Close", this::close);
-      boolean ownHelp =
-          commands.stream().anyMatch(c -> c.gestures().equals(always.getFirst().gestures()));
-      rail.show(commands, ownHelp ? List.of(close) : List.of(always.getFirst(), close));
+      KeyCommand close = KeyCommand.of(OwnKey.CLOSE, this::close);
+      boolean ownHelp = commands.stream().anyMatch(c -> c.is(OwnKey.ALL_KEYS_OPEN));
+      rail.show(
+          own.by(commands), own.by(ownHelp ? List.of(close) : List.of(always.getFirst(), close)));
       shown.getChildren().add(rail);
     }
     StackPane veil = new StackPane(shown);

@@ -52,6 +52,8 @@ import polydex.desktop.today.TodayPlace;
 import polydex.files.store.DailyCopies;
 import polydex.keys.Gesture;
 import polydex.keys.PointerAct;
+import polydex.own.OwnContext;
+import polydex.own.OwnKey;
 import polydex.route.Setup;
 
 /**
@@ -66,10 +68,9 @@ public final class Shell implements Navigation {
   private final KeyCapture capture;
   private final StackPane root = new StackPane();
   private final BorderPane frame = new BorderPane();
-  private static final String MENU = "Menu";
-
   private final HBox setupPath = new HBox();
   private final TextField find = FrameParts.find();
+  private final HBox findKey = new HBox();
   private final KeyRail rail = new KeyRail();
   private final Badges badges = new Badges();
   private final LaterPlace<TodayPlace> today;
@@ -108,12 +109,14 @@ public final class Shell implements Navigation {
    */
   public Shell(Session session, Layout keyboard, Random random, Beginning demo, Runnable close) {
     this.session = session;
-    table = new KeyTable(() -> keyboard);
+    table = new KeyTable(() -> keyboard, session.ownKeys());
     capture = new KeyCapture(() -> underTheFingers(keyboard));
     look = new Look(root, session);
     desk = Desk.of(session, this, look.narrow());
     // Whatever lies over the place, one key pauses what is being recorded.
-    overlays = new Overlays(frame, table, List.of(allKeys(), pause()), this::afterOverlay);
+    overlays =
+        new Overlays(
+            frame, table, session.ownKeys(), List.of(allKeys(), pause()), this::afterOverlay);
     today = new LaterPlace<>(PlaceName.TODAY, () -> new TodayPlace(desk, demo));
     lookUp = new LaterPlace<>(PlaceName.LOOK_UP, () -> new LookUpPlace(desk));
     drill = new LaterPlace<>(PlaceName.DRILL, () -> new DrillPlace(desk, random));
@@ -133,8 +136,9 @@ public final class Shell implements Navigation {
     root.getChildren().add(new VBox(above, new StatusLine(session, desk.recording())));
     table.active().addListener((_, _, _) -> showRail());
     table.anywhere(anywhere());
-    takenKeys = new TakenKeys(desk, this::anywhere);
+    takenKeys = new TakenKeys(desk);
     session.workspace().addListener((_, _, _) -> showSetup());
+    session.ownKeys().now().addListener((_, _, _) -> showSetup());
     showSetup();
   }
 
@@ -222,65 +226,53 @@ public final class Shell implements Navigation {
   private List<KeyCommand> anywhere() {
     List<KeyCommand> commands = new ArrayList<>();
     commands.add(allKeys());
-    commands.add(KeyCommand.quiet("F10", MENU, this::menu));
-    commands.add(KeyCommand.of("Ctrl+F", "Find", this::focusFind));
-    commands.add(KeyCommand.of("Ctrl+U", "Setups", () -> new SetupsView(desk).open()));
-    commands.add(
-        KeyCommand.quiet("Ctrl+Shift+U", "Your systems", () -> new SystemsView(desk).open()));
-    commands.add(KeyCommand.of("Ctrl+M", "I used the mouse", () -> Tally.open(desk)));
+    commands.add(KeyCommand.quiet(OwnKey.MENU_OPEN, this::menu));
+    commands.add(KeyCommand.of(OwnKey.FIND, this::focusFind));
+    commands.add(KeyCommand.of(OwnKey.SETUPS_OPEN, () -> new SetupsView(desk).open()));
+    commands.add(KeyCommand.quiet(OwnKey.SYSTEMS_OPEN, () -> new SystemsView(desk).open()));
+    commands.add(KeyCommand.of(OwnKey.USED_MOUSE, () -> Tally.open(desk)));
     commands.add(pause());
-    commands.add(KeyCommand.quiet("Ctrl+Z", "Undo", session::undo));
-    commands.add(KeyCommand.quiet("Ctrl+Shift+Z", "Redo", session::redo));
+    commands.add(KeyCommand.quiet(OwnKey.UNDO, session::undo));
+    commands.add(KeyCommand.quiet(OwnKey.REDO, session::redo));
     commands.addAll(toPlaces());
-    commands.add(KeyCommand.quiet("Ctrl+Shift+O", "Open another file", this::openAnother));
-    commands.add(
-        KeyCommand.quiet(
-            "Ctrl+Shift+S",
-            "Keep everything in another file",
-            () -> closing.keepElsewhere(() -> {})));
-    commands.add(KeyCommand.quiet("Ctrl+T", "Theme", look::nextTheme));
-    commands.add(
-        KeyCommand.quiet("Ctrl+=", "Larger text", look::larger)
-            .or("Ctrl+Shift+=")
-            .or("Ctrl+NumpadAdd"));
-    commands.add(
-        KeyCommand.quiet("Ctrl+-", "Smaller text", look::smaller).or("Ctrl+NumpadSubtract"));
-    commands.add(KeyCommand.quiet("Ctrl+0", "Normal text", look::normal));
-    commands.add(KeyCommand.quiet("Ctrl+Q", "Quit", this::quit));
+    commands.add(KeyCommand.quiet(OwnKey.OPEN_FILE, this::openAnother));
+    commands.add(KeyCommand.quiet(OwnKey.KEEP_ELSEWHERE, () -> closing.keepElsewhere(() -> {})));
+    commands.add(KeyCommand.quiet(OwnKey.THEME, look::nextTheme));
+    commands.add(KeyCommand.quiet(OwnKey.LARGER_TEXT, look::larger));
+    commands.add(KeyCommand.quiet(OwnKey.SMALLER_TEXT, look::smaller));
+    commands.add(KeyCommand.quiet(OwnKey.NORMAL_TEXT, look::normal));
+    commands.add(KeyCommand.quiet(OwnKey.QUIT, this::quit));
     return commands;
   }
 
   private List<KeyCommand> toPlaces() {
-    return places.stream()
-        .map(p -> KeyCommand.quiet("Alt+" + p.letter(), p.title(), () -> go(p)))
-        .toList();
+    return places.stream().map(p -> KeyCommand.quiet(p.key(), p.title(), () -> go(p))).toList();
   }
 
   private void menu() {
     if (!overlays.isOpen()) {
       List<KeyCommand> anywhere =
           anywhere().stream()
-              .filter(c -> !c.title().equals(MENU))
-              .filter(c -> places.stream().noneMatch(p -> p.title().equals(c.title())))
+              .filter(c -> !c.is(OwnKey.MENU_OPEN))
+              .filter(c -> places.stream().noneMatch(p -> c.is(p.key())))
               .toList();
-      MainMenu.open(this, MainMenu.parts(toPlaces(), table.here(), anywhere));
+      MainMenu.open(this, MainMenu.parts(toPlaces(), table.here(), session.ownKeys().by(anywhere)));
     }
   }
 
   private KeyCommand allKeys() {
     return KeyCommand.quiet(
-        "F1",
-        "All keys",
+        OwnKey.ALL_KEYS_OPEN,
         () ->
             AllKeys.open(
-                this,
+                desk,
                 table.here(),
                 overlays.isOpen() ? List.of() : table.active().get(),
                 takenKeys::of));
   }
 
   private KeyCommand pause() {
-    return KeyCommand.quiet("F12", "Pause the recording", desk.recording()::pauseOrGoOn);
+    return KeyCommand.quiet(OwnKey.PAUSE, desk.recording()::pauseOrGoOn);
   }
 
   private Node head() {
@@ -299,15 +291,18 @@ public final class Shell implements Navigation {
     find.addEventHandler(
         KeyEvent.KEY_PRESSED,
         event -> {
-          if (event.getCode() == KeyCode.DOWN || event.getCode() == KeyCode.ENTER) {
+          if (event.getCode() == KeyCode.DOWN
+              || (event.getCode() == KeyCode.ENTER && !lookUp.get().runChosen())) {
             event.consume();
             lookUp.get().focusResults();
+          } else if (event.getCode() == KeyCode.ENTER) {
+            event.consume();
           } else if (event.getCode() == KeyCode.ESCAPE) {
             event.consume();
             find.clear();
           }
         });
-    return FrameParts.head(setupPath, find);
+    return FrameParts.head(setupPath, findKey, find);
   }
 
   private Node sidebar() {
@@ -351,19 +346,22 @@ public final class Shell implements Navigation {
 
   private void showSetup() {
     setupPath.getChildren().clear();
+    session
+        .ownKeys()
+        .of(OwnKey.SETUPS_OPEN)
+        .ifPresent(g -> setupPath.getChildren().add(new GestureView(g, Map.of())));
+    findKey
+        .getChildren()
+        .setAll(session.ownKeys().of(OwnKey.FIND).map(FrameParts::cap).stream().toList());
     Optional<Setup> setup = session.workspace().get().setup();
     if (setup.isEmpty()) {
-      setupPath
-          .getChildren()
-          .addAll(
-              new GestureView(Gesture.parse("Ctrl+U"), Map.of()),
-              Texts.styled("No setup yet", "quiet"));
+      setupPath.getChildren().add(Texts.styled("No setup yet", "quiet"));
       return;
     }
     Label path =
         Texts.styled(String.join("  \u203a  ", SetupPath.of(desk, setup.get())), "setup-part");
     path.setMinWidth(0);
-    setupPath.getChildren().addAll(new GestureView(Gesture.parse("Ctrl+U"), Map.of()), path);
+    setupPath.getChildren().add(path);
   }
 
   private void showRail() {
@@ -375,7 +373,8 @@ public final class Shell implements Navigation {
       return; // what lies over the place shows its own keys
     }
     captured.ifPresentOrElse(
-        rail::showCapture, () -> rail.show(table.active().get(), List.of(allKeys())));
+        rail::showCapture,
+        () -> rail.show(table.active().get(), session.ownKeys().by(List.of(allKeys()))));
   }
 
   @Override
@@ -422,6 +421,34 @@ public final class Shell implements Navigation {
   public void drillFirst(int actions) {
     go(drill);
     drill.get().beginFirst(actions);
+  }
+
+  @Override
+  public void run(OwnKey key) {
+    Optional<KeyCommand> everywhere = anywhere().stream().filter(c -> c.is(key)).findFirst();
+    if (everywhere.isPresent()) {
+      everywhere.get().run().run();
+      return;
+    }
+    Optional<LaterPlace<?>> place =
+        key.contexts().stream().flatMap(c -> c.place().stream()).findFirst().flatMap(this::place);
+    place.ifPresent(this::go);
+    Optional<KeyCommand> there =
+        place.flatMap(p -> p.get().commands().stream().filter(c -> c.is(key)).findFirst());
+    if (there.isPresent() && !key.isForChosen()) {
+      there.get().run().run();
+    } else if (there.isPresent()) {
+      session.say(
+          "\u201c%s\u201d is {%s} here, for what is chosen.".formatted(key.title(), key.name()));
+    } else {
+      session.say(
+          "\u201c%s\u201d is {%s} in \u201c%s\u201d."
+              .formatted(key.title(), key.name(), key.contexts().getFirst().title()));
+    }
+  }
+
+  private Optional<LaterPlace<?>> place(OwnContext context) {
+    return places.stream().filter(p -> p.context() == context).findFirst();
   }
 
   @Override
@@ -473,6 +500,11 @@ public final class Shell implements Navigation {
     }
     go(sheets);
     sheets.get().bringIn(file);
+  }
+
+  /** What works here and now. */
+  List<KeyCommand> keysNow() {
+    return table.active().get();
   }
 
   /** How it looks. */

@@ -7,6 +7,7 @@ import javafx.scene.control.OverrunStyle;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import polydex.desktop.keys.OwnKeys;
 import polydex.desktop.state.Recording;
 import polydex.desktop.state.Session;
 import polydex.files.store.StoreLine;
@@ -14,6 +15,7 @@ import polydex.files.store.StoreLine;
 /** The last line of the window: what was done last and, wherever one is, what is being recorded. */
 final class StatusLine extends HBox {
   private final ObservableValue<StoreLine.Progress> waiting;
+  private final OwnKeys own;
   private final Label status = new Label();
   private final Label recorded = new Label();
   private final Label unwritten = new Label();
@@ -21,14 +23,18 @@ final class StatusLine extends HBox {
 
   /** What was done in a session, what waits there to be written, and what is being recorded. */
   StatusLine(Session session, Recording recording) {
-    this(session.status(), session.unwritten());
+    this(session.status(), session.unwritten(), session.ownKeys());
     notice.textProperty().bind(session.notice());
     recording.state().addListener((_, _, _) -> show(recording));
     session.logged().addListener((_, _, _) -> show(recording));
   }
 
-  StatusLine(ObservableValue<Session.Status> said, ObservableValue<StoreLine.Progress> waiting) {
+  StatusLine(
+      ObservableValue<Session.Status> said,
+      ObservableValue<StoreLine.Progress> waiting,
+      OwnKeys own) {
     super(12);
+    this.own = own;
     this.waiting = waiting;
     getStyleClass().add("status");
     status.setTextOverrun(OverrunStyle.ELLIPSIS);
@@ -70,15 +76,16 @@ final class StatusLine extends HBox {
   private void show(StoreLine.Progress now) {
     unwritten.setManaged(now.problem().isPresent());
     unwritten.setVisible(now.problem().isPresent());
-    unwritten.setText(
+    String sentence =
         now.problem()
             .map(
                 problem ->
-                    "Not stored yet: %s. %s Ctrl+Shift+S keeps everything elsewhere."
+                    "Not stored yet: %s. %s {KEEP_ELSEWHERE} keeps everything elsewhere."
                         .formatted(
                             now.waiting() == 1 ? "1 thing" : "%,d things".formatted(now.waiting()),
                             problem))
-            .orElse(""));
+            .orElse("");
+    unwritten.setText(own.in(sentence));
     giveWay();
   }
 
@@ -89,12 +96,13 @@ final class StatusLine extends HBox {
       case RECORDING -> {
         recorded.getStyleClass().add("recording");
         recorded.setText(
-            "\u25cf Recording %s: %,d events. F12 pauses"
-                .formatted(recording.title(), recording.count()));
+            own.in(
+                "\u25cf Recording %s: %,d events. {PAUSE} pauses"
+                    .formatted(recording.title(), recording.count())));
       }
       case PAUSED -> {
         recorded.getStyleClass().add("recording-paused");
-        recorded.setText("\u275a\u275a Recording paused. F12 goes on");
+        recorded.setText(own.in("\u275a\u275a Recording paused. {PAUSE} goes on"));
       }
     }
   }

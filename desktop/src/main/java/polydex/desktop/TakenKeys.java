@@ -2,64 +2,62 @@ package polydex.desktop;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import polydex.catalog.EnvironmentId;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.state.Analysis;
-import polydex.keys.Gesture;
-import polydex.route.DesktopTakes;
-import polydex.route.DesktopTakes.Taken;
+import polydex.own.OwnContext;
+import polydex.own.OwnTroubles;
+import polydex.own.OwnTroubles.Trouble;
 
 /**
- * Which of the program's own keys the desktop of the setup in use takes for itself. It is said once
- * for each desktop, and the list of keys shows it.
+ * Which of the program's own keys do not do what they are there for, since the desktop of the setup
+ * in use takes them or another command has them. What a desktop takes of those that work in every
+ * place is said once for each, and the list of keys shows all.
  */
 final class TakenKeys {
   private static final String TOLD = "keys told";
   private static final String BETWEEN = " ";
 
   private final Desk desk;
-  private final Supplier<List<KeyCommand>> anywhere;
-  private Map<Gesture, Taken> taken = Map.of();
+  private List<Trouble> troubles = List.of();
 
-  /**
-   * Follows what is found out of the setup in use.
-   *
-   * @param anywhere what works wherever one is
-   */
-  TakenKeys(Desk desk, Supplier<List<KeyCommand>> anywhere) {
+  /** Follows what is found out of the setup in use. */
+  TakenKeys(Desk desk) {
     this.desk = desk;
-    this.anywhere = anywhere;
     desk.analyst().found().addListener((_, _, found) -> follow(found));
   }
 
   /** While another setup is looked into, what the last one took is no longer told. */
   private void follow(Optional<Analysis> found) {
-    taken = Map.of();
+    troubles = List.of();
     found.ifPresent(this::look);
   }
 
   private void look(Analysis found) {
-    List<Gesture> own =
-        anywhere.get().stream().flatMap(c -> c.gestures().stream()).distinct().toList();
     desk.analyst()
         .look(
             "own keys",
-            _ -> DesktopTakes.of(found.traces().setup(), found.workspace().world(), own),
+            _ ->
+                OwnTroubles.in(found.traces().setup(), found.workspace().world())
+                    .map(OwnTroubles::all)
+                    .orElse(List.of()),
             this::say,
-            _ -> taken = Map.of());
+            _ -> troubles = List.of());
   }
 
-  private void say(List<Taken> now) {
-    taken = now.stream().collect(Collectors.toMap(Taken::gesture, t -> t, (a, _) -> a));
-    if (now.isEmpty()) {
+  private void say(List<Trouble> now) {
+    troubles = now;
+    List<Trouble> taken =
+        now.stream()
+            .filter(t -> t.isTaken() && t.where().compareTo(OwnContext.PLACES) <= 0)
+            .toList();
+    if (taken.isEmpty()) {
       return;
     }
-    EnvironmentId platform = now.getFirst().platform();
+    EnvironmentId platform = taken.getFirst().taker().orElseThrow();
     List<String> told =
         new ArrayList<>(List.of(desk.session().setting(TOLD).orElse("").split(BETWEEN, -1)));
     if (!told.contains(platform.value())) {
@@ -67,25 +65,34 @@ final class TakenKeys {
       desk.session().setting(TOLD, String.join(BETWEEN, told).strip());
       desk.session()
           .say(
-              "%s takes %s before this window sees it. F10 has every command by a letter, and F1 marks such keys."
+              "%s takes %s before this window sees it. {MENU_OPEN} has every command by a letter; {ALL_KEYS_OPEN} marks such keys, and gives others."
                   .formatted(
                       desk.titles().title(platform),
-                      now.stream()
+                      taken.stream()
                           .map(t -> t.gesture().toString())
+                          .distinct()
                           .collect(Collectors.joining(", "))));
     }
   }
 
-  /** Who takes the key of a command and for what, as a few words; nothing where it comes here. */
+  /** What is wrong with the keys of a command, as a few words; nothing where they do it. */
   Optional<String> of(KeyCommand command) {
-    return command.gestures().stream()
-        .flatMap(g -> Optional.ofNullable(taken.get(g)).stream())
+    return troubles.stream()
+        .filter(t -> command.is(t.key()))
+        .filter(t -> command.gestures().stream().limit(1).anyMatch(t.gesture()::equals))
         .findFirst()
-        .map(
-            t ->
-                "%s: \u201c%s\u201d"
-                    .formatted(
-                        desk.titles().title(t.platform()),
-                        desk.session().workspace().get().catalog().title(t.action())));
+        .map(t -> said(desk, t));
+  }
+
+  /** Who has a key, and for what. */
+  static String said(Desk desk, Trouble trouble) {
+    String what =
+        trouble.action().map(a -> desk.session().workspace().get().catalog().title(a)).orElse("");
+    if (trouble.taker().isEmpty()) {
+      return "%s does not come here".formatted(trouble.gesture());
+    }
+    return trouble.isTaken()
+        ? "taken by %s: \u201c%s\u201d".formatted(desk.titles().title(trouble.taker().get()), what)
+        : "in \u201c%s\u201d it is \u201c%s\u201d".formatted(trouble.where().title(), what);
   }
 }

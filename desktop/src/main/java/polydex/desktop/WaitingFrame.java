@@ -8,6 +8,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 import polydex.desktop.controls.Texts;
+import polydex.own.OwnKey;
 
 /** What a window shows until its file was read: the frame, and what is waited for. */
 final class WaitingFrame {
@@ -27,7 +28,9 @@ final class WaitingFrame {
     scroll.setFitToWidth(true);
     scroll.getStyleClass().add("today");
     BorderPane frame = new BorderPane(scroll);
-    HBox head = FrameParts.head(new Region(), FrameParts.find());
+    HBox head =
+        FrameParts.head(
+            new Region(), FrameParts.cap(OwnKey.FIND.usual().getFirst()), FrameParts.find());
     side.setDisable(true);
     head.setDisable(true);
     frame.setTop(head);

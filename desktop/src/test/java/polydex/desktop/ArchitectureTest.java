@@ -41,6 +41,7 @@ class ArchitectureTest {
     "polydex.recognition..",
     "polydex.totals..",
     "polydex.mouse..",
+    "polydex.own..",
     "polydex.workspace..",
     "polydex.intake..",
     "polydex.setups..",

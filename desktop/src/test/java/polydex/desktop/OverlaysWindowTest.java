@@ -18,6 +18,7 @@ import org.testfx.framework.junit5.Start;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
+import polydex.own.OwnKey;
 
 /**
  * What lies over a place, one over the other: whose keys work, and where the focus goes back to.
@@ -43,9 +44,9 @@ class OverlaysWindowTest extends InWindow {
     person.untilShown("conflicts in this setup");
     Node before = person.focus();
     TextField lower = new TextField();
-    overlay("lower", lower, KeyCommand.of("F9", "Say lower", () -> done.add("lower")));
+    overlay("lower", lower, KeyCommand.of(OwnKey.RECORD, "Say lower", () -> done.add("lower")));
     TextField upper = new TextField();
-    overlay("upper", upper, KeyCommand.of("F9", "Say upper", () -> done.add("upper")));
+    overlay("upper", upper, KeyCommand.of(OwnKey.RECORD, "Say upper", () -> done.add("upper")));
     person.until("focus on top", () -> person.focus() == upper);
     person.keys("F9");
     // The place's and the window's keys are not those of what lies over them.

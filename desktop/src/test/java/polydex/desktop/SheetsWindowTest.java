@@ -65,6 +65,8 @@ class SheetsWindowTest extends InWindow {
     person.keys("Left");
     person.untilShown("desk card");
     person.keys("Left");
+    // The page whose width counts is the new one.
+    person.untilShown("type of 11 points \u00b7 A4");
     person.keys("Alt+P");
     double whole = pageWidth();
     person.keys("=");

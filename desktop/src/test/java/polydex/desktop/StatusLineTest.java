@@ -16,8 +16,11 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
+import polydex.catalog.Catalog;
+import polydex.desktop.keys.OwnKeys;
 import polydex.desktop.state.Session;
 import polydex.files.store.StoreLine.Progress;
+import polydex.own.OwnKeymap;
 
 /** What the last line says of what could not be written, beside what else there is to say. */
 @ExtendWith(ApplicationExtension.class)
@@ -34,7 +37,11 @@ class StatusLineTest {
 
   @Start
   void start(Stage stage) {
-    line = new StatusLine(said, unwritten);
+    line =
+        new StatusLine(
+            said,
+            unwritten,
+            new OwnKeys(new ReadOnlyObjectWrapper<>(OwnKeymap.gestures(Catalog.EMPTY))));
     window.setBottom(line);
     // The stage is other tests' too, and has the size that they left it in.
     window.setMinWidth(300);

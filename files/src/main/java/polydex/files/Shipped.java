@@ -24,6 +24,7 @@ import polydex.files.json.KeymapFile;
 import polydex.files.json.ModelJson;
 import polydex.files.json.MouseFile;
 import polydex.files.json.SetupsFile;
+import polydex.own.OwnKeymap;
 import polydex.workspace.Workspace;
 
 /** What ships with the program as open text files: boards, layouts, a start and the demo. */
@@ -78,7 +79,7 @@ public final class Shipped {
       }
     }
     return Workspace.of(
-        Catalog.of(actions, environments, bindings),
+        OwnKeymap.in(Catalog.of(actions, environments, bindings)),
         boards(),
         layouts(),
         read(folder + "/setups.json", SetupsFile.class).setups());

@@ -40,11 +40,14 @@ public final class KeyRail extends Pane {
   public void show(List<KeyCommand> commands, List<KeyCommand> always) {
     draw(
         commands.stream()
-            .filter(KeyCommand::onRail)
+            .filter(c -> c.onRail() && !c.gestures().isEmpty())
             .limit(MOST)
             .<Node>map(c -> entry(c.gestures().getFirst(), c.title()))
             .toList(),
-        always.stream().<Node>map(c -> entry(c.gestures().getFirst(), c.title())).toList());
+        always.stream()
+            .filter(c -> !c.gestures().isEmpty())
+            .<Node>map(c -> entry(c.gestures().getFirst(), c.title()))
+            .toList());
   }
 
   /** Shows only how to leave: every other key belongs to the answer. */

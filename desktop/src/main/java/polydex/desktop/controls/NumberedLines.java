@@ -2,6 +2,7 @@ package polydex.desktop.controls;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.AccessibleRole;
@@ -14,6 +15,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import polydex.desktop.keys.KeyCommand;
+import polydex.desktop.keys.OwnKeys;
+import polydex.own.OwnKey;
 
 /**
  * A page of things to do, each with its key: lines that act by the next free digit, and buttons.
@@ -23,7 +26,17 @@ public final class NumberedLines {
   private static final double UNDER_THE_TITLE = 30;
 
   private final List<KeyCommand> keys = new ArrayList<>();
+  private final OwnKeys own;
   private int next = 1;
+
+  /**
+   * An empty page.
+   *
+   * @param own which keys the commands have
+   */
+  public NumberedLines(OwnKeys own) {
+    this.own = own;
+  }
 
   /** The keys of all that was made, in order. */
   public List<KeyCommand> keys() {
@@ -41,18 +54,19 @@ public final class NumberedLines {
   }
 
   /** A button that a key presses. */
-  public Button button(String key, String title, Runnable act) {
+  public Button button(OwnKey key, String title, Runnable act) {
     Button button = new Button(title);
-    button.setId(id(key));
+    button.setId(id(key.name()));
     button.setOnAction(_ -> act.run());
     keys.add(KeyCommand.of(key, title, act));
     return button;
   }
 
   /** A heading whose part of the page a key leads on from. */
-  public Node heading(String title, String key, String does, Runnable act) {
-    keys.add(KeyCommand.of(key, does, act));
-    HBox box = new HBox(10, Texts.part(title), GestureView.cap(key));
+  public Node heading(String title, OwnKey key, Runnable act) {
+    keys.add(KeyCommand.of(key, act));
+    HBox box = new HBox(10, Texts.part(title));
+    own.of(key).ifPresent(g -> box.getChildren().add(new GestureView(g, Map.of())));
     box.setAlignment(Pos.CENTER_LEFT);
     box.setOnMouseClicked(_ -> act.run());
     return box;
@@ -65,7 +79,7 @@ public final class NumberedLines {
     line.setAlignment(Pos.CENTER_LEFT);
     line.getStyleClass().add("today-more");
     acting(line, key, words, act);
-    keys.add(KeyCommand.quiet(key, words, act));
+    keys.add(KeyCommand.numbered(key, words, act));
     return line;
   }
 
@@ -96,7 +110,7 @@ public final class NumberedLines {
     line.setMinWidth(0);
     line.getStyleClass().add("today-line");
     acting(line, key, title + ". " + words, act);
-    keys.add(KeyCommand.quiet(key, title, act));
+    keys.add(KeyCommand.numbered(key, title, act));
     return line;
   }
 

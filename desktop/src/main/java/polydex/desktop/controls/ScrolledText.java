@@ -6,6 +6,7 @@ import javafx.scene.Node;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.VBox;
 import polydex.desktop.keys.KeyCommand;
+import polydex.own.OwnKey;
 
 /**
  * Text that is as high as its words need where there is room, and is scrolled where there is not:
@@ -31,8 +32,8 @@ public final class ScrolledText extends ScrollPane {
   /** The keys that scroll it. */
   public List<KeyCommand> keys() {
     return List.of(
-        KeyCommand.quiet("PageDown", "Read on", () -> scroll(1)),
-        KeyCommand.quiet("PageUp", "Read back", () -> scroll(-1)));
+        KeyCommand.quiet(OwnKey.TEXT_ON, () -> scroll(1)),
+        KeyCommand.quiet(OwnKey.TEXT_BACK, () -> scroll(-1)));
   }
 
   private void scroll(int pages) {

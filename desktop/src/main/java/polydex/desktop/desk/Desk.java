@@ -1,6 +1,7 @@
 package polydex.desktop.desk;
 
 import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.scene.control.Label;
 import polydex.desktop.state.ActionIndex;
 import polydex.desktop.state.Analyst;
 import polydex.desktop.state.Auditor;
@@ -33,6 +34,18 @@ public record Desk(
     Titles titles,
     Dialogs dialogs,
     ReadOnlyBooleanProperty narrow) {
+
+  /** A sentence with the keys of the commands whose names stand in it in braces. */
+  public String named(String sentence) {
+    return session.ownKeys().in(sentence);
+  }
+
+  /** The same for a label, which follows where its user gives commands other keys. */
+  public Label keyed(Label label) {
+    String sentence = label.getText();
+    label.textProperty().bind(session.ownKeys().now().map(_ -> session.ownKeys().in(sentence)));
+    return label;
+  }
 
   /** For an open file in a window. */
   public static Desk of(Session session, Navigation keys, ReadOnlyBooleanProperty narrow) {

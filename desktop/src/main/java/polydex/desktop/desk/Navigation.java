@@ -8,6 +8,7 @@ import polydex.desktop.keys.KeyCommand;
 import polydex.files.store.DailyCopies;
 import polydex.keys.Gesture;
 import polydex.keys.PointerAct;
+import polydex.own.OwnKey;
 
 /** Where one is in the window, and who gets the keys. */
 public interface Navigation {
@@ -52,6 +53,12 @@ public interface Navigation {
 
   /** Shows how it went with the mouse, week by week. */
   void weeks();
+
+  /**
+   * Runs a command from wherever one is, in the place where it works; where it can't be, it is said
+   * what does it.
+   */
+  void run(OwnKey key);
 
   /** Goes where lists and files are brought in. */
   void bringIn();

@@ -18,6 +18,7 @@ import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
+import polydex.own.OwnKey;
 import polydex.setups.OutlineLine;
 import polydex.setups.OutlineLine.Edit;
 import polydex.setups.OutlineLine.Option;
@@ -130,13 +131,13 @@ public final class OutlineEditor<R> {
             box,
             list,
             List.of(
-                KeyCommand.of("Enter", "Change", this::change),
-                KeyCommand.of("Ctrl+N", "Add one", this::add),
-                KeyCommand.of("Delete", "Remove", this::remove),
-                KeyCommand.of("Alt+ArrowUp", "Earlier", () -> move(true)),
-                KeyCommand.of("Alt+ArrowDown", "Later", () -> move(false)),
-                KeyCommand.of("F8", "Next mistake", this::nextMistake),
-                KeyCommand.of("Ctrl+Z", "Undo", this::undo)));
+                KeyCommand.of(OwnKey.OUTLINE_CHANGE, "Change", this::change),
+                KeyCommand.of(OwnKey.OUTLINE_ADD, "Add one", this::add),
+                KeyCommand.of(OwnKey.OUTLINE_REMOVE, "Remove", this::remove),
+                KeyCommand.of(OwnKey.OUTLINE_EARLIER, "Earlier", () -> move(true)),
+                KeyCommand.of(OwnKey.OUTLINE_LATER, "Later", () -> move(false)),
+                KeyCommand.of(OwnKey.OUTLINE_NEXT_MISTAKE, this::nextMistake),
+                KeyCommand.of(OwnKey.UNDO, this::undo)));
   }
 
   private Workspace workspace() {
@@ -293,7 +294,7 @@ public final class OutlineEditor<R> {
             field,
             List.of(
                 KeyCommand.of(
-                    "Enter",
+                    OwnKey.OUTLINE_TAKE,
                     "Take it",
                     () -> {
                       R after;

@@ -16,6 +16,7 @@ import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
+import polydex.own.OwnKey;
 import polydex.recall.Confusions.Pair;
 import polydex.recall.DrillItem;
 import polydex.recall.Question;
@@ -100,7 +101,10 @@ final class DrillAfter extends VBox {
         .addListener(
             (_, _, line) ->
                 act.setText(
-                    line == null ? "" : "Enter: " + line.act() + ". F4: its curves and history."));
+                    desk.named(
+                        line == null
+                            ? ""
+                            : "Enter: " + line.act() + ". {AFTER_LOOK}: its curves and history.")));
     VBox.setVgrow(list, Priority.ALWAYS);
     setSpacing(12);
     getChildren().addAll(heading, next, list, act);
@@ -108,10 +112,10 @@ final class DrillAfter extends VBox {
 
   List<KeyCommand> commands() {
     return List.of(
-        KeyCommand.of("Enter", "Act on this", this::enter),
-        KeyCommand.of("F4", "Look at it", this::look),
-        KeyCommand.of("F5", "More", more),
-        KeyCommand.of("Escape", "Back", back));
+        KeyCommand.of(OwnKey.AFTER_ACT, this::enter),
+        KeyCommand.of(OwnKey.AFTER_LOOK, "Look at it", this::look),
+        KeyCommand.of(OwnKey.AFTER_MORE, "More", more),
+        KeyCommand.of(OwnKey.DRILL_BACK, "Back", back));
   }
 
   private Optional<Line> chosen() {
@@ -201,8 +205,11 @@ final class DrillAfter extends VBox {
         .map(
             d ->
                 d.questions().isEmpty()
-                    ? "Nothing more is worth asking now. F5 trains what is known but slow."
-                    : "F5 goes on: " + d.says(desk.session().now(), desk.session().zone()) + ".")
+                    ? "Nothing more is worth asking now. {AFTER_MORE} trains what is known but slow."
+                    : "{AFTER_MORE} goes on: "
+                        + d.says(desk.session().now(), desk.session().zone())
+                        + ".")
+        .map(desk::named)
         .orElse("");
   }
 

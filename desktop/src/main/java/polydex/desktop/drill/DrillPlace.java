@@ -196,8 +196,8 @@ public final class DrillPlace implements Place {
     if (questions.isEmpty()) {
       desk.session()
           .say(
-              "Nothing is worth asking now, and nothing new may be given. What is slow (F5) and the"
-                  + " sprint (F6) train speed.");
+              "Nothing is worth asking now, and nothing new may be given. What is slow ({DRILL_SLOW}) and the"
+                  + " sprint ({DRILL_SPRINT}) train speed.");
     } else {
       desk.session().setting(DrillStart.TOLD_OF_GRADES, "yes");
       ask(questions);

@@ -28,6 +28,7 @@ import polydex.desktop.controls.Plot.Point;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
+import polydex.own.OwnKey;
 import polydex.recall.Confusions.Count;
 import polydex.recall.DrillHistory;
 import polydex.recall.DrillItem;
@@ -87,9 +88,9 @@ final class DrillProgress extends VBox {
 
   List<KeyCommand> commands() {
     return List.of(
-        KeyCommand.of("Enter", "Look at it", this::look),
-        KeyCommand.of("F2", "Mark or unmark", this::mark),
-        KeyCommand.of("Escape", "Back", back));
+        KeyCommand.of(OwnKey.PROGRESS_LOOK, "Look at it", this::look),
+        KeyCommand.of(OwnKey.PROGRESS_MARK, this::mark),
+        KeyCommand.of(OwnKey.DRILL_BACK, "Back", back));
   }
 
   private void look() {

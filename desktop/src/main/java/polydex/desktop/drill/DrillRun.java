@@ -29,6 +29,7 @@ import polydex.keys.Held;
 import polydex.keys.Modifiers;
 import polydex.keys.Physical;
 import polydex.keys.PointerAct;
+import polydex.own.OwnKey;
 import polydex.recall.Answer;
 import polydex.recall.Answer.Kind;
 import polydex.recall.Answer.Verdict;
@@ -189,12 +190,12 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
       case IDLE, REPEATING -> List.of();
       case ASKING ->
           question().kind() == Kind.SAY
-              ? List.of(KeyCommand.of("Escape", "Leave the drill", this::leave))
+              ? List.of(KeyCommand.of(OwnKey.DRILL_LEAVE, this::leave))
               : List.of();
       case ANSWERED ->
           List.of(
-              KeyCommand.of("Enter", "Next", this::next),
-              KeyCommand.of("Escape", "Leave the drill", this::leave));
+              KeyCommand.of(OwnKey.DRILL_NEXT, "Next", this::next),
+              KeyCommand.of(OwnKey.DRILL_LEAVE, this::leave));
     };
   }
 

@@ -22,6 +22,7 @@ import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.state.Drills;
 import polydex.effort.SpokenTime;
 import polydex.files.demo.DemoFile;
+import polydex.own.OwnKey;
 import polydex.recall.DrillItem;
 import polydex.recall.DrillSettings;
 import polydex.recall.NextToLearn.Proposal;
@@ -80,10 +81,11 @@ final class DrillStart extends VBox {
             "What to learn next",
             this::row,
             p -> desk.titles().action(p.item().action()),
-            Texts.quiet(
-                "Nothing new would pay back its learning within half a year. Ctrl+D in Look up marks an"
-                    + " action nevertheless. A binding for what has none (Mouse), another setup"
-                    + " (Ctrl+U) or another application (Sheets) may pay."));
+            desk.keyed(
+                Texts.quiet(
+                    "Nothing new would pay back its learning within half a year. {DRILL_THIS} in Look up marks an"
+                        + " action nevertheless. A binding for what has none (Mouse), another setup"
+                        + " ({SETUPS_OPEN}) or another application (Sheets) may pay.")));
     begin.setDefaultButton(true);
     begin.setOnAction(_ -> choices.begin());
     goOn.setOnAction(_ -> choices.goOn());
@@ -128,13 +130,13 @@ final class DrillStart extends VBox {
 
   List<KeyCommand> commands() {
     return List.of(
-        KeyCommand.of("Enter", waiting > 0 ? "Go on" : "Begin", this::enter),
-        KeyCommand.of("F5", "What is slow", choices::slow),
-        KeyCommand.of("F6", "Sprint", choices::sprint),
-        KeyCommand.of("F7", "How it goes", choices::progress),
-        KeyCommand.of("F2", "Take this one", this::take),
-        KeyCommand.of("F3", "Put it off", this::putOff),
-        KeyCommand.of("Delete", "Drop it", this::drop));
+        KeyCommand.of(OwnKey.DRILL_BEGIN, waiting > 0 ? "Go on" : "Begin", this::enter),
+        KeyCommand.of(OwnKey.DRILL_SLOW, choices::slow),
+        KeyCommand.of(OwnKey.DRILL_SPRINT, choices::sprint),
+        KeyCommand.of(OwnKey.DRILL_PROGRESS_OPEN, choices::progress),
+        KeyCommand.of(OwnKey.DRILL_TAKE, "Take this one", this::take),
+        KeyCommand.of(OwnKey.DRILL_PUT_OFF, this::putOff),
+        KeyCommand.of(OwnKey.DRILL_DROP, "Drop it", this::drop));
   }
 
   Map<Character, Node> reachable() {

@@ -32,6 +32,7 @@ import polydex.free.Scorer;
 import polydex.keys.Gesture;
 import polydex.mouse.MouseChoices;
 import polydex.mouse.Wish;
+import polydex.own.OwnKey;
 import polydex.route.Setup;
 import polydex.route.Situation.Computer;
 import polydex.workspace.Workspace;
@@ -74,7 +75,8 @@ final class AssignView {
             });
     if (by.isEmpty()) {
       desk.session()
-          .say("Nothing is wished for. In Mouse (Alt+M), F5 wishes for keys of an action.");
+          .say(
+              "Nothing is wished for. In Mouse ({TO_MOUSE}), {WISH} wishes for keys of an action.");
     } else if (by.size() == 1) {
       by.forEach((c, w) -> new AssignView(desk, c, w).open());
     } else {
@@ -95,8 +97,8 @@ final class AssignView {
             box,
             list,
             List.of(
-                KeyCommand.of("F5", "Plan them all", this::plan),
-                KeyCommand.of("Space", "Lock or unlock", this::lock)));
+                KeyCommand.of(OwnKey.ASSIGN_PLAN, this::plan),
+                KeyCommand.of(OwnKey.ASSIGN_LOCK, this::lock)));
     desk.analyst().stopLookingWithout(box, "free gestures");
     look();
   }
@@ -141,17 +143,19 @@ final class AssignView {
     Lists.found(list, assignment.given());
     String proof = assignment.proved() ? "no other way has fewer" : "not proved to be the fewest";
     state.setText(
-        "%s points in all, %s%s.%s Space locks one; F5 plans them, and the wishes are then fulfilled."
-            .formatted(
-                FitWords.points(assignment.total()),
-                proof,
-                assignment
-                    .inTurn()
-                    .map(t -> "; %s if each took its best in turn".formatted(FitWords.points(t)))
-                    .orElse(""),
-                assignment.without().isEmpty()
-                    ? ""
-                    : " %d are left without.".formatted(assignment.without().size())));
+        desk.named(
+            "%s points in all, %s%s.%s {ASSIGN_LOCK} locks one; {ASSIGN_PLAN} plans them, and the wishes are then fulfilled."
+                .formatted(
+                    FitWords.points(assignment.total()),
+                    proof,
+                    assignment
+                        .inTurn()
+                        .map(
+                            t -> "; %s if each took its best in turn".formatted(FitWords.points(t)))
+                        .orElse(""),
+                    assignment.without().isEmpty()
+                        ? ""
+                        : " %d are left without.".formatted(assignment.without().size()))));
     list.getSelectionModel().clearAndSelect(Math.min(at, assignment.given().size() - 1));
     list.requestFocus();
   }

@@ -11,6 +11,7 @@ import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.desk.Place;
 import polydex.desktop.keys.KeyCommand;
+import polydex.own.OwnKey;
 
 /** Own bindings and remaps: which keys are free, what is planned, and what a remap would change. */
 public final class FitPlace implements Place {
@@ -76,20 +77,20 @@ public final class FitPlace implements Place {
     } else {
       all.addAll(remaps.commands());
     }
-    all.add(KeyCommand.of("F3", "Keys for all wishes", () -> AssignView.choose(desk)));
-    all.add(KeyCommand.of("F6", "Change sheets", () -> SheetView.choose(desk)));
+    all.add(KeyCommand.of(OwnKey.ASSIGN_OPEN, () -> AssignView.choose(desk)));
+    all.add(KeyCommand.of(OwnKey.CHANGE_SHEETS, () -> SheetView.choose(desk)));
     all.add(
         view() == free
-            ? KeyCommand.of("F7", "Own bindings", () -> turn(own))
-            : KeyCommand.of("F7", "Free keys", () -> turn(free)));
+            ? KeyCommand.of(OwnKey.FIT_FREE_OR_OWN, "Own bindings", () -> turn(own))
+            : KeyCommand.of(OwnKey.FIT_FREE_OR_OWN, "Free keys", () -> turn(free)));
     all.add(
         view() == remaps
-            ? KeyCommand.of("F8", "Own bindings", () -> turn(own))
-            : KeyCommand.of("F8", "Remaps", () -> turn(remaps)));
+            ? KeyCommand.of(OwnKey.FIT_REMAPS_OR_OWN, "Own bindings", () -> turn(own))
+            : KeyCommand.of(OwnKey.FIT_REMAPS_OR_OWN, "Remaps", () -> turn(remaps)));
     if (view() == own) {
-      all.add(KeyCommand.of("Ctrl+O", "Read what is there", () -> ReadView.ask(desk)));
+      all.add(KeyCommand.of(OwnKey.FIT_READ, () -> ReadView.ask(desk)));
     } else {
-      all.add(KeyCommand.quiet("Escape", "Own bindings", () -> turn(own)));
+      all.add(KeyCommand.quiet(OwnKey.FIT_BACK, "Own bindings", () -> turn(own)));
     }
     return all;
   }

@@ -46,6 +46,7 @@ import polydex.keys.Held;
 import polydex.keys.Key;
 import polydex.keys.Modifiers;
 import polydex.keys.Physical;
+import polydex.own.OwnKey;
 import polydex.route.SetupId;
 import polydex.route.SetupTraces;
 import polydex.route.Situation.Computer;
@@ -138,8 +139,8 @@ final class FreeView extends VBox {
 
   List<KeyCommand> commands() {
     return List.of(
-        KeyCommand.of("Enter", "Plan it", this::plan),
-        KeyCommand.quiet("F2", "Where", () -> where.requestFocus()));
+        KeyCommand.of(OwnKey.FREE_PLAN, this::plan),
+        KeyCommand.quiet(OwnKey.FREE_WHERE, () -> where.requestFocus()));
   }
 
   /** Shows what there is now. */

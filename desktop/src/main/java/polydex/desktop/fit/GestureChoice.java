@@ -37,6 +37,7 @@ import polydex.keys.Gesture;
 import polydex.keys.GestureSyntaxException;
 import polydex.keys.Modifier;
 import polydex.keys.Modifiers;
+import polydex.own.OwnKey;
 import polydex.route.SetupId;
 import polydex.route.Situation.Computer;
 import polydex.workspace.Workspace;
@@ -112,9 +113,9 @@ final class GestureChoice {
             box,
             list,
             List.of(
-                KeyCommand.of("F5", "Take it", this::take),
-                KeyCommand.of("F2", "Type one", field::requestFocus),
-                KeyCommand.of("F3", "Press one", this::press)));
+                KeyCommand.of(OwnKey.GESTURE_TAKE, "Take it", this::take),
+                KeyCommand.of(OwnKey.GESTURE_TYPE, "Type one", field::requestFocus),
+                KeyCommand.of(OwnKey.GESTURE_PRESS, "Press one", this::press)));
     desk.analyst().stopLookingWithout(box, "free gestures");
     list.setOnKeyPressed(
         e -> {
@@ -299,7 +300,9 @@ final class GestureChoice {
   private void show(Judged judged) {
     typed = Optional.of(judged.gesture());
     state.setText(
-        "What %s would bring about. F5 takes it all the same.".formatted(judged.gesture()));
+        desk.named(
+            "What %s would bring about. {GESTURE_TAKE} takes it all the same."
+                .formatted(judged.gesture())));
     Lists.found(
         list, judged.sentences().stream().map(s -> new ChoiceRow(Optional.empty(), s)).toList());
     list.getSelectionModel().selectFirst();

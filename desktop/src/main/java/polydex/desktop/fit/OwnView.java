@@ -22,6 +22,7 @@ import polydex.fit.OwnBinding;
 import polydex.fit.OwnBinding.State;
 import polydex.fit.OwnRules;
 import polydex.fit.Target;
+import polydex.own.OwnKey;
 import polydex.route.Setup;
 import polydex.workspace.Workspace;
 
@@ -51,9 +52,10 @@ final class OwnView extends VBox {
             "Bindings of your own",
             this::row,
             r -> desk.titles().action(r.binding().action()),
-            Texts.quiet(
-                "You have no bindings of your own yet. F5 plans one, on keys that are free wherever"
-                    + " its computer stands."));
+            desk.keyed(
+                Texts.quiet(
+                    "You have no bindings of your own yet. {OWN_PLAN} plans one, on keys that are free wherever"
+                        + " its computer stands.")));
     list.getSelectionModel().selectedItemProperty().addListener((_, _, r) -> explain(r));
     VBox.setVgrow(list, Priority.ALWAYS);
     VBox.setVgrow(this, Priority.ALWAYS);
@@ -93,12 +95,13 @@ final class OwnView extends VBox {
 
   List<KeyCommand> commands() {
     return List.of(
-        KeyCommand.of("Enter", "Its next step", () -> chosen().ifPresent(this::next)),
-        KeyCommand.of("F5", "Plan one", () -> new PlanOwn(desk).begin()),
-        KeyCommand.of("F2", "What it starts", () -> chosen().ifPresent(this::mean)),
-        KeyCommand.quiet("F4", "Other keys", () -> chosen().ifPresent(this::otherKeys)),
-        KeyCommand.quiet("Ctrl+E", "Its settings as text", this::settings),
-        KeyCommand.of("Delete", "Remove", () -> chosen().ifPresent(this::remove)));
+        KeyCommand.of(OwnKey.OWN_NEXT, "Its next step", () -> chosen().ifPresent(this::next)),
+        KeyCommand.of(OwnKey.OWN_PLAN, "Plan one", () -> new PlanOwn(desk).begin()),
+        KeyCommand.of(OwnKey.OWN_STARTS, () -> chosen().ifPresent(this::mean)),
+        KeyCommand.quiet(
+            OwnKey.OWN_OTHER_KEYS, "Other keys", () -> chosen().ifPresent(this::otherKeys)),
+        KeyCommand.quiet(OwnKey.OWN_SETTINGS, this::settings),
+        KeyCommand.of(OwnKey.OWN_REMOVE, "Remove", () -> chosen().ifPresent(this::remove)));
   }
 
   private Optional<OwnRow> chosen() {
@@ -151,14 +154,15 @@ final class OwnView extends VBox {
     long touched = rows.stream().filter(OwnRow::touched).count();
     int wishes = desk.session().workspace().get().mouse().wishes().size();
     summary.setText(
-        "%d planned, %d applied and not yet pressed, %d verified, %d to be pressed again, %d to be removed. %s wished for (F3)."
-            .formatted(
-                counts.getOrDefault(State.PLANNED, 0L),
-                counts.getOrDefault(State.APPLIED, 0L),
-                counts.getOrDefault(State.VERIFIED, 0L),
-                touched,
-                counts.getOrDefault(State.TO_BE_REMOVED, 0L),
-                wishes == 0 ? "None" : String.valueOf(wishes)));
+        desk.named(
+            "%d planned, %d applied and not yet pressed, %d verified, %d to be pressed again, %d to be removed. %s wished for ({ASSIGN_OPEN})."
+                .formatted(
+                    counts.getOrDefault(State.PLANNED, 0L),
+                    counts.getOrDefault(State.APPLIED, 0L),
+                    counts.getOrDefault(State.VERIFIED, 0L),
+                    touched,
+                    counts.getOrDefault(State.TO_BE_REMOVED, 0L),
+                    wishes == 0 ? "None" : String.valueOf(wishes))));
   }
 
   private void explain(OwnRow row) {
@@ -179,9 +183,9 @@ final class OwnView extends VBox {
                   ? "What its keys meet has changed since %s: press it again, then Enter."
                       .formatted(row.binding().since())
                   : "It did what it should on %s.".formatted(row.binding().since());
-          case TO_BE_REMOVED -> "Enter opens the change sheet; Delete keeps it after all.";
+          case TO_BE_REMOVED -> "Enter opens the change sheet; {OWN_REMOVE} keeps it after all.";
         });
-    explained.setText(text.toString());
+    explained.setText(desk.named(text.toString()));
   }
 
   private void next(OwnRow row) {
@@ -202,7 +206,7 @@ final class OwnView extends VBox {
                     } else {
                       desk.session()
                           .say(
-                              "It stays unverified. Route (Alt+R) shows where its keys go; F4 finds"
+                              "It stays unverified. Route ({TO_ROUTE}) shows where its keys go; {OWN_OTHER_KEYS} finds"
                                   + " others.");
                       followWhereItStands(o);
                     }

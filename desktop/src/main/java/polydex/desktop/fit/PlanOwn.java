@@ -62,7 +62,7 @@ final class PlanOwn {
   void computer(Consumer<Computer> chosen) {
     List<Computer> all = edits.bench().computers();
     if (all.isEmpty()) {
-      desk.session().say("There is no setup yet. Ctrl+U makes one.");
+      desk.session().say("There is no setup yet. {SETUPS_OPEN} makes one.");
     } else if (all.size() == 1) {
       chosen.accept(all.getFirst());
     } else {

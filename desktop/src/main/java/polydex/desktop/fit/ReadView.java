@@ -22,6 +22,7 @@ import polydex.files.lists.OwnList;
 import polydex.fit.Bench;
 import polydex.fit.Compared;
 import polydex.fit.OwnBinding;
+import polydex.own.OwnKey;
 import polydex.route.Situation.Computer;
 import polydex.workspace.Workspace;
 
@@ -74,8 +75,7 @@ final class ReadView {
     VBox box =
         OverlayBox.wide(
             Texts.heading("What %s has, beside the plan".formatted(computer.title())), state, list);
-    desk.keys()
-        .open(box, list, List.of(KeyCommand.of("F5", "Take over what was found", this::take)));
+    desk.keys().open(box, list, List.of(KeyCommand.of(OwnKey.READ_TAKE, this::take)));
     state.setText("Reading launcher files \u2026 Esc stops.");
     Lists.waiting(list, "They come when all are read.");
     desk.analyst().stopLookingWithout(box, "launchers");
@@ -141,7 +141,7 @@ final class ReadView {
     }
     read.refused().forEach(r -> rows.add(new ReadRow(Optional.empty(), "Refused: " + r)));
     Lists.found(list, rows);
-    state.setText(read.said() + " F5 takes over the keys that were found.");
+    state.setText(desk.named(read.said() + " {READ_TAKE} takes over the keys that were found."));
     list.getSelectionModel().selectFirst();
     list.requestFocus();
   }

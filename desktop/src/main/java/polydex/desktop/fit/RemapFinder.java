@@ -19,6 +19,7 @@ import polydex.fit.RemapDraft;
 import polydex.fit.RemapSearch;
 import polydex.fit.RemapSearch.Aim;
 import polydex.fit.RemapSearch.Found;
+import polydex.own.OwnKey;
 import polydex.route.Situation.Computer;
 
 /** The best remap among the permutations of the modifiers, for an aim that the person names. */
@@ -55,7 +56,7 @@ final class RemapFinder {
       }
     }
     if (choices.isEmpty()) {
-      desk.session().say("There is no setup yet. Ctrl+U makes one.");
+      desk.session().say("There is no setup yet. {SETUPS_OPEN} makes one.");
       return;
     }
     desk.dialogs()
@@ -79,8 +80,8 @@ final class RemapFinder {
             box,
             list,
             List.of(
-                KeyCommand.of("Enter", "What changes", this::detail),
-                KeyCommand.of("F5", "Draft it", this::draft)));
+                KeyCommand.of(OwnKey.REMAP_FINDER_DETAIL, this::detail),
+                KeyCommand.of(OwnKey.REMAP_FINDER_DRAFT, this::draft)));
     desk.analyst().stopLookingWithout(box, "best remap");
     var judge = RemapsView.judge(desk);
     List<ActionId> mostUsed = desk.session().knowledge().mostUsed(MOST_USED);

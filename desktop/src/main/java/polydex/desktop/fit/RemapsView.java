@@ -28,6 +28,7 @@ import polydex.fit.CommonRemaps;
 import polydex.fit.RemapChanges;
 import polydex.fit.RemapDraft;
 import polydex.fit.RemapJudge;
+import polydex.own.OwnKey;
 import polydex.person.Knowledge;
 import polydex.recall.DrillItem;
 import polydex.route.Machine;
@@ -57,9 +58,10 @@ final class RemapsView extends VBox {
             "Drafts of remaps",
             this::row,
             r -> r.draft().remap().title(),
-            Texts.quiet(
-                "No remap is drafted. F5 drafts one of those that many people make, or of rules of"
-                    + " your own; F9 looks for the best one for an aim."));
+            desk.keyed(
+                Texts.quiet(
+                    "No remap is drafted. {REMAPS_DRAFT} drafts one of those that many people make, or of rules of"
+                        + " your own; {REMAPS_FIND} looks for the best one for an aim.")));
     list.getSelectionModel().selectedItemProperty().addListener((_, _, r) -> explain(r));
     VBox.setVgrow(list, Priority.ALWAYS);
     VBox.setVgrow(this, Priority.ALWAYS);
@@ -92,15 +94,16 @@ final class RemapsView extends VBox {
 
   List<KeyCommand> commands() {
     return List.of(
-        KeyCommand.of("Enter", "What changes", () -> chosen().ifPresent(this::detail)),
-        KeyCommand.of("F5", "Draft one", this::draft),
-        KeyCommand.of("F2", "Its rules", () -> chosen().ifPresent(this::rules)),
-        KeyCommand.of("Space", "To be made, or not", () -> chosen().ifPresent(this::choose)),
-        KeyCommand.quiet("F4", "Takes effect", () -> chosen().ifPresent(this::effect)),
-        KeyCommand.of("F9", "Find the best", () -> RemapFinder.ask(desk)),
-        KeyCommand.quiet("Ctrl+E", "As text", () -> chosen().ifPresent(this::text)),
-        KeyCommand.quiet("Ctrl+O", "Read one", this::read),
-        KeyCommand.of("Delete", "Drop it", () -> chosen().ifPresent(r -> edits.drop(r.draft()))));
+        KeyCommand.of(OwnKey.REMAPS_DETAIL, "What changes", () -> chosen().ifPresent(this::detail)),
+        KeyCommand.of(OwnKey.REMAPS_DRAFT, "Draft one", this::draft),
+        KeyCommand.of(OwnKey.REMAPS_RULES, () -> chosen().ifPresent(this::rules)),
+        KeyCommand.of(OwnKey.REMAPS_CHOOSE, () -> chosen().ifPresent(this::choose)),
+        KeyCommand.quiet(OwnKey.REMAPS_EFFECT, () -> chosen().ifPresent(this::effect)),
+        KeyCommand.of(OwnKey.REMAPS_FIND, "Find the best", () -> RemapFinder.ask(desk)),
+        KeyCommand.quiet(OwnKey.REMAPS_TEXT, "As text", () -> chosen().ifPresent(this::text)),
+        KeyCommand.quiet(OwnKey.REMAPS_READ, "Read one", this::read),
+        KeyCommand.of(
+            OwnKey.REMAPS_DROP, "Drop it", () -> chosen().ifPresent(r -> edits.drop(r.draft()))));
   }
 
   private Optional<DraftRow> chosen() {
@@ -172,15 +175,16 @@ final class RemapsView extends VBox {
             row.draft().remap().keyRules().stream().map(RuleText::of),
             row.draft().remap().strokeRules().stream().map(RuleText::of));
     explained.setText(
-        "%s. It takes effect %s.%s"
-            .formatted(
-                String.join("; ", rules.limit(4).toList()),
-                row.draft().takes().word(),
-                row.made()
-                    ? " The computer has it already."
-                    : row.draft().chosen()
-                        ? " Its steps are on the change sheet (F6)."
-                        : " Space has it made: its steps come onto the change sheet."));
+        desk.named(
+            "%s. It takes effect %s.%s"
+                .formatted(
+                    String.join("; ", rules.limit(4).toList()),
+                    row.draft().takes().word(),
+                    row.made()
+                        ? " The computer has it already."
+                        : row.draft().chosen()
+                            ? " Its steps are on the change sheet ({CHANGE_SHEETS})."
+                            : " {REMAPS_CHOOSE} has it made: its steps come onto the change sheet.")));
   }
 
   private void detail(DraftRow row) {
@@ -305,7 +309,7 @@ final class RemapsView extends VBox {
                       SettingsView.show(
                           desk,
                           remap.title(),
-                          "Polydex reads it back with Ctrl+O.",
+                          desk.named("Polydex reads it back with {REMAPS_READ}."),
                           name + ".json",
                           ModelJson.writePretty(remap) + "\n");
                   case "X keyboard symbols" ->

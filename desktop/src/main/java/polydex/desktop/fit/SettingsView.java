@@ -22,6 +22,7 @@ import polydex.files.fit.ShellLink;
 import polydex.fit.OwnBinding;
 import polydex.fit.Target;
 import polydex.keys.Gesture;
+import polydex.own.OwnKey;
 
 /** Text that makes a binding or a remap on its computer: shown, copied or saved, never run. */
 final class SettingsView {
@@ -98,7 +99,7 @@ final class SettingsView {
             area,
             List.of(
                 KeyCommand.of(
-                    "Ctrl+C",
+                    OwnKey.SETTINGS_COPY,
                     "Copy",
                     () -> {
                       ClipboardContent content = new ClipboardContent();
@@ -107,6 +108,8 @@ final class SettingsView {
                       desk.session().say("Copied.");
                     }),
                 KeyCommand.of(
-                    "Ctrl+S", "Save", () -> SheetView.saveText(desk, "Save it", fileName, text))));
+                    OwnKey.SETTINGS_SAVE,
+                    "Save",
+                    () -> SheetView.saveText(desk, "Save it", fileName, text))));
   }
 }

@@ -27,6 +27,7 @@ import polydex.fit.ChangeSheet;
 import polydex.fit.OwnBinding;
 import polydex.fit.RemapDraft;
 import polydex.keys.Gesture;
+import polydex.own.OwnKey;
 import polydex.route.Situation.Computer;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
@@ -62,7 +63,7 @@ final class SheetView {
     FitEdits edits = new FitEdits(desk);
     List<ChangeSheet> sheets = ChangeSheet.all(edits.bench(), edits.today());
     if (sheets.isEmpty()) {
-      desk.session().say("Nothing is to be done on any computer. F5 plans a binding.");
+      desk.session().say("Nothing is to be done on any computer. {OWN_PLAN} plans a binding.");
     } else if (sheets.size() == 1) {
       new SheetView(desk, sheets.getFirst().computer()).open();
     } else {
@@ -89,10 +90,10 @@ final class SheetView {
             box,
             list,
             List.of(
-                KeyCommand.quiet("Space", "Tick", this::tick),
-                KeyCommand.of("F2", "Word it otherwise", this::reword),
-                KeyCommand.of("Ctrl+C", "Copy", this::copy),
-                KeyCommand.of("Ctrl+S", "Save for paper", this::save)));
+                KeyCommand.quiet(OwnKey.CHANGE_SHEET_TICK, this::tick),
+                KeyCommand.of(OwnKey.CHANGE_SHEET_WORDS, this::reword),
+                KeyCommand.of(OwnKey.CHANGE_SHEET_COPY, "Copy", this::copy),
+                KeyCommand.of(OwnKey.CHANGE_SHEET_SAVE, this::save)));
     fill(true);
   }
 
@@ -115,8 +116,9 @@ final class SheetView {
     }
     Lists.found(list, rows);
     state.setText(
-        "%d of %d steps done. Space or Enter ticks one; when the last of a change is ticked, it counts as applied."
-            .formatted(sheet.done(), sheet.steps()));
+        desk.named(
+            "%d of %d steps done. {CHANGE_SHEET_TICK} or Enter ticks one; when the last of a change is ticked, it counts as applied."
+                .formatted(sheet.done(), sheet.steps())));
     int first = 0;
     while (first < rows.size() && rows.get(first).step().map(ChangeSheet.Line::done).orElse(true)) {
       first++;

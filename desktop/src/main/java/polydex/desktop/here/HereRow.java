@@ -107,7 +107,7 @@ sealed interface HereRow {
           .ifPresent(
               b ->
                   all.add(
-                      "Names like actions that are known: %,d, such as \u201c%s\u201d; F3 asks which are the same."
+                      "Names like actions that are known: %,d, such as \u201c%s\u201d; {HERE_SAME} asks which are the same."
                           .formatted(b.proposals().size(), b.proposals().getFirst().title())));
       all.addAll(finding.remarks());
       return String.join(" ", all);

@@ -35,6 +35,7 @@ import polydex.files.computer.ThisComputer;
 import polydex.files.computer.Tools;
 import polydex.files.demo.DemoFile;
 import polydex.files.json.ComputerFile;
+import polydex.own.OwnKey;
 import polydex.workspace.Workspace;
 
 /**
@@ -77,13 +78,13 @@ public final class HereView {
             "What is found",
             HereRow::draw,
             HereRow::words,
-            Texts.quiet("Nothing was looked at yet. F5 looks."));
+            desk.keyed(Texts.quiet("Nothing was looked at yet. {HERE_LOOK} looks.")));
     list.getStyleClass().add("here-rows");
     list.getSelectionModel()
         .selectedItemProperty()
         .addListener(
             (_, _, row) -> {
-              detail.setText(row == null ? "" : row.detail());
+              detail.setText(row == null ? "" : desk.named(row.detail()));
               int last = list.getItems().size() - 1;
               if (list.getSelectionModel().getSelectedIndex() == last) {
                 // Whole, down to its lower edge: once its words are laid out, and once it is
@@ -116,16 +117,16 @@ public final class HereView {
             box,
             list,
             List.of(
-                KeyCommand.of("Space", "Take or leave", this::tick),
-                KeyCommand.of("Ctrl+Enter", "Bring in", this::bringIn),
-                KeyCommand.of("F3", "Same or not", this::sameOrNot),
-                KeyCommand.of("F9", "Watch menus", this::watch),
-                KeyCommand.of("F5", "Look again", this::look),
-                KeyCommand.of("F4", "Documents in menus as commands", this::takeDocuments),
-                KeyCommand.of("Ctrl+G", "Drop what is gone", this::toggleGone),
-                KeyCommand.of("F6", "Accessibility on or off", this::accessibility),
-                KeyCommand.of("F7", "A made-up computer", this::otherComputer),
-                KeyCommand.of("F8", "Write it as a file", this::gather)));
+                KeyCommand.of(OwnKey.HERE_TICK, this::tick),
+                KeyCommand.of(OwnKey.HERE_BRING_IN, "Bring in", this::bringIn),
+                KeyCommand.of(OwnKey.HERE_SAME, this::sameOrNot),
+                KeyCommand.of(OwnKey.HERE_WATCH, this::watch),
+                KeyCommand.of(OwnKey.HERE_LOOK, this::look),
+                KeyCommand.of(OwnKey.HERE_DOCUMENTS, this::takeDocuments),
+                KeyCommand.of(OwnKey.HERE_GONE, this::toggleGone),
+                KeyCommand.of(OwnKey.HERE_ACCESSIBILITY, this::accessibility),
+                KeyCommand.of(OwnKey.HERE_MADE_UP, this::otherComputer),
+                KeyCommand.of(OwnKey.HERE_WRITE, "Write it as a file", this::gather)));
     // Whoever closes it does not wait any more.
     OverlayBox.whenClosed(
         box,
@@ -148,8 +149,9 @@ public final class HereView {
         && f.finding().what() instanceof Finding.Running) {
       Finding program = f.finding();
       state.setText(
-          "Watching \u201c%s\u201d: open each of its menus once, and come back. F9 ends."
-              .formatted(program.title()));
+          desk.named(
+              "Watching \u201c%s\u201d: open each of its menus once, and come back. {HERE_WATCH} ends."
+                  .formatted(program.title())));
       watching.ask(
           course -> {
             MenuWatch.watch(
@@ -162,14 +164,16 @@ public final class HereView {
           _ -> {},
           this::end);
     } else {
-      state.setText("F9 watches a program; choose one that runs.");
+      state.setText(desk.named("{HERE_WATCH} watches a program; choose one that runs."));
     }
   }
 
   private void seen(Finding better) {
     reading.ifPresent(r -> r.know(better));
     state.setText(
-        "Watching \u201c%s\u201d: %s so far. F9 ends.".formatted(better.title(), better.amount()));
+        desk.named(
+            "Watching \u201c%s\u201d: %s so far. {HERE_WATCH} ends."
+                .formatted(better.title(), better.amount())));
   }
 
   private void end(String why) {
@@ -243,7 +247,7 @@ public final class HereView {
     }
     list.getSelectionModel().select(Math.max(0, at));
     HereRow now = list.getSelectionModel().getSelectedItem();
-    detail.setText(now == null ? "" : now.detail());
+    detail.setText(now == null ? "" : desk.named(now.detail()));
   }
 
   private static boolean isSame(HereRow some, HereRow other) {
@@ -287,7 +291,7 @@ public final class HereView {
     String not = failed == 0 ? "" : " %d could not be looked at.".formatted(failed);
     return made.summary()
         + not
-        + (made.changesSomething() ? " Ctrl+Enter brings in what is ticked." : "");
+        + (made.changesSomething() ? desk.named(" {HERE_BRING_IN} brings in what is ticked.") : "");
   }
 
   private void tick() {
@@ -376,17 +380,19 @@ public final class HereView {
         _ -> {
           boolean on = !AccessibilitySwitch.isOn(Tools.INSTALLED);
           return AccessibilitySwitch.set(Tools.INSTALLED, on)
-              ? "Accessibility is %s now; F6 switches it back. Programs notice when they start: start yours again, then F5."
+              ? "Accessibility is %s now; {HERE_ACCESSIBILITY} switches it back. Programs notice when they start: start yours again, then {HERE_LOOK}."
                   .formatted(on ? "on" : "off")
               : "Accessibility can't be switched here: the tool gsettings, or its schema, is not there.";
         },
-        state::setText,
+        said -> state.setText(desk.named(said)),
         state::setText);
   }
 
   private void bringIn() {
     if (reading.filter(ComputerReading::isDone).isEmpty()) {
-      state.setText("Not all was looked at yet. Ctrl+Enter again takes what is there so far.");
+      state.setText(
+          desk.named(
+              "Not all was looked at yet. {HERE_BRING_IN} again takes what is there so far."));
       if (asked) {
         reading.ifPresent(ComputerReading::stop);
       }

@@ -17,6 +17,7 @@ import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
 import polydex.intake.IntakePlan.Proposal;
+import polydex.own.OwnKey;
 
 /**
  * Names that were found beside actions that are known: those beyond doubt are taken for the same,
@@ -69,7 +70,7 @@ final class SameView {
                     + " for the same; the rest is yours to say."),
             list);
     show(plan);
-    desk.keys().open(box, list, List.of(KeyCommand.of("Space", "The same, or not", this::turn)));
+    desk.keys().open(box, list, List.of(KeyCommand.of(OwnKey.SAME_TURN, this::turn)));
   }
 
   /**

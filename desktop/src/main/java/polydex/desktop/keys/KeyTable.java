@@ -21,6 +21,7 @@ import polydex.keys.Physical;
  */
 public final class KeyTable {
   private final Supplier<Layout> layout;
+  private final OwnKeys keys;
   private final ReadOnlyObjectWrapper<List<KeyCommand>> active =
       new ReadOnlyObjectWrapper<>(List.of());
   private Optional<TextInputControl> typedInto = Optional.empty();
@@ -32,9 +33,12 @@ public final class KeyTable {
    * An empty table.
    *
    * @param layout the layout under the fingers
+   * @param keys which keys the commands have
    */
-  public KeyTable(Supplier<Layout> layout) {
+  public KeyTable(Supplier<Layout> layout, OwnKeys keys) {
     this.layout = layout;
+    this.keys = keys;
+    keys.now().addListener((_, _, _) -> publish());
   }
 
   /** The commands that work now, in the order in which they are shown. */
@@ -44,7 +48,7 @@ public final class KeyTable {
 
   /** What works where one is, in what lies over the place if something does. */
   public List<KeyCommand> here() {
-    return over.orElse(near);
+    return keys.by(over.orElse(near));
   }
 
   /** What works wherever one is. */
@@ -68,7 +72,7 @@ public final class KeyTable {
   private void publish() {
     List<KeyCommand> all = new ArrayList<>(near);
     all.addAll(anywhere);
-    active.set(over.orElse(List.copyOf(all)));
+    active.set(keys.by(over.orElse(all)));
   }
 
   /** Remembers into which field was typed last: undo is that field's own until something else. */

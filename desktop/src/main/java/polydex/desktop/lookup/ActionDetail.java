@@ -35,6 +35,7 @@ import polydex.desktop.desk.Desk;
 import polydex.desktop.state.Analysis;
 import polydex.keys.Gesture;
 import polydex.keys.Physical;
+import polydex.own.OwnKeymap;
 import polydex.route.Setup;
 import polydex.route.TracedBinding;
 import polydex.workspace.Workspace;
@@ -68,7 +69,7 @@ final class ActionDetail extends VBox {
             "Where it is",
             this::row,
             l -> l.environment().title(),
-            Texts.quiet("No keymap has a gesture for it. Ctrl+N adds one."));
+            desk.keyed(Texts.quiet("No keymap has a gesture for it. {GESTURE_ADD} adds one.")));
     lines.getStyleClass().add("where");
     VBox.setVgrow(lines, Priority.ALWAYS);
     lines.getSelectionModel().selectedItemProperty().addListener((_, _, l) -> showHooks(l));
@@ -115,6 +116,9 @@ final class ActionDetail extends VBox {
     StringBuilder all = new StringBuilder(action.group()).append('.');
     if (action.harm() == Action.Harm.LOSES_WORK) {
       all.append(" Work can be lost when this happens unasked.");
+    }
+    if (OwnKeymap.key(action.id()).isPresent()) {
+      all.append(" Enter does it.");
     }
     if (action.toggles()) {
       all.append(" It switches on and off.");
@@ -321,9 +325,10 @@ final class ActionDetail extends VBox {
       hooks
           .getChildren()
           .add(
-              Texts.quiet(
-                  "%s has no gesture for it. Ctrl+N adds one."
-                      .formatted(line.environment().title())));
+              desk.keyed(
+                  Texts.quiet(
+                      "%s has no gesture for it. {GESTURE_ADD} adds one."
+                          .formatted(line.environment().title()))));
       return;
     }
     Binding binding = line.binding().get();
@@ -334,7 +339,10 @@ final class ActionDetail extends VBox {
     if (found.isEmpty() && analysis.isPresent()) {
       hooks
           .getChildren()
-          .add(Texts.quiet("Nothing was found. F2 lets you write something of your own."));
+          .add(
+              desk.keyed(
+                  Texts.quiet(
+                      "Nothing was found. {GESTURE_CHANGE} lets you write something of your own.")));
     }
     found.forEach(h -> hooks.getChildren().add(Texts.words(h.text())));
     if (!binding.remarks().caveat().isEmpty()) {

@@ -14,6 +14,7 @@ import polydex.desktop.controls.KeyboardView.Cap;
 import polydex.effort.Finger;
 import polydex.effort.StrokeEffort;
 import polydex.keys.Key;
+import polydex.own.OwnKey;
 import polydex.person.KeyStates;
 import polydex.person.KeyStates.KeyState;
 import polydex.person.KeyStates.Known;
@@ -21,25 +22,25 @@ import polydex.person.KeyStates.Share;
 
 /** What a drawn keyboard shows of a person: one question, answered on every key. */
 enum KeyAspect {
-  DOES("F2", "What it does"),
-  KNOWN("F3", "What is known"),
-  USED("F4", "What is used"),
-  FINGERS("F5", "Which finger"),
-  CONFLICTS("F6", "What conflicts");
+  DOES(OwnKey.ASPECT_DOES, "What it does"),
+  KNOWN(OwnKey.ASPECT_KNOWN, "What is known"),
+  USED(OwnKey.ASPECT_USED, "What is used"),
+  FINGERS(OwnKey.ASPECT_FINGERS, "Which finger"),
+  CONFLICTS(OwnKey.ASPECT_CONFLICTS, "What conflicts");
 
   /** From so many uses a working day a key counts as used at all, often, and all the time. */
   private static final double[] OFTEN = {0.2, 1, 5};
 
-  private final String gesture;
+  private final OwnKey key;
   private final String title;
 
-  KeyAspect(String gesture, String title) {
-    this.gesture = gesture;
+  KeyAspect(OwnKey key, String title) {
+    this.key = key;
     this.title = title;
   }
 
-  String gesture() {
-    return gesture;
+  OwnKey key() {
+    return key;
   }
 
   String title() {

@@ -132,7 +132,7 @@ final class KeyboardPanel extends VBox {
   /** What can be asked of the keys. */
   List<KeyCommand> commands() {
     return Stream.of(KeyAspect.values())
-        .map(a -> KeyCommand.of(a.gesture(), a.title(), () -> aspect.setValue(a)))
+        .map(a -> KeyCommand.of(a.key(), a.title(), () -> aspect.setValue(a)))
         .toList();
   }
 

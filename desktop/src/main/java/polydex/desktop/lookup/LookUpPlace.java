@@ -14,6 +14,8 @@ import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -33,6 +35,8 @@ import polydex.desktop.desk.Desk;
 import polydex.desktop.desk.Place;
 import polydex.desktop.keys.KeyCommand;
 import polydex.keys.GestureReader;
+import polydex.own.OwnKey;
+import polydex.own.OwnKeymap;
 import polydex.recall.DrillItem;
 import polydex.workspace.Change;
 import polydex.workspace.KeymapEdit;
@@ -78,6 +82,13 @@ public final class LookUpPlace implements Place {
         .selectedItemProperty()
         .addListener((_, _, f) -> detail.show(Optional.ofNullable(f).map(Found::action)));
     results.getStyleClass().add("found");
+    results.addEventHandler(
+        KeyEvent.KEY_PRESSED,
+        e -> {
+          if (e.getCode() == KeyCode.ENTER && runChosen()) {
+            e.consume();
+          }
+        });
     filter = new LookUpFilter(desk, () -> search(query));
     HBox.setHgrow(detail, Priority.ALWAYS);
     HBox sides = new HBox(24, results, detail);
@@ -116,26 +127,28 @@ public final class LookUpPlace implements Place {
   public List<KeyCommand> commands() {
     List<KeyCommand> all = new ArrayList<>();
     if (view() == byWords) {
-      all.add(KeyCommand.of("Ctrl+L", "Press keys to look up", this::listen));
-      all.add(KeyCommand.of("Ctrl+B", "Keyboard", this::showKeyboard));
-      all.add(KeyCommand.of("Ctrl+E", "Compare", this::showComparison));
-      all.add(KeyCommand.of("Ctrl+N", "Add a gesture", () -> edit(true)));
-      all.add(KeyCommand.of("F2", "Change it", () -> edit(false)));
-      all.add(KeyCommand.quiet("Delete", "Remove it", this::remove));
-      all.add(KeyCommand.quiet("F8", "Switch it off or on", this::switchOff));
-      all.add(KeyCommand.quiet("F7", "Words that mean the same", this::sameWords));
-      all.add(KeyCommand.of("Ctrl+R", "Its route", this::followOne));
-      all.add(KeyCommand.of("Ctrl+D", "Drill this", this::markOne));
-      all.add(KeyCommand.quiet("Ctrl+Shift+D", "Drill all that was found", this::markAll));
+      all.add(KeyCommand.of(OwnKey.LISTEN, this::listen));
+      all.add(KeyCommand.of(OwnKey.KEYBOARD_SHOW, this::showKeyboard));
+      all.add(KeyCommand.of(OwnKey.COMPARE, "Compare", this::showComparison));
+      all.add(KeyCommand.of(OwnKey.GESTURE_ADD, () -> edit(true)));
+      all.add(KeyCommand.of(OwnKey.GESTURE_CHANGE, "Change it", () -> edit(false)));
+      all.add(KeyCommand.quiet(OwnKey.GESTURE_REMOVE, "Remove it", this::remove));
+      all.add(KeyCommand.quiet(OwnKey.GESTURE_SWITCH, "Switch it off or on", this::switchOff));
+      all.add(KeyCommand.quiet(OwnKey.SAME_WORDS, this::sameWords));
+      all.add(KeyCommand.of(OwnKey.LOOK_UP_ROUTE, "Its route", this::followOne));
+      all.add(KeyCommand.of(OwnKey.DRILL_THIS, "Drill this", this::markOne));
+      all.add(KeyCommand.quiet(OwnKey.DRILL_ALL, this::markAll));
     } else {
-      all.add(KeyCommand.quiet("Ctrl+L", "Press keys to look up", this::listen));
+      all.add(KeyCommand.quiet(OwnKey.LISTEN, this::listen));
       if (view() == keys) {
         all.addAll(keys.commands());
         all.add(
             KeyCommand.quiet(
-                "Ctrl+R", "Its route", () -> keys.chosen().ifPresent(desk.keys()::follow)));
+                OwnKey.LOOK_UP_ROUTE,
+                "Its route",
+                () -> keys.chosen().ifPresent(desk.keys()::follow)));
       }
-      all.add(KeyCommand.of("Esc", "Back to words", this::showWords));
+      all.add(KeyCommand.of(OwnKey.LOOK_UP_BACK, this::showWords));
     }
     return all;
   }
@@ -291,6 +304,15 @@ public final class LookUpPlace implements Place {
         .chosen()
         .flatMap(ActionDetail.Line::binding)
         .ifPresent(b -> desk.keys().follow(b.gesture().expand().getFirst()));
+  }
+
+  /** Runs the command of the program that is chosen among what was found, if one is. */
+  public boolean runChosen() {
+    Optional<OwnKey> key =
+        Optional.ofNullable(results.getSelectionModel().getSelectedItem())
+            .flatMap(f -> OwnKeymap.key(f.action().id()));
+    key.ifPresent(desk.keys()::run);
+    return key.isPresent();
   }
 
   /** Puts the focus on what was found. */

@@ -25,6 +25,7 @@ import polydex.files.demo.SimulatedRecorder;
 import polydex.keys.Gesture;
 import polydex.log.Deed;
 import polydex.log.LogEvent;
+import polydex.own.OwnKey;
 import polydex.person.Knowledge;
 import polydex.recognition.Place;
 import polydex.recognition.Recogniser;
@@ -64,10 +65,11 @@ public final class LiveView extends VBox {
             "What was recorded last",
             this::row,
             e -> e.deed().target(),
-            Texts.quiet(
-                "Nothing is being recorded. F9 plays a simulated day into the log, at a speed that"
-                    + " you choose. A real recorder of your own can hand over a file under"
-                    + " Ctrl+O."));
+            desk.keyed(
+                Texts.quiet(
+                    "Nothing is being recorded. {RECORD_BEGIN_OR_END} plays a simulated day into the log, at a speed that"
+                        + " you choose. A real recorder of your own can hand over a file under"
+                        + " {LOG_OPEN}.")));
     summary.getStyleClass().add("live-summary");
     rest.setOnFinished(_ -> refresh());
     desk.narrow().addListener((_, _, _) -> list.refresh());
@@ -87,9 +89,10 @@ public final class LiveView extends VBox {
     boolean off = desk.recording().state().get() == Recording.State.OFF;
     return List.of(
         off
-            ? KeyCommand.of("F9", "Begin to record", this::begin)
-            : KeyCommand.of("F9", "End the recording", desk.recording()::stop),
-        KeyCommand.of("F12", "Pause or go on", desk.recording()::pauseOrGoOn));
+            ? KeyCommand.of(OwnKey.RECORD_BEGIN_OR_END, "Begin to record", this::begin)
+            : KeyCommand.of(
+                OwnKey.RECORD_BEGIN_OR_END, "End the recording", desk.recording()::stop),
+        KeyCommand.of(OwnKey.PAUSE, "Pause or go on", desk.recording()::pauseOrGoOn));
   }
 
   /** Asks how fast, and begins. */

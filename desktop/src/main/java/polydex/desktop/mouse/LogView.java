@@ -31,6 +31,7 @@ import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.state.Beside;
 import polydex.files.log.LogImport;
 import polydex.files.log.LogReport;
+import polydex.own.OwnKey;
 import polydex.person.Knowledge;
 
 /** Brings a mouse log in from a file: what is in it first, then all of it or nothing. */
@@ -103,10 +104,10 @@ public final class LogView {
             box,
             path,
             List.of(
-                KeyCommand.of("Enter", "Look into it", this::look),
-                KeyCommand.of("Ctrl+O", "Choose a file", this::choose),
-                KeyCommand.of("Ctrl+Enter", "Bring in", () -> take(false)),
-                KeyCommand.of("Ctrl+G", "Bring in the good lines", () -> take(true))));
+                KeyCommand.of(OwnKey.LOG_LOOK, "Look into it", this::look),
+                KeyCommand.of(OwnKey.LOG_CHOOSE, "Choose a file", this::choose),
+                KeyCommand.of(OwnKey.LOG_BRING_IN, "Bring in", () -> take(false)),
+                KeyCommand.of(OwnKey.LOG_GOOD_LINES, () -> take(true))));
   }
 
   private void choose() {
@@ -136,7 +137,8 @@ public final class LogView {
       return;
     }
     if (path.getText().isBlank()) {
-      said.setText("Give the path of a file, or choose one with Ctrl+O. " + ABOUT);
+      said.setText(
+          desk.named("Give the path of a file, or choose one with {LOG_CHOOSE}. " + ABOUT));
       return;
     }
     LogImport log =
@@ -236,10 +238,10 @@ public final class LogView {
     }
     said.add(
         r.refusedInAll() == 0
-            ? "Ctrl+Enter brings them in."
-            : "%,d lines can't be used. Ctrl+G brings in the good ones; Esc leaves everything."
+            ? "{LOG_BRING_IN} brings them in."
+            : "%,d lines can't be used. {LOG_GOOD_LINES} brings in the good ones; Esc leaves everything."
                 .formatted(r.refusedInAll()));
-    return String.join(" ", said);
+    return desk.named(String.join(" ", said));
   }
 
   private void take(boolean goodLines) {
@@ -249,8 +251,9 @@ public final class LogView {
     }
     if (report.get().refusedInAll() > 0 && !goodLines) {
       said.setText(
-          "%,d lines can't be used, so nothing was taken. Ctrl+G brings in the good ones."
-              .formatted(report.get().refusedInAll()));
+          desk.named(
+              "%,d lines can't be used, so nothing was taken. {LOG_GOOD_LINES} brings in the good ones."
+                  .formatted(report.get().refusedInAll())));
       return;
     }
     said.setText("Bringing in %,d events \u2026 Esc stops it.".formatted(report.get().events()));
@@ -267,7 +270,7 @@ public final class LogView {
             b ->
                 desk.session()
                     .say(
-                        "Brought in: %,d events%s. Ctrl+Z takes them back."
+                        "Brought in: %,d events%s. {UNDO} takes them back."
                             .formatted(
                                 b.events(),
                                 b.events() < taken.report().events()

@@ -11,6 +11,7 @@ import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.desk.Place;
 import polydex.desktop.keys.KeyCommand;
+import polydex.own.OwnKey;
 import polydex.person.Findings;
 
 /** What is still done with the mouse, how that went, and what is being recorded. */
@@ -100,21 +101,21 @@ public final class MousePlace implements Place {
     } else {
       all.addAll(live.commands());
     }
-    all.add(KeyCommand.of("F4", "Explain names", () -> new NamesView(desk).open()));
-    all.add(KeyCommand.of("F6", "Wishes", () -> new WishList(desk).open()));
+    all.add(KeyCommand.of(OwnKey.EXPLAIN_NAMES, () -> new NamesView(desk).open()));
+    all.add(KeyCommand.of(OwnKey.WISHES_OPEN, () -> new WishList(desk).open()));
     all.add(
         view() == weeks
-            ? KeyCommand.of("F7", "What remains", () -> turn(remaining))
-            : KeyCommand.of("F7", "Weeks", () -> turn(weeks)));
-    all.add(KeyCommand.of("F8", "Week in review", found(f -> new ReviewView(desk, f).open())));
+            ? KeyCommand.of(OwnKey.MOUSE_TURN, "What remains", () -> turn(remaining))
+            : KeyCommand.of(OwnKey.MOUSE_TURN, "Weeks", () -> turn(weeks)));
+    all.add(KeyCommand.of(OwnKey.REVIEW_OPEN, found(f -> new ReviewView(desk, f).open())));
     if (view() != remaining) {
-      all.add(KeyCommand.quiet("Escape", "What remains", () -> turn(remaining)));
+      all.add(KeyCommand.quiet(OwnKey.MOUSE_BACK, "What remains", () -> turn(remaining)));
     }
     if (view() != live) {
-      all.add(KeyCommand.of("F9", "Record", () -> turn(live)));
+      all.add(KeyCommand.of(OwnKey.RECORD, () -> turn(live)));
     }
-    all.add(KeyCommand.of("Ctrl+O", "Bring in a log", () -> new LogView(desk).open()));
-    all.add(KeyCommand.of("Ctrl+S", "Saved so far", found(f -> SavedView.open(desk, f))));
+    all.add(KeyCommand.of(OwnKey.LOG_OPEN, () -> new LogView(desk).open()));
+    all.add(KeyCommand.of(OwnKey.SAVED_OPEN, found(f -> SavedView.open(desk, f))));
     return all;
   }
 

@@ -20,6 +20,7 @@ import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
 import polydex.log.Deed;
+import polydex.own.OwnKey;
 import polydex.recognition.LearntName;
 import polydex.totals.Standing.Strange;
 import polydex.totals.Standing.Unknown;
@@ -61,16 +62,15 @@ public final class NamesView {
             summary);
     List<Strange> strangers = desk.session().standing().strangers();
     if (!strangers.isEmpty()) {
-      box.getChildren().add(Texts.words(Strangers.said(strangers)));
+      box.getChildren().add(desk.keyed(Texts.words(Strangers.said(strangers))));
     }
     List<KeyCommand> keys =
         new ArrayList<>(
             List.of(
-                KeyCommand.of("Space", "It is the likeliest", this::takeLikely),
-                KeyCommand.of("F2", "It is another action", this::chooseAction),
-                KeyCommand.of(
-                    "F4", "It is no action", () -> decide(new Decision(Optional.empty()))),
-                KeyCommand.of("Enter", "Take what is decided", this::take)));
+                KeyCommand.of(OwnKey.NAMES_LIKELIEST, this::takeLikely),
+                KeyCommand.of(OwnKey.NAMES_OTHER, this::chooseAction),
+                KeyCommand.of(OwnKey.NAMES_NONE, () -> decide(new Decision(Optional.empty()))),
+                KeyCommand.of(OwnKey.NAMES_TAKE, this::take)));
     Strangers.setups(desk, strangers).ifPresent(make -> keys.addFirst(make));
     desk.keys().open(box, list, keys);
     List<Unknown> unknown = desk.session().standing().unknown();
@@ -147,7 +147,9 @@ public final class NamesView {
 
   private void take() {
     if (decided.isEmpty()) {
-      summary.setText("Nothing is decided yet: Space, F2 or F4 on a name decides.");
+      summary.setText(
+          desk.named(
+              "Nothing is decided yet: {NAMES_LIKELIEST}, {NAMES_OTHER} or {NAMES_NONE} on a name decides."));
       return;
     }
     Map<LearntName, Optional<ActionId>> meanings = new LinkedHashMap<>();

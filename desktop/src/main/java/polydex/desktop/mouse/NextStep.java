@@ -46,7 +46,8 @@ public final class NextStep {
                 : " Its keys were pressed %,d times and went elsewhere.".formatted(row.inVain());
     return switch (row.hindrance().orElse(Hindrance.CONFLICT)) {
           case CONFLICT -> "A conflict stops its gesture; Enter shows where.";
-          case SWITCHED_OFF -> "Its gesture is switched off; in Look up, F8 switches it on again.";
+          case SWITCHED_OFF ->
+              "Its gesture is switched off; in Look up, {GESTURE_SWITCH} switches it on again.";
           case OPTION -> "Its gesture needs an option that is off; the setup says which.";
           case VERSION -> "The version that runs here does not have its gesture yet, or no longer.";
         }

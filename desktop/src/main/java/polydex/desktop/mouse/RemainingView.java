@@ -25,6 +25,7 @@ import polydex.effort.SpokenTime;
 import polydex.mouse.DaysOfUse;
 import polydex.mouse.Remaining.RemainingRow;
 import polydex.mouse.Walk;
+import polydex.own.OwnKey;
 import polydex.person.Findings;
 
 /** What is still done with the mouse, by what it costs, and what to do about each. */
@@ -65,10 +66,11 @@ public final class RemainingView extends VBox {
             "What remains, by its cost",
             this::row,
             l -> desk.titles().action(l.row().place()),
-            Texts.quiet(
-                "Nothing was done with the mouse here in the last four weeks. Whenever your hand"
-                    + " went to it, press Ctrl+M and the letters of the action; bring in a log with"
-                    + " Ctrl+O; or have a day recorded with F9."));
+            desk.keyed(
+                Texts.quiet(
+                    "Nothing was done with the mouse here in the last four weeks. Whenever your hand"
+                        + " went to it, press {USED_MOUSE} and the letters of the action; bring in a log with"
+                        + " {LOG_OPEN}; or have a day recorded with {RECORD}.")));
     VBox.setVgrow(list, Priority.ALWAYS);
     list.getSelectionModel().selectedItemProperty().addListener((_, _, l) -> explain(l));
     head.getStyleClass().add("table-head");
@@ -102,11 +104,15 @@ public final class RemainingView extends VBox {
   public List<KeyCommand> commands() {
     return List.of(
         KeyCommand.of(
-            "Enter", "Its next step", () -> chosen().ifPresent(r -> NextStep.take(desk, r))),
-        KeyCommand.of("F2", "Keep it", () -> chosen().ifPresent(r -> choices.keepOrNot(r.place()))),
-        KeyCommand.of("F3", "Show only \u2026", this::chooseWhich),
+            OwnKey.REMAINING_NEXT,
+            "Its next step",
+            () -> chosen().ifPresent(r -> NextStep.take(desk, r))),
         KeyCommand.of(
-            "F5", "Wish for keys", () -> chosen().ifPresent(r -> choices.wish(r.place()))));
+            OwnKey.REMAINING_KEEP,
+            "Keep it",
+            () -> chosen().ifPresent(r -> choices.keepOrNot(r.place()))),
+        KeyCommand.of(OwnKey.SHOW_ONLY, "Show only \u2026", this::chooseWhich),
+        KeyCommand.of(OwnKey.WISH, () -> chosen().ifPresent(r -> choices.wish(r.place()))));
   }
 
   private Optional<RemainingRow> chosen() {
@@ -141,7 +147,7 @@ public final class RemainingView extends VBox {
                     .formatted(
                         Spoken.percent(found.standing().recognisedShare()),
                         found.standing().strangers().stream().anyMatch(s -> s.isMachine())
-                            ? " Setups are missing for it: F4."
+                            ? " Setups are missing for it: {EXPLAIN_NAMES}."
                             : "")
                 + strays(found.standing().strays());
     show();
@@ -159,19 +165,20 @@ public final class RemainingView extends VBox {
       lines.add(new Line(row, all == 0 ? 0 : so / all));
     }
     summary.setText(
-        "Shown: %s. %s%s"
-            .formatted(
-                only.title(),
-                all == 0
-                    ? ""
-                    : "By the last four weeks the mouse costs about %s a year%s; %d of %d actions are %d %% of that. "
-                        .formatted(
-                            SpokenTime.hours(all),
-                            between(DaysOfUse.ofAll(shown)),
-                            most,
-                            shown.size(),
-                            Math.round(MOST * 100)),
-                recognised));
+        desk.named(
+            "Shown: %s. %s%s"
+                .formatted(
+                    only.title(),
+                    all == 0
+                        ? ""
+                        : "By the last four weeks the mouse costs about %s a year%s; %d of %d actions are %d %% of that. "
+                            .formatted(
+                                SpokenTime.hours(all),
+                                between(DaysOfUse.ofAll(shown)),
+                                most,
+                                shown.size(),
+                                Math.round(MOST * 100)),
+                    recognised)));
     Optional<RemainingRow> before = chosen();
     int was = list.getSelectionModel().getSelectedIndex();
     Lists.found(list, lines);
@@ -288,14 +295,17 @@ public final class RemainingView extends VBox {
     }
     RemainingRow row = line.row();
     explained.setText(
-        "%s, %s: %s %s"
-            .formatted(
-                desk.titles().action(row.place()),
-                desk.titles().setup(row.place().setup()),
-                times(row) + rests(row),
-                row.kept()
-                    .map(why -> "Kept for the mouse: " + why + " F2 takes that back.")
-                    .orElseGet(() -> NextStep.sentence(row))));
+        desk.named(
+            "%s, %s: %s %s"
+                .formatted(
+                    desk.titles().action(row.place()),
+                    desk.titles().setup(row.place().setup()),
+                    times(row) + rests(row),
+                    row.kept()
+                        .map(
+                            why ->
+                                "Kept for the mouse: " + why + " {REMAINING_KEEP} takes that back.")
+                        .orElseGet(() -> NextStep.sentence(row)))));
   }
 
   private static String strays(List<LocalDate> days) {

@@ -20,6 +20,7 @@ import polydex.desktop.keys.KeyCommand;
 import polydex.effort.SpokenTime;
 import polydex.mouse.Remaining.RemainingRow;
 import polydex.mouse.WeeklyReview;
+import polydex.own.OwnKey;
 import polydex.person.Findings;
 import polydex.recognition.Place;
 
@@ -63,8 +64,7 @@ public final class ReviewView {
     List<KeyCommand> keys = new ArrayList<>(words.keys());
     keys.add(
         KeyCommand.of(
-            "Enter",
-            "Do it",
+            OwnKey.REVIEW_RUN,
             () ->
                 Optional.ofNullable(proposals.getSelectionModel().getSelectedItem())
                     .ifPresent(

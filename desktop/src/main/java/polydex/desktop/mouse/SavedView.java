@@ -14,6 +14,7 @@ import polydex.desktop.keys.KeyCommand;
 import polydex.effort.SpokenTime;
 import polydex.mouse.Remaining.RemainingRow;
 import polydex.mouse.Saved.OfPlace;
+import polydex.own.OwnKey;
 import polydex.person.Findings;
 
 /** What keys have saved so far, and the sum that it comes from. */
@@ -48,7 +49,7 @@ public final class SavedView {
             list,
             List.of(
                 KeyCommand.of(
-                    "Enter",
+                    OwnKey.SAVED_NEXT,
                     "Its next step",
                     () ->
                         Optional.ofNullable(list.getSelectionModel().getSelectedItem())

@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
+import polydex.own.OwnKey;
 import polydex.person.SetupsForLog;
 import polydex.route.Setup;
 import polydex.totals.Standing.Strange;
@@ -42,7 +43,7 @@ final class Strangers {
       words.add(
           (programs.size() == 1 ? "No keymap knows the program " : "No keymap knows the programs ")
               + first(programs)
-              + ". F4 in Sheets brings in a list of its keys, F9 there reads what runs now.");
+              + ". {SHEETS_TURN} in Sheets brings in a list of its keys, {HERE_OPEN} there reads what runs now.");
     }
     return String.join(" ", words);
   }
@@ -64,7 +65,7 @@ final class Strangers {
             : "Make the %d setups it needs".formatted(made.size());
     return Optional.of(
         KeyCommand.of(
-            "F5",
+            OwnKey.MAKE_SETUPS,
             title,
             () -> {
               desk.keys().close();

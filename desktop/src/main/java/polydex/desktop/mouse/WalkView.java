@@ -15,6 +15,7 @@ import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
 import polydex.mouse.Remaining.RemainingRow;
 import polydex.mouse.Walk;
+import polydex.own.OwnKey;
 
 /** The keys that lead to something without a gesture, one after the other. */
 final class WalkView {
@@ -50,8 +51,7 @@ final class WalkView {
             list,
             List.of(
                 KeyCommand.of(
-                    "F5",
-                    "Wish for keys",
+                    OwnKey.WISH,
                     () -> {
                       desk.keys().close();
                       new Choices(desk).wish(row.place());

@@ -25,6 +25,7 @@ import polydex.mouse.Slips;
 import polydex.mouse.WeeklyReview;
 import polydex.mouse.Weeks;
 import polydex.mouse.Weeks.Week;
+import polydex.own.OwnKey;
 import polydex.person.Findings;
 import polydex.totals.Standing;
 
@@ -84,9 +85,10 @@ public final class WeeksView extends VBox {
   /** The keys of this view. */
   public List<KeyCommand> commands() {
     return List.of(
-        KeyCommand.of("F2", others ? "Hours a year" : "Other pictures", this::turn),
-        KeyCommand.of("F3", "Show only \u2026", this::chooseWhich),
-        KeyCommand.of("Enter", "Its next step", this::next));
+        KeyCommand.of(
+            OwnKey.WEEKS_PICTURES, others ? "Hours a year" : "Other pictures", this::turn),
+        KeyCommand.of(OwnKey.SHOW_ONLY, "Show only \u2026", this::chooseWhich),
+        KeyCommand.of(OwnKey.WEEKS_NEXT, "Its next step", this::next));
   }
 
   private void turn() {
@@ -137,8 +139,9 @@ public final class WeeksView extends VBox {
       charts.getChildren().clear();
       headline.setText("");
       trend.setText(
-          "Nothing is logged yet. Ctrl+M notes what the mouse was used for, Ctrl+O brings in a log,"
-              + " F9 records a simulated day; from then on each week stands here.");
+          desk.named(
+              "Nothing is logged yet. {USED_MOUSE} notes what the mouse was used for, {LOG_OPEN} brings in a log,"
+                  + " {RECORD} records a simulated day; from then on each week stands here."));
       drills.setText("");
       slipsHead.setText("Slips");
       noSlips.setText("None yet.");

@@ -13,6 +13,7 @@ import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
 import polydex.mouse.Wish;
+import polydex.own.OwnKey;
 
 /** Bindings that a person would like to have. */
 public final class WishList {
@@ -27,9 +28,10 @@ public final class WishList {
             "Bindings wished for",
             this::row,
             w -> desk.titles().action(w.place()),
-            Texts.quiet(
-                "Nothing is wished for. F5 on an action without a gesture finds keys that are"
-                    + " free."));
+            desk.keyed(
+                Texts.quiet(
+                    "Nothing is wished for. {WISH} on an action without a gesture finds keys that are"
+                        + " free.")));
     list.getStyleClass().add("nine-rows");
   }
 
@@ -43,8 +45,7 @@ public final class WishList {
             list,
             List.of(
                 KeyCommand.of(
-                    "Delete",
-                    "No longer wished for",
+                    OwnKey.WISHES_DROP,
                     () ->
                         Optional.ofNullable(list.getSelectionModel().getSelectedItem())
                             .ifPresent(

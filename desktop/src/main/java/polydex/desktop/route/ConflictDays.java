@@ -16,6 +16,7 @@ import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
+import polydex.own.OwnKey;
 import polydex.route.Setup;
 import polydex.route.SetupId;
 
@@ -49,15 +50,13 @@ final class ConflictDays {
             list,
             List.of(
                 KeyCommand.of(
-                    "F5",
-                    "This setup or all",
+                    OwnKey.CONFLICT_DAYS_WHICH,
                     () -> {
                       all = !all;
                       fill();
                     }),
                 KeyCommand.of(
-                    "Enter",
-                    "Follow its gesture",
+                    OwnKey.CONFLICT_DAYS_FOLLOW,
                     () ->
                         Optional.ofNullable(list.getSelectionModel().getSelectedItem())
                             .ifPresent(

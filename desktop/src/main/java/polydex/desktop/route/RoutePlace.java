@@ -27,6 +27,7 @@ import polydex.desktop.state.Analysis;
 import polydex.keys.Gesture;
 import polydex.keys.GestureSyntaxException;
 import polydex.keys.Modifiers;
+import polydex.own.OwnKey;
 import polydex.route.Setup;
 import polydex.route.SetupId;
 import polydex.route.Trace;
@@ -105,19 +106,19 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
   @Override
   public List<KeyCommand> commands() {
     return List.of(
-        KeyCommand.of("Ctrl+L", "Press a gesture", this::capture),
-        KeyCommand.of("Ctrl+G", "Type a gesture", typed::requestFocus),
-        KeyCommand.of("Ctrl+K", "Conflicts", conflicts.list()::requestFocus),
-        KeyCommand.of("Ctrl+E", "Which ones", conflicts::chooseWhich),
-        KeyCommand.of("Enter", "Ways out", this::enter),
-        KeyCommand.of("F2", "Live with it", conflicts::accept),
-        KeyCommand.of("Ctrl+P", "Plan", conflicts::plan),
-        KeyCommand.of("Ctrl+R", "Ways to an action", new WaysTo(desk, this::followed)::choose),
-        KeyCommand.of("F3", "Beside another setup", this::chooseBeside),
-        KeyCommand.of("F4", "Full screen", where::fullScreen),
-        KeyCommand.of("F5", "What came and went", conflicts::days),
-        KeyCommand.of("F6", "Where you are", where::chooseContext),
-        KeyCommand.of("F7", "Every layer, or few", this::everyLayer));
+        KeyCommand.of(OwnKey.ROUTE_PRESS, this::capture),
+        KeyCommand.of(OwnKey.ROUTE_TYPE, typed::requestFocus),
+        KeyCommand.of(OwnKey.ROUTE_CONFLICTS, conflicts.list()::requestFocus),
+        KeyCommand.of(OwnKey.ROUTE_WHICH, "Which ones", conflicts::chooseWhich),
+        KeyCommand.of(OwnKey.ROUTE_WAYS_OUT, this::enter),
+        KeyCommand.of(OwnKey.ROUTE_ACCEPT, conflicts::accept),
+        KeyCommand.of(OwnKey.ROUTE_PLAN, "Plan", conflicts::plan),
+        KeyCommand.of(OwnKey.ROUTE_WAYS_TO, new WaysTo(desk, this::followed)::choose),
+        KeyCommand.of(OwnKey.ROUTE_BESIDE, this::chooseBeside),
+        KeyCommand.of(OwnKey.ROUTE_FULL_SCREEN, where::fullScreen),
+        KeyCommand.of(OwnKey.ROUTE_DAYS, conflicts::days),
+        KeyCommand.of(OwnKey.ROUTE_WHERE, where::chooseContext),
+        KeyCommand.of(OwnKey.ROUTE_LAYERS, this::everyLayer));
   }
 
   @Override
@@ -238,7 +239,7 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
             .filter(s -> !workspace.current().equals(Optional.of(s.id())))
             .toList();
     if (others.isEmpty()) {
-      desk.session().say("There is no other setup. Ctrl+U, then Ctrl+N makes one.");
+      desk.session().say("There is no other setup. {SETUPS_OPEN}, then {SETUPS_NEW} makes one.");
       return;
     }
     desk.dialogs()
@@ -258,8 +259,9 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
       // The path through another setup is not the one that is analysed.
       here.say("");
       outcome.setText(
-          "This is in \u201c%s\u201d. Ctrl+U puts that setup in use, and its path is shown."
-              .formatted(elsewhere.get().title()));
+          desk.named(
+              "This is in \u201c%s\u201d. {SETUPS_OPEN} puts that setup in use, and its path is shown."
+                  .formatted(elsewhere.get().title())));
       return;
     }
     shown = conflict.loser().gesture();

@@ -52,8 +52,9 @@ final class WaysOut {
             "Ways out",
             this::row,
             o -> o.fix().title(catalog()),
-            Texts.quiet(
-                "Nothing that can be changed here ends it. F2 lives with it, with a reason."));
+            desk.keyed(
+                Texts.quiet(
+                    "Nothing that can be changed here ends it. {ROUTE_ACCEPT} lives with it, with a reason.")));
     list.getStyleClass().add("nine-rows");
     details.setMinHeight(Region.USE_PREF_SIZE);
   }

@@ -21,6 +21,7 @@ import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.state.Analysis;
 import polydex.keys.Gesture;
+import polydex.own.OwnKey;
 import polydex.route.Reach;
 import polydex.route.TracedBinding;
 import polydex.route.Tracer;
@@ -76,8 +77,7 @@ final class WaysTo {
             list,
             List.of(
                 KeyCommand.of(
-                    "Enter",
-                    "Follow it",
+                    OwnKey.WAYS_TO_FOLLOW,
                     () ->
                         Optional.ofNullable(list.getSelectionModel().getSelectedItem())
                             .ifPresent(

@@ -12,6 +12,7 @@ import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
+import polydex.own.OwnKey;
 import polydex.route.Setup;
 import polydex.route.SetupCheck;
 import polydex.setups.SetupList;
@@ -31,9 +32,10 @@ public final class SetupsView {
             "Setups",
             this::row,
             Setup::title,
-            Texts.quiet(
-                "There is no setup in this file. Ctrl+N makes one, once it has a platform's"
-                    + " keymap."));
+            desk.keyed(
+                Texts.quiet(
+                    "There is no setup in this file. {SETUPS_NEW} makes one, once it has a platform's"
+                        + " keymap.")));
     list.getStyleClass().add("nine-rows");
   }
 
@@ -57,18 +59,18 @@ public final class SetupsView {
             box,
             list,
             List.of(
-                KeyCommand.of("Enter", "Use it", this::use),
-                KeyCommand.of("F2", "Change", this::change),
-                KeyCommand.of("Ctrl+N", "New", this::make),
-                KeyCommand.of("Ctrl+D", "Copy", () -> selected().ifPresent(this::copy)),
+                KeyCommand.of(OwnKey.SETUPS_USE, "Use it", this::use),
+                KeyCommand.of(OwnKey.SETUPS_CHANGE, "Change", this::change),
+                KeyCommand.of(OwnKey.SETUPS_NEW, "New", this::make),
+                KeyCommand.of(OwnKey.SETUPS_COPY, "Copy", () -> selected().ifPresent(this::copy)),
                 KeyCommand.of(
-                    "Delete",
+                    OwnKey.SETUPS_REMOVE,
                     "Remove",
                     () -> selected().ifPresent(s -> apply(SetupList.remove(workspace(), s), 0))),
-                KeyCommand.of("Alt+ArrowUp", "Earlier", () -> move(-1)),
-                KeyCommand.of("Alt+ArrowDown", "Later", () -> move(1)),
-                KeyCommand.of("F3", "Compare with the one in use", this::compare),
-                KeyCommand.of("Ctrl+Z", "Undo", this::undo)));
+                KeyCommand.of(OwnKey.SETUPS_EARLIER, "Earlier", () -> move(-1)),
+                KeyCommand.of(OwnKey.SETUPS_LATER, "Later", () -> move(1)),
+                KeyCommand.of(OwnKey.SETUPS_COMPARE, this::compare),
+                KeyCommand.of(OwnKey.UNDO, this::undo)));
   }
 
   private Workspace workspace() {

@@ -94,14 +94,15 @@ final class IntakeLines {
   private IntakeLines() {}
 
   /** What is told of a whole list, its tables and how it was read; then of its lines. */
-  static List<Line> of(ForeignList list, Intake intake, IntakePlan plan, boolean dropGone) {
-    List<Line> all = of(plan, dropGone);
+  static List<Line> of(
+      ForeignList list, Intake intake, IntakePlan plan, boolean dropGone, String dropKey) {
+    List<Line> all = of(plan, dropGone, dropKey);
     all.addAll(IntakeReport.lines(list, intake, plan.reading()));
     all.sort(Comparator.comparing(Line::fate).thenComparingInt(Line::number));
     return all;
   }
 
-  private static List<Line> of(IntakePlan plan, boolean dropGone) {
+  private static List<Line> of(IntakePlan plan, boolean dropGone, String dropKey) {
     Map<String, Match> likely = new HashMap<>();
     for (Proposal proposal : plan.proposals()) {
       likely.put(proposal.title(), proposal.matches().getFirst());
@@ -128,7 +129,9 @@ final class IntakeLines {
                         Fate.GONE,
                         plan.change().before().catalog().title(g.binding().action()),
                         Optional.of(g.binding().gesture()),
-                        dropGone ? "Goes from here too." : "Stays here; Ctrl+G drops it.")));
+                        dropGone
+                            ? "Goes from here too."
+                            : "Stays here; %s drops it.".formatted(dropKey))));
     plan.changed()
         .forEach(
             c ->

@@ -32,7 +32,7 @@ final class IntakeSummary {
       all.append(" About %,d more.".formatted(more));
     }
     if (!intake.about().isEmpty()) {
-      all.append(" F7 says that it is about something else.");
+      all.append(" {INTAKE_SUBJECT} says that it is about something else.");
     }
     if (list.left() > 0) {
       all.append(" %,d entries without a gesture were left out.".formatted(list.left()));

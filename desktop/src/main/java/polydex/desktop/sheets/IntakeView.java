@@ -38,6 +38,7 @@ import polydex.files.xkb.XkbLayouts;
 import polydex.intake.BindingIntake;
 import polydex.intake.IntakePlan;
 import polydex.intake.IntakeRequest;
+import polydex.own.OwnKey;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
 
@@ -133,11 +134,9 @@ final class IntakeView extends VBox {
   /** Keys that bring something in, once this is shown. */
   List<KeyCommand> waysIn(Runnable show) {
     return List.of(
-        KeyCommand.quiet("Ctrl+O", "Bring in a file", () -> shownFirst(show, this::choose)),
-        KeyCommand.quiet(
-            "Ctrl+Shift+O", "Bring in a folder", () -> shownFirst(show, this::chooseFolder)),
-        KeyCommand.quiet(
-            "Ctrl+Shift+V", "Bring in the clipboard", () -> shownFirst(show, this::paste)));
+        KeyCommand.quiet(OwnKey.INTAKE_FILE, () -> shownFirst(show, this::choose)),
+        KeyCommand.quiet(OwnKey.INTAKE_FOLDER, () -> shownFirst(show, this::chooseFolder)),
+        KeyCommand.quiet(OwnKey.INTAKE_CLIPBOARD, () -> shownFirst(show, this::paste)));
   }
 
   private static void shownFirst(Runnable show, Runnable then) {
@@ -147,13 +146,13 @@ final class IntakeView extends VBox {
 
   List<KeyCommand> commands() {
     return List.of(
-        KeyCommand.of("Ctrl+O", "Choose a file", this::choose),
-        KeyCommand.quiet("Ctrl+Shift+O", "Choose a folder", this::chooseFolder),
-        KeyCommand.of("Ctrl+Shift+V", "From the clipboard", this::paste),
-        KeyCommand.of("Ctrl+Enter", "Bring in", this::bringIn),
-        KeyCommand.of("F7", "What it is about", this::otherSubject),
-        KeyCommand.of("Ctrl+G", "Drop what is gone", this::toggleGone),
-        KeyCommand.quiet("Esc", "Stop reading", this::stop));
+        KeyCommand.of(OwnKey.INTAKE_FILE, "Choose a file", this::choose),
+        KeyCommand.quiet(OwnKey.INTAKE_FOLDER, "Choose a folder", this::chooseFolder),
+        KeyCommand.of(OwnKey.INTAKE_CLIPBOARD, "From the clipboard", this::paste),
+        KeyCommand.of(OwnKey.INTAKE_BRING_IN, "Bring in", this::bringIn),
+        KeyCommand.of(OwnKey.INTAKE_SUBJECT, "What it is about", this::otherSubject),
+        KeyCommand.of(OwnKey.INTAKE_GONE, this::toggleGone),
+        KeyCommand.quiet(OwnKey.INTAKE_STOP, this::stop));
   }
 
   Map<Character, Node> reachable() {
@@ -225,7 +224,7 @@ final class IntakeView extends VBox {
   private void read() {
     String text = path.getText().strip();
     if (text.isEmpty()) {
-      refuse("Give the path of a file, or choose one with Ctrl+O.");
+      refuse("Give the path of a file, or choose one with {INTAKE_FILE}.");
       return;
     }
     read(
@@ -337,7 +336,7 @@ final class IntakeView extends VBox {
 
   private void refuse(String reason) {
     preview = Optional.empty();
-    summary.setText(reason);
+    summary.setText(desk.named(reason));
     Lists.found(lines, List.of());
     take.setDisable(true);
     take.setText("Bring in");
@@ -346,12 +345,19 @@ final class IntakeView extends VBox {
   private void show(Preview made) {
     material = Optional.of(made.material());
     preview = Optional.of(made);
-    summary.setText(made.words());
+    summary.setText(desk.named(made.words()));
     int at = lines.getSelectionModel().getSelectedIndex();
     Lists.found(
         lines,
         made.planned()
-            .map(p -> IntakeLines.of(p.list(), p.intake(), p.plan(), wishes.dropsGone()))
+            .map(
+                p ->
+                    IntakeLines.of(
+                        p.list(),
+                        p.intake(),
+                        p.plan(),
+                        wishes.dropsGone(),
+                        desk.named("{INTAKE_GONE}")))
             .orElse(List.of()));
     if (at >= 0 && at < lines.getItems().size()) {
       lines.getSelectionModel().select(at);

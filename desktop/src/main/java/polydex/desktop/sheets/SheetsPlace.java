@@ -13,6 +13,7 @@ import polydex.desktop.desk.Desk;
 import polydex.desktop.desk.Place;
 import polydex.desktop.here.HereView;
 import polydex.desktop.keys.KeyCommand;
+import polydex.own.OwnKey;
 
 /** What one prints or hands on, and getting things in and out. */
 public final class SheetsPlace implements Place {
@@ -50,17 +51,17 @@ public final class SheetsPlace implements Place {
     List<KeyCommand> all = new ArrayList<>();
     if (view() == sheets) {
       all.addAll(sheets.commands());
-      all.add(KeyCommand.of("F4", "Bring in", () -> turn(intake)));
-      all.add(KeyCommand.of("F5", "Hand on", handOn::open));
+      all.add(KeyCommand.of(OwnKey.SHEETS_TURN, "Bring in", () -> turn(intake)));
+      all.add(KeyCommand.of(OwnKey.HAND_ON, handOn::open));
       // What brings in elsewhere in this place does it from here too.
       all.addAll(intake.waysIn(() -> turn(intake)));
     } else {
       all.addAll(intake.commands());
-      all.add(KeyCommand.of("F4", "Make a sheet", () -> turn(sheets)));
+      all.add(KeyCommand.of(OwnKey.SHEETS_TURN, "Make a sheet", () -> turn(sheets)));
     }
-    all.add(KeyCommand.quiet("F6", "Copies", keeping::copies));
-    all.add(KeyCommand.quiet("F8", "Everything out", keeping::archive));
-    all.add(KeyCommand.quiet("F9", "This computer", () -> new HereView(desk).open(() -> {})));
+    all.add(KeyCommand.quiet(OwnKey.COPIES, "Copies", keeping::copies));
+    all.add(KeyCommand.quiet(OwnKey.ARCHIVE, "Everything out", keeping::archive));
+    all.add(KeyCommand.quiet(OwnKey.HERE_OPEN, () -> new HereView(desk).open(() -> {})));
     return all;
   }
 

@@ -27,6 +27,7 @@ import polydex.desktop.state.Beside;
 import polydex.files.ProgramVersion;
 import polydex.files.sheets.Pages;
 import polydex.files.sheets.SheetFile;
+import polydex.own.OwnKey;
 import polydex.sheets.Sheet;
 import polydex.sheets.SheetKind;
 import polydex.sheets.SheetMaker;
@@ -90,14 +91,14 @@ final class SheetsView extends HBox {
 
   List<KeyCommand> commands() {
     List<KeyCommand> all = new ArrayList<>();
-    all.add(KeyCommand.of("Ctrl+P", "Print", this::print));
-    all.add(KeyCommand.of("Ctrl+S", "Save", this::save));
-    all.add(KeyCommand.of("Ctrl+C", "Copy", this::copy));
-    all.add(KeyCommand.quiet("Ctrl+PageDown", "Next page", () -> preview.turn(1)));
-    all.add(KeyCommand.quiet("Ctrl+PageUp", "Page before", () -> preview.turn(-1)));
-    all.add(KeyCommand.quiet("Alt+PageDown", "Page larger", () -> preview.zoom(1)));
-    all.add(KeyCommand.quiet("Alt+PageUp", "Page smaller", () -> preview.zoom(-1)));
-    all.add(KeyCommand.quiet("Esc", "Stop making or printing", this::stop));
+    all.add(KeyCommand.of(OwnKey.SHEET_PRINT, "Print", this::print));
+    all.add(KeyCommand.of(OwnKey.SHEET_SAVE, "Save", this::save));
+    all.add(KeyCommand.of(OwnKey.SHEET_COPY, "Copy", this::copy));
+    all.add(KeyCommand.quiet(OwnKey.SHEET_NEXT_PAGE, () -> preview.turn(1)));
+    all.add(KeyCommand.quiet(OwnKey.SHEET_PAGE_BEFORE, () -> preview.turn(-1)));
+    all.add(KeyCommand.quiet(OwnKey.SHEET_LARGER, () -> preview.zoom(1)));
+    all.add(KeyCommand.quiet(OwnKey.SHEET_SMALLER, () -> preview.zoom(-1)));
+    all.add(KeyCommand.quiet(OwnKey.SHEET_STOP, this::stop));
     return all;
   }
 

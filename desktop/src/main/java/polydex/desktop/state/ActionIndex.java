@@ -11,6 +11,7 @@ import polydex.catalog.Action;
 import polydex.catalog.ActionFinder;
 import polydex.catalog.SameWords;
 import polydex.catalog.TitleMatcher;
+import polydex.own.OwnKeymap;
 import polydex.workspace.Workspace;
 
 /**
@@ -63,9 +64,10 @@ public final class ActionIndex implements AutoCloseable {
 
   private void make(Workspace workspace) {
     List<Action> actions = workspace.catalog().actions();
+    List<Action> others = OwnKeymap.others(workspace.catalog());
     Collection<String> own = workspace.remembered().sameWords().values();
     making.ask(
-        _ -> new Index(ActionFinder.of(actions, SameWords.with(own)), new TitleMatcher(actions)),
+        _ -> new Index(ActionFinder.of(actions, SameWords.with(own)), new TitleMatcher(others)),
         index -> made.set(Optional.of(index)),
         session::problem);
   }

@@ -76,10 +76,10 @@ public final class Analyst implements AutoCloseable {
   public Optional<String> hindrance() {
     Workspace now = session.workspace().get();
     return now.setup().isEmpty()
-        ? Optional.of("There is no setup yet. Ctrl+U makes one.")
+        ? Optional.of(session.ownKeys().in("There is no setup yet. {SETUPS_OPEN} makes one."))
         : now.world()
             .problem(now.setup().get())
-            .map(p -> p + " Ctrl+U mends it.")
+            .map(p -> session.ownKeys().in(p + " {SETUPS_OPEN} mends it."))
             .or(() -> failure);
   }
 

@@ -83,7 +83,7 @@ public final class Recording {
             session.zone(), session.now(), Knowledge.recogniser(session.workspace().get()));
     recorder.start(line -> take(intake, line));
     state.set(State.RECORDING);
-    session.say("Recording %s. F12 pauses it.".formatted(recorder.title()));
+    session.say("Recording %s. {PAUSE} pauses it.".formatted(recorder.title()));
   }
 
   /** On the recorder's thread. What comes while it is paused is dropped, whoever sends it. */
@@ -118,19 +118,19 @@ public final class Recording {
   /** Pauses, or goes on. */
   public void pauseOrGoOn() {
     if (running.isEmpty()) {
-      session.say("Nothing is being recorded. Under Mouse, F9 begins.");
+      session.say("Nothing is being recorded. Under Mouse, {RECORD} begins.");
       return;
     }
     if (state.get() == State.RECORDING) {
       open = false;
       running.get().recorder().pause();
       state.set(State.PAUSED);
-      session.say("The recording is paused; nothing is kept of what happens now. F12 goes on.");
+      session.say("The recording is paused; nothing is kept of what happens now. {PAUSE} goes on.");
     } else {
       open = true;
       running.get().recorder().resume();
       state.set(State.RECORDING);
-      session.say("Recording again. F12 pauses.");
+      session.say("Recording again. {PAUSE} pauses.");
     }
   }
 

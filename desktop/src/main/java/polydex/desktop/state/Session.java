@@ -25,8 +25,10 @@ import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import org.jspecify.annotations.Nullable;
 import polydex.catalog.ActionId;
+import polydex.catalog.Catalog;
 import polydex.catalog.EnvironmentId;
 import polydex.conflict.ConflictHistory;
+import polydex.desktop.keys.OwnKeys;
 import polydex.files.FileProblem;
 import polydex.files.Unexpected;
 import polydex.files.demo.DemoFile;
@@ -35,6 +37,7 @@ import polydex.files.store.Store;
 import polydex.files.store.StoreLine;
 import polydex.log.Deed;
 import polydex.log.LogEvent;
+import polydex.own.OwnKeymap;
 import polydex.person.Knowledge;
 import polydex.recall.Answer;
 import polydex.recall.DrillItem;
@@ -62,6 +65,7 @@ public final class Session implements AutoCloseable {
   private final ReadOnlyObjectWrapper<Workspace> workspace;
   private final ReadOnlyObjectWrapper<Status> status = new ReadOnlyObjectWrapper<>(Status.NOTHING);
   private final ReadOnlyLongWrapper logged = new ReadOnlyLongWrapper();
+  private final OwnKeys ownKeys;
   private final History history = new History();
   private MemoryFits fits;
   private boolean fitting;
@@ -128,6 +132,7 @@ public final class Session implements AutoCloseable {
     clock = opened.clock();
     file = new ReadOnlyObjectWrapper<>(opened.store().file());
     workspace = new ReadOnlyObjectWrapper<>(opened.workspace());
+    ownKeys = new OwnKeys(workspace.map(w -> OwnKeymap.gestures(w.catalog())));
     settings = opened.settings();
     fits = opened.fits();
     progress = opened.progress();
@@ -139,6 +144,7 @@ public final class Session implements AutoCloseable {
       log.each(audit::add);
     }
     store = new StoreLine(opened.store(), new Written());
+    keepOwnKeys();
     mouseLog =
         new MouseLog(
             store,
@@ -172,6 +178,21 @@ public final class Session implements AutoCloseable {
             }
           },
           _ -> {});
+    }
+  }
+
+  /** A file that has something in it has the program's keys too, as far as this program goes. */
+  private void keepOwnKeys() {
+    Workspace before = workspace.get();
+    Catalog catalog = before.catalog();
+    if (!catalog.environments().isEmpty()) {
+      Workspace after = before.with(OwnKeymap.in(catalog));
+      if (!after.catalog().equals(catalog)) {
+        Instant at = now();
+        store.write(
+            s -> s.save(new Change.Edit("Bring in the keys of Polydex", before, after), at));
+        workspace.set(after);
+      }
     }
   }
 
@@ -476,7 +497,7 @@ public final class Session implements AutoCloseable {
     boolean chooses = !edit.before().current().equals(edit.after().current());
     workspace.set(chooses ? edit.after() : edit.after().using(now.current()));
     history.made(edit);
-    say(edit.done() + ". Ctrl+Z takes it back.");
+    say(edit.done() + ". {UNDO} takes it back.");
     return true;
   }
 
@@ -498,7 +519,7 @@ public final class Session implements AutoCloseable {
         new Change.Note(title, LogEvent.of(now().truncatedTo(ChronoUnit.MILLIS), deed));
     mouseLog.add(List.of(note.event()));
     history.made(note);
-    say(title + ". Ctrl+Z takes it back.");
+    say(title + ". {UNDO} takes it back.");
     write(note);
   }
 
@@ -546,7 +567,7 @@ public final class Session implements AutoCloseable {
   /** Says that a batch is whole, and can be taken back. */
   public void made(Change.Batch batch) {
     history.made(batch);
-    say(batch.done() + ". Ctrl+Z takes it back.");
+    say(batch.done() + ". {UNDO} takes it back.");
   }
 
   /**
@@ -603,7 +624,7 @@ public final class Session implements AutoCloseable {
       }
     }
     history.undid();
-    say("Taken back: " + last.get().title() + ". Ctrl+Shift+Z does it again.");
+    say("Taken back: " + last.get().title() + ". {REDO} does it again.");
   }
 
   /** Makes the change again that was taken back last. */
@@ -656,6 +677,11 @@ public final class Session implements AutoCloseable {
     ask(s -> s.changedSince(moment), to, failed);
   }
 
+  /** The keys that the program's commands have in this file. */
+  public OwnKeys ownKeys() {
+    return ownKeys;
+  }
+
   /** A setting of the program. */
   public Optional<String> setting(String name) {
     return Optional.ofNullable(settings.get(name));
@@ -669,12 +695,12 @@ public final class Session implements AutoCloseable {
 
   /** Says something in the status line. */
   public void say(String text) {
-    status.set(new Status(text, false));
+    status.set(new Status(ownKeys.in(text), false));
   }
 
   /** Says in the status line what went wrong. */
   public void problem(String text) {
-    status.set(new Status(text, true));
+    status.set(new Status(ownKeys.in(text), true));
   }
 
   /** Through which everything reaches the disk. */

@@ -28,6 +28,7 @@ import polydex.desktop.desk.Desk;
 import polydex.desktop.desk.OutlineEditor;
 import polydex.desktop.desk.OutlineEditor.Written;
 import polydex.desktop.keys.KeyCommand;
+import polydex.own.OwnKey;
 import polydex.systems.BindingOutline;
 import polydex.systems.KeymapDivision;
 import polydex.workspace.Change;
@@ -57,7 +58,9 @@ final class BindingsView {
             "Bindings",
             this::row,
             b -> catalog().title(b.action()),
-            Texts.quiet("It has no binding yet. Ctrl+N makes one; Sheets brings some in."));
+            desk.keyed(
+                Texts.quiet(
+                    "It has no binding yet. {BINDINGS_NEW} makes one; Sheets brings some in.")));
     list.getStyleClass().add("here-rows");
   }
 
@@ -66,9 +69,10 @@ final class BindingsView {
     VBox box =
         OverlayBox.wide(
             heading,
-            Texts.quiet(
-                "What belongs to another platform or application is chosen with Space and moved"
-                    + " there; what was answered goes along."),
+            desk.keyed(
+                Texts.quiet(
+                    "What belongs to another platform or application is chosen with"
+                        + " {BINDINGS_CHOOSE} and moved there; what was answered goes along.")),
             list);
     OverlayBox.whenClosed(list, afterwards);
     desk.keys()
@@ -76,13 +80,13 @@ final class BindingsView {
             box,
             list,
             List.of(
-                KeyCommand.of("Enter", "Change", this::change),
-                KeyCommand.of("Ctrl+N", "New", this::make),
-                KeyCommand.of("Space", "Choose", this::choose),
-                KeyCommand.of("F6", "Move to another", this::move),
-                KeyCommand.of("Delete", "Remove", this::remove),
-                KeyCommand.of("Shift+Space", "Choose all of its context", this::chooseContext),
-                KeyCommand.of("Ctrl+Z", "Undo", this::undo)));
+                KeyCommand.of(OwnKey.BINDINGS_CHANGE, "Change", this::change),
+                KeyCommand.of(OwnKey.BINDINGS_NEW, "New", this::make),
+                KeyCommand.of(OwnKey.BINDINGS_CHOOSE, "Choose", this::choose),
+                KeyCommand.of(OwnKey.BINDINGS_MOVE, "Move to another", this::move),
+                KeyCommand.of(OwnKey.BINDINGS_REMOVE, "Remove", this::remove),
+                KeyCommand.of(OwnKey.BINDINGS_CHOOSE_CONTEXT, this::chooseContext),
+                KeyCommand.of(OwnKey.UNDO, this::undo)));
   }
 
   private Workspace workspace() {

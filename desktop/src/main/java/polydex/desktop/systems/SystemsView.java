@@ -26,6 +26,7 @@ import polydex.desktop.state.Beside;
 import polydex.files.FileProblem;
 import polydex.files.WholeFile;
 import polydex.files.json.ModelFiles;
+import polydex.own.OwnKey;
 import polydex.systems.ActionEdits;
 import polydex.systems.ActionOutline;
 import polydex.systems.EnvironmentOutline;
@@ -50,9 +51,10 @@ public final class SystemsView {
             "Platforms and applications",
             this::row,
             Environment::title,
-            Texts.quiet(
-                "There is no platform and no application yet. Ctrl+N makes one; Sheets brings"
-                    + " some in."));
+            desk.keyed(
+                Texts.quiet(
+                    "There is no platform and no application yet. {SYSTEMS_NEW_APPLICATION} makes one; Sheets brings"
+                        + " some in.")));
     list.getStyleClass().add("here-rows");
   }
 
@@ -71,15 +73,15 @@ public final class SystemsView {
             box,
             list,
             List.of(
-                KeyCommand.of("Enter", "Change", this::change),
-                KeyCommand.of("Ctrl+N", "New application", () -> make(false)),
-                KeyCommand.of("F6", "Its bindings", this::bindings),
-                KeyCommand.of("F4", "An action", this::action),
-                KeyCommand.of("F3", "Join with another", this::join),
-                KeyCommand.of("Delete", "Take away", this::remove),
-                KeyCommand.of("Ctrl+Shift+N", "New platform", () -> make(true)),
-                KeyCommand.of("F5", "Write its keymap as a file", this::write),
-                KeyCommand.of("Ctrl+Z", "Undo", this::undo)));
+                KeyCommand.of(OwnKey.SYSTEMS_CHANGE, "Change", this::change),
+                KeyCommand.of(OwnKey.SYSTEMS_NEW_APPLICATION, () -> make(false)),
+                KeyCommand.of(OwnKey.SYSTEMS_BINDINGS, this::bindings),
+                KeyCommand.of(OwnKey.SYSTEMS_ACTION, this::action),
+                KeyCommand.of(OwnKey.SYSTEMS_JOIN, this::join),
+                KeyCommand.of(OwnKey.SYSTEMS_REMOVE, "Take away", this::remove),
+                KeyCommand.of(OwnKey.SYSTEMS_NEW_PLATFORM, () -> make(true)),
+                KeyCommand.of(OwnKey.SYSTEMS_WRITE, this::write),
+                KeyCommand.of(OwnKey.UNDO, this::undo)));
   }
 
   private Workspace workspace() {

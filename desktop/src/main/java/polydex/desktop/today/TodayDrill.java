@@ -24,6 +24,7 @@ import polydex.desktop.state.Recording;
 import polydex.effort.SpokenTime;
 import polydex.mouse.Remaining;
 import polydex.mouse.Remaining.RemainingRow;
+import polydex.own.OwnKey;
 import polydex.person.Findings;
 import polydex.recall.NextToLearn;
 
@@ -69,7 +70,7 @@ final class TodayDrill {
 
   /** The button with which the drill begins. */
   Button begin(NumberedLines page) {
-    Button begin = page.button("Enter", "Begin the drill", desk.keys()::drill);
+    Button begin = page.button(OwnKey.TODAY_BEGIN, "Begin the drill", desk.keys()::drill);
     begin.setDefaultButton(true);
     return begin;
   }
@@ -136,9 +137,10 @@ final class TodayDrill {
             .filter(r -> PAYS.contains(r.kind()))
             .findFirst();
     if (row.isEmpty()) {
-      return Texts.quiet(
-          "Another application would: bring in its keys under Sheets, or choose another setup"
-              + " (Ctrl+U).");
+      return desk.keyed(
+          Texts.quiet(
+              "Another application would: bring in its keys under Sheets, or choose another setup"
+                  + " ({SETUPS_OPEN})."));
     }
     RemainingRow r = row.get();
     return page.line(

@@ -39,6 +39,7 @@ import polydex.desktop.mouse.Spoken;
 import polydex.effort.SpokenTime;
 import polydex.mouse.Remaining.RemainingRow;
 import polydex.mouse.Weeks.Week;
+import polydex.own.OwnKey;
 import polydex.person.Findings;
 import polydex.recall.DrillHistory;
 import polydex.totals.Standing;
@@ -132,7 +133,7 @@ public final class TodayPlace implements Place {
   }
 
   private void refresh() {
-    NumberedLines page = new NumberedLines();
+    NumberedLines page = new NumberedLines(desk.session().ownKeys());
     Node owner = root.getScene() == null ? null : root.getScene().getFocusOwner();
     boolean hadFocus = root.getScene() != null && (owner == null || isWithin(owner));
     String focused = owner == null ? null : owner.getId();
@@ -224,9 +225,10 @@ public final class TodayPlace implements Place {
     if (rows.isEmpty()) {
       box.getChildren()
           .add(
-              Texts.quiet(
-                  "Nothing was done with the mouse in the last four weeks. Ctrl+M notes when it"
-                      + " was."));
+              desk.keyed(
+                  Texts.quiet(
+                      "Nothing was done with the mouse in the last four weeks. {USED_MOUSE} notes when it"
+                          + " was.")));
     }
     return box;
   }
@@ -265,8 +267,7 @@ public final class TodayPlace implements Place {
   }
 
   private VBox trend(NumberedLines page, Optional<Findings> found) {
-    VBox box =
-        new VBox(4, page.heading("Week by week", "F7", "Weeks of the mouse", desk.keys()::weeks));
+    VBox box = new VBox(4, page.heading("Week by week", OwnKey.WEEKS_OF_MOUSE, desk.keys()::weeks));
     List<Week> weeks = found.map(f -> f.weeks().weeks()).orElse(List.of());
     if (weeks.size() < 2) {
       box.getChildren()
@@ -319,8 +320,7 @@ public final class TodayPlace implements Place {
             4,
             page.heading(
                 "The working day before",
-                "F8",
-                "The week in review",
+                OwnKey.TODAY_REVIEW,
                 () -> new ReviewView(desk, log).open()));
     LocalDate day = last.get();
     int keys = 0;
@@ -352,7 +352,7 @@ public final class TodayPlace implements Place {
     if (names > 0) {
       page.add(
           KeyCommand.of(
-              "F4",
+              OwnKey.EXPLAIN_NAMES,
               names == 1 ? "Explain 1 name" : "Explain %d names".formatted(names),
               () -> new NamesView(desk).open()));
     }

@@ -7,6 +7,7 @@ import polydex.desktop.desk.Desk;
 import polydex.desktop.here.WayIn;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.setups.SetupsView;
+import polydex.own.OwnKey;
 
 /** How a new file begins. */
 final class TodayStart {
@@ -14,13 +15,14 @@ final class TodayStart {
 
   static VBox of(Desk desk, NumberedLines lines, WayIn way, Beginning beginning) {
     VBox steps = way.steps(lines);
-    lines.add(KeyCommand.of("F9", "Leave the way in", way::leave));
+    lines.add(KeyCommand.of(OwnKey.LEAVE_WAY_IN, way::leave));
     return new VBox(
         14,
-        Texts.words(
-            "Polydex shows you which keys do what on your computers, drills them, and finds out what"
-                + " you still do with the mouse. These steps lead in; each is one key, and each can be"
-                + " passed over. F9 leaves them."),
+        desk.keyed(
+            Texts.words(
+                "Polydex shows you which keys do what on your computers, drills them, and finds out what"
+                    + " you still do with the mouse. These steps lead in; each is one key, and each can be"
+                    + " passed over. {LEAVE_WAY_IN} leaves them.")),
         steps,
         Texts.part("Or else"),
         lines.line(

@@ -45,6 +45,7 @@ import polydex.keys.Gesture;
 import polydex.keys.Modifier;
 import polydex.keys.Modifiers;
 import polydex.keys.PointerAct;
+import polydex.own.OwnKey;
 import polydex.recall.Answer;
 import polydex.recall.Answer.Kind;
 import polydex.recall.Answer.Verdict;
@@ -106,6 +107,9 @@ class DrillRunTest implements Navigation {
 
   @Override
   public void drillFirst(int actions) {}
+
+  @Override
+  public void run(OwnKey key) {}
 
   @Override
   public void drill() {}

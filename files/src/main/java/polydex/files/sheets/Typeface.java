@@ -116,9 +116,9 @@ enum Typeface {
     return runs;
   }
 
-  /** Nothing in it acts on the page, ends of lines included. */
+  /** Nothing in it acts on the page, ends of lines included, and every space is the plain one. */
   static String shown(String text) {
-    return Visible.of(text.replaceAll("[\\n\\r\\t\\u00a0]", " "));
+    return Visible.of(text.replaceAll("[\\n\\r\\t\\p{Z}]", " "));
   }
 
   private String known(String word) {

@@ -264,7 +264,11 @@ class PageLayoutTest {
     return Arbitraries.frequencyOf(
         Tuple.of(3, Arbitraries.strings().ascii().ofMaxLength(200)),
         Tuple.of(2, Arbitraries.strings().all().ofMaxLength(60)),
-        Tuple.of(2, Arbitraries.strings().withChars("abc de\u0416\u65e5\u0301").ofMaxLength(120)));
+        Tuple.of(
+            2,
+            Arbitraries.strings()
+                .withChars("abc de\u0416\u65e5\u0301\u3000\u2003\u202f\u2028")
+                .ofMaxLength(120)));
   }
 
   @Provide
