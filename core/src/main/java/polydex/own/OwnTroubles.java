@@ -33,9 +33,12 @@ public final class OwnTroubles {
   /** The keys by which a place's controls are reached: Alt with a letter, whatever letters are. */
   private static final String REACHES = "Alt\\+[A-Z]";
 
-  /** What every keyboard has and no field or list needs. */
+  /** What fields and lists do by themselves. */
+  private static final String FIELDS = "Ctrl\\+[ACHVXY]";
+
+  /** What every keyboard has and comes to every window. */
   private static final String OFFERED =
-      "((Ctrl|Alt)\\+)+(Shift\\+)?([A-Z0-9]|F([1-9]|1[0-2])|Insert)|Shift\\+F([1-9]|1[0-2])";
+      "((Ctrl|Alt)\\+)+(Shift\\+)?([A-Z0-9]|F([1-9]|1[0-2]))|Shift\\+F([1-9]|1[0-2])";
 
   private final Setup setup;
   private final World world;
@@ -136,7 +139,7 @@ public final class OwnTroubles {
     List<Scored> all = new ArrayList<>();
     for (Candidate c : Candidates.of(traced).strokes(1)) {
       String written = c.gesture().toString();
-      if (written.matches(OFFERED) && !written.matches(REACHES)) {
+      if (written.matches(OFFERED) && !written.matches(REACHES + "|" + FIELDS)) {
         all.add(new Scored(c.gesture(), scorer.of(key.action(), c).total()));
       }
     }

@@ -123,7 +123,7 @@ final class OtherKeys {
                     .map(t -> t.free(key, OFFERED, () -> !course.isWanted()))
                     .orElse(List.of()),
             free -> {
-              Lists.found(list, free.stream().map(g -> new Row(Optional.of(g), "free")).toList());
+              Lists.found(list, free.stream().map(g -> new Row(Optional.of(g), "")).toList());
               list.getSelectionModel().selectFirst();
             },
             why -> Lists.failed(list, why));

@@ -71,6 +71,7 @@ public final class Shell implements Navigation {
   private final HBox setupPath = new HBox();
   private final TextField find = FrameParts.find();
   private final HBox findKey = new HBox();
+  private final PlaceScroll scroll = new PlaceScroll();
   private final KeyRail rail = new KeyRail();
   private final Badges badges = new Badges();
   private final LaterPlace<TodayPlace> today;
@@ -129,6 +130,7 @@ public final class Shell implements Navigation {
     closing = new Closing(session, desk.dialogs(), close);
     frame.setTop(head());
     frame.setLeft(sidebar());
+    frame.setCenter(scroll);
     frame.setBottom(rail);
     // What lies over the place leaves the status alone, which may say what could not be stored.
     StackPane above = new StackPane(frame, overlays.node(), badges);
@@ -328,7 +330,8 @@ public final class Shell implements Navigation {
     }
     current = place;
     placeButtons.forEach((p, button) -> button.setSelected(p == place));
-    frame.setCenter(place.get().node());
+    scroll.setContent(place.get().node());
+    scroll.setVvalue(0);
     table.near(place.get().commands());
     place.get().shown();
   }

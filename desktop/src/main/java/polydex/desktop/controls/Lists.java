@@ -6,14 +6,17 @@ import java.util.function.BiConsumer;
 import java.util.function.Function;
 import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
+import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import javafx.util.StringConverter;
 import org.jspecify.annotations.Nullable;
@@ -182,6 +185,20 @@ public final class Lists {
     box.setMinWidth(60);
     box.setPrefWidth(60);
     return box;
+  }
+
+  /**
+   * A line whose columns have no room beside one another: one of them stands alone, and below it
+   * the others, in as many rows as they need.
+   */
+  public static Region stacked(List<Node> columns, Node alone) {
+    FlowPane others = new FlowPane(8, 4);
+    others.setRowValignment(VPos.CENTER);
+    columns.stream().filter(c -> !c.equals(alone)).forEach(others.getChildren()::add);
+    VBox line = new VBox(4, alone, others);
+    line.setMinWidth(0);
+    HBox.setHgrow(line, Priority.ALWAYS);
+    return line;
   }
 
   /** A column with a number in it. */

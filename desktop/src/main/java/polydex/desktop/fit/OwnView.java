@@ -11,6 +11,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
@@ -36,6 +37,10 @@ final class OwnView extends VBox {
     }
   }
 
+  /** With less room a line stands over what it says. */
+  private static final int EMS_FOR_LINES = 36;
+
+  private boolean stacked;
   private final Desk desk;
   private final FitEdits edits;
   private final Label summary = Texts.quiet("");
@@ -61,12 +66,8 @@ final class OwnView extends VBox {
     VBox.setVgrow(this, Priority.ALWAYS);
     setSpacing(10);
     head.getStyleClass().add("table-head");
-    desk.narrow()
-        .subscribe(
-            _ -> {
-              head.getChildren().setAll(headings());
-              list.refresh();
-            });
+    desk.narrow().subscribe(_ -> fit());
+    widthProperty().subscribe(_ -> fit());
     VBox table = new VBox(head, list);
     VBox.setVgrow(table, Priority.ALWAYS);
     getChildren().addAll(summary, table, explained);
@@ -75,6 +76,17 @@ final class OwnView extends VBox {
   /** In a narrow window the line below the list alone says which rules are broken. */
   private boolean isNarrow() {
     return desk.narrow().get();
+  }
+
+  private void fit() {
+    boolean now = getWidth() > 0 && getWidth() < EMS_FOR_LINES * summary.getFont().getSize();
+    if (now != stacked || head.getChildren().size() != headings().size()) {
+      stacked = now;
+      head.getChildren().setAll(headings());
+      head.setManaged(!stacked);
+      head.setVisible(!stacked);
+      list.refresh();
+    }
   }
 
   private List<Node> headings() {
@@ -293,14 +305,20 @@ final class OwnView extends VBox {
                     ? "breaks one"
                     : "breaks " + row.rules().broken().size(),
             "stops");
-    box.getChildren()
-        .addAll(
+    Region does = Lists.growing(Texts.styled(desk.titles().action(o.action()), "row-title"));
+    List<Node> columns =
+        List.of(
             Lists.column(state, isNarrow() ? 8.5 : 8),
-            Lists.growing(Texts.styled(desk.titles().action(o.action()), "row-title")),
+            does,
             Lists.column(Texts.styled(o.computer().title(), "quiet"), isNarrow() ? 8 : 9),
             Lists.column(
                 new GestureView(o.gesture(), desk.titles().words(o.computer().platform())),
                 isNarrow() ? 13 : 12.5));
+    if (stacked) {
+      box.getChildren().add(Lists.stacked(columns, does));
+      return;
+    }
+    box.getChildren().addAll(columns);
     if (!isNarrow()) {
       box.getChildren().add(Lists.column(rules, 6.5));
     }

@@ -16,6 +16,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -101,7 +102,13 @@ public final class LookUpPlace implements Place {
     listen.setOnAction(_ -> listen());
     keyboard.setOnAction(_ -> showKeyboard());
     compare.setOnAction(_ -> showComparison());
-    HBox top = new HBox(12, Texts.heading("Look up"), spacer(), keyboard, compare, listen);
+    Label title = Texts.heading("Look up");
+    title.setMinWidth(Region.USE_PREF_SIZE);
+    // Where there is no room for all beside one another, they take another line.
+    FlowPane ways = new FlowPane(12, 8, keyboard, compare, listen);
+    ways.setAlignment(Pos.CENTER_RIGHT);
+    HBox.setHgrow(ways, Priority.ALWAYS);
+    HBox top = new HBox(12, title, ways);
     top.setAlignment(Pos.CENTER_LEFT);
     root.getStyleClass().add("place");
     root.getChildren().addAll(top, byWords);
@@ -110,12 +117,6 @@ public final class LookUpPlace implements Place {
     desk.index().made().addListener((_, _, _) -> refresh());
     desk.analyst().found().addListener((_, _, _) -> analysed());
     refresh();
-  }
-
-  private static Region spacer() {
-    Region region = new Region();
-    HBox.setHgrow(region, Priority.ALWAYS);
-    return region;
   }
 
   @Override

@@ -40,11 +40,13 @@ public final class RemainingView extends VBox {
   private enum Room {
     ALL,
     MOST,
-    LEAST
+    LEAST,
+    STACKED
   }
 
   private static final int EMS_FOR_ALL = 64;
   private static final int EMS_FOR_MOST = 46;
+  private static final int EMS_FOR_LEAST = 34;
 
   private final Desk desk;
   private final Choices choices;
@@ -87,10 +89,15 @@ public final class RemainingView extends VBox {
   /** In a narrow window less stands side by side; the line below the list says the rest. */
   private void fit() {
     double ems = getWidth() / summary.getFont().getSize();
-    Room now = ems >= EMS_FOR_ALL ? Room.ALL : ems >= EMS_FOR_MOST ? Room.MOST : Room.LEAST;
+    Room now =
+        ems >= EMS_FOR_ALL
+            ? Room.ALL
+            : ems >= EMS_FOR_MOST ? Room.MOST : ems >= EMS_FOR_LEAST ? Room.LEAST : Room.STACKED;
     if (now != room) {
       room = now;
       head.getChildren().setAll(headings());
+      head.setManaged(room != Room.STACKED);
+      head.setVisible(room != Room.STACKED);
       list.refresh();
     }
   }
@@ -221,7 +228,7 @@ public final class RemainingView extends VBox {
     }
     columns.add(Lists.rightColumn(day, 3.5));
     columns.add(Lists.rightColumn(year, 4.8));
-    if (room != Room.LEAST) {
+    if (room == Room.ALL || room == Room.MOST) {
       columns.add(Lists.rightColumn(so, 3.8));
     }
     columns.add(Lists.column(gap(toDo), room == Room.LEAST ? 7 : 8));
@@ -239,17 +246,21 @@ public final class RemainingView extends VBox {
 
   private void row(HBox box, Line line) {
     RemainingRow row = line.row();
-    box.getChildren()
-        .addAll(
-            columns(
-                Texts.styled(desk.titles().action(row.place()), "row-title"),
-                Texts.styled(where(row), "quiet"),
-                Marks.state(row.state()),
-                Texts.styled(String.format(Locale.ROOT, "%.1f", row.usesADay()), "number"),
-                Texts.styled(SpokenTime.inColumn(row.hoursAYear()), "number"),
-                Texts.styled(Spoken.percent(line.share()), "number"),
-                Marks.kind(row.kind()),
-                byKeys(row)));
+    List<Node> columns =
+        columns(
+            Texts.styled(desk.titles().action(row.place()), "row-title"),
+            Texts.styled(where(row), "quiet"),
+            Marks.state(row.state()),
+            Texts.styled(String.format(Locale.ROOT, "%.1f", row.usesADay()), "number"),
+            Texts.styled(SpokenTime.inColumn(row.hoursAYear()), "number"),
+            Texts.styled(Spoken.percent(line.share()), "number"),
+            Marks.kind(row.kind()),
+            byKeys(row));
+    if (room == Room.STACKED) {
+      box.getChildren().add(Lists.stacked(columns, columns.getFirst()));
+    } else {
+      box.getChildren().addAll(columns);
+    }
   }
 
   private String where(RemainingRow row) {

@@ -83,7 +83,6 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
     here.setPrefWidth(400);
     there.setPrefWidth(400);
     VBox.setVgrow(paths, Priority.ALWAYS);
-    paths.setMinHeight(0);
     paths.getChildren().setAll(here);
     conflicts = new ConflictList(desk, this::showConflict);
     where = new WhereYouAre(desk, () -> follow(shown));

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.IntStream;
 import javafx.scene.Node;
+import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
@@ -16,6 +17,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import polydex.catalog.Catalog;
 import polydex.desktop.controls.Lists;
@@ -36,7 +38,10 @@ import polydex.sheets.SheetWish;
 import polydex.workspace.Workspace;
 
 /** Sheets to print or hand on: what is on them is chosen at the left, and seen at the right. */
-final class SheetsView extends HBox {
+final class SheetsView extends StackPane {
+  /** From so much room on the page stands beside what is on it. */
+  private static final int EMS_BESIDE = 36;
+
   private final Desk desk;
   private final Beside making = new Beside("sheet");
   private final Beside writing = new Beside("saving a sheet");
@@ -68,18 +73,33 @@ final class SheetsView extends HBox {
     options = Lists.of("How it is made", SheetsView::row, Option::name, Texts.quiet(""));
     options.addEventHandler(KeyEvent.KEY_PRESSED, this::onOption);
     VBox.setVgrow(kinds, Priority.ALWAYS);
-    VBox left =
-        new VBox(8, Texts.part("What is on it"), kinds, Texts.part("How it is made"), options);
+    Label on = Texts.part("What is on it");
+    VBox left = new VBox(8, on, kinds, Texts.part("How it is made"), options);
     left.getStyleClass().add("sheet-choices");
     kinds.setMinHeight(0);
     kinds.getStyleClass().add("dense-rows");
     options.getStyleClass().addAll("dense-rows", "dense-five");
     options.setMinHeight(USE_PREF_SIZE);
     HBox.setHgrow(preview, Priority.ALWAYS);
-    setSpacing(20);
-    getChildren().addAll(left, preview);
+    VBox.setVgrow(preview, Priority.ALWAYS);
+    preview.setMinHeight(280);
+    arrange(false, left);
+    widthProperty()
+        .subscribe(
+            width -> {
+              boolean narrow = width.doubleValue() < EMS_BESIDE * on.getFont().getSize();
+              if (width.doubleValue() > 0 && narrow != getChildren().getFirst() instanceof VBox) {
+                arrange(narrow, left);
+              }
+            });
     showOptions();
     desk.session().workspace().addListener((_, _, _) -> makeIfShown());
+  }
+
+  /** With little room the page stands below what is on it. */
+  private void arrange(boolean narrow, VBox left) {
+    getChildren().clear();
+    getChildren().add(narrow ? new VBox(20, left, preview) : new HBox(20, left, preview));
   }
 
   private static void row(HBox box, Option option) {
