@@ -14,13 +14,21 @@ import java.util.concurrent.TimeUnit;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Parent;
+import javafx.scene.Scene;
+import javafx.scene.control.Button;
+import javafx.scene.control.Cell;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.TextField;
 import javafx.scene.image.Image;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Text;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
@@ -28,8 +36,9 @@ import org.testfx.util.WaitForAsyncUtils;
 
 /**
  * How well text stands out from what is really painted behind it, by the contrast ratio of WCAG
- * 2.2: 4.5 in every theme, 7 in that of high contrast. What can't be used now is left out, as
- * there.
+ * 2.2: 4.5 in every theme, 7 in that of high contrast; and the outlines of what can be used, the
+ * frame of what has the focus, and marks: 3. What can't be used now is left out, as there. Marks
+ * differ without their colours, too.
  */
 @ExtendWith(ApplicationExtension.class)
 class ContrastWindowTest extends InWindow {
@@ -88,6 +97,132 @@ class ContrastWindowTest extends InWindow {
       }
     }
     return measured;
+  }
+
+  private record Outlined(String what, Bounds at) {}
+
+  @ParameterizedTest
+  @ValueSource(ints = {0, 1, 2})
+  void outlinesStandOut(int themes) throws Exception {
+    for (int i = 0; i < themes; i++) {
+      person.keys("Ctrl+T");
+    }
+    Set<String> faint = new TreeSet<>();
+    int seen = 0;
+    for (PlaceName place : PlaceName.values()) {
+      person.keys("Alt+" + place.letter());
+      TimeUnit.MILLISECONDS.sleep(600); // what is found out beside comes in
+      Driver.settle();
+      List<Outlined> all = new ArrayList<>();
+      Image picture =
+          WaitForAsyncUtils.asyncFx(
+                  () -> {
+                    outlined(stage.getScene().getRoot(), all);
+                    return (Image) stage.getScene().snapshot(null);
+                  })
+              .get(30, TimeUnit.SECONDS);
+      for (Outlined o : all) {
+        Optional<Double> ratio = outline(picture, o.at());
+        seen += ratio.isPresent() ? 1 : 0;
+        ratio
+            .filter(r -> r < 3)
+            .ifPresent(
+                r -> faint.add(String.format(Locale.ROOT, "%s: %s %.1f", place, o.what(), r)));
+      }
+    }
+    assertThat(faint).isEmpty();
+    assertThat(seen).isGreaterThan(120);
+  }
+
+  private static void outlined(Node node, List<Outlined> to) {
+    if (!node.isVisible() || node.isDisabled()) {
+      return;
+    }
+    boolean button = node instanceof Button b && !b.isDefaultButton();
+    if (button
+        || node instanceof TextField
+        || node instanceof ComboBox<?>
+        // Of a line in a list the list's own frame says so, and a bar.
+        || (node.isFocused() && !(node instanceof Cell<?>))
+        || node.getStyleClass().contains("keycap")) {
+      to.add(
+          new Outlined(
+              node.getClass().getSimpleName() + " " + node.getStyleClass(),
+              node.localToScene(node.getLayoutBounds())));
+    }
+    if (node instanceof Parent parent) {
+      parent.getChildrenUnmodifiable().forEach(n -> outlined(n, to));
+    }
+  }
+
+  /**
+   * The strongest line about the middle of the upper edge against what lies outside; none where
+   * that is out of sight. At the left one key stands close to another.
+   */
+  private static Optional<Double> outline(Image picture, Bounds at) {
+    int x = (int) Math.round(at.getCenterX());
+    int y = (int) Math.round(at.getMinY());
+    if (x < 0 || y < 6 || x >= picture.getWidth() || y + 4 >= picture.getHeight()) {
+      return Optional.empty();
+    }
+    Color outside = color(picture.getPixelReader().getArgb(x, y - 5));
+    double most = 1;
+    for (int i = y - 4; i <= y + 3; i++) {
+      most = Math.max(most, ratio(color(picture.getPixelReader().getArgb(x, i)), outside));
+    }
+    return Optional.of(most);
+  }
+
+  private static final List<List<String>> MARKS =
+      List.of(
+          List.of("dot", "dot-replaced"),
+          List.of("dot", "dot-learning"),
+          List.of("dot", "dot-open"),
+          List.of("dot", "dot-hole"),
+          List.of("dot", "dot-kept"),
+          List.of("notch"));
+
+  @ParameterizedTest
+  @ValueSource(strings = {"light", "dark", "contrast"})
+  void marksDifferInGrey(String theme) throws Exception {
+    List<boolean[]> shapes = new ArrayList<>();
+    for (List<String> mark : MARKS) {
+      Image picture =
+          WaitForAsyncUtils.asyncFx(
+                  () -> {
+                    Region region = new Region();
+                    region.getStyleClass().addAll(mark);
+                    StackPane root = new StackPane(region);
+                    root.getStyleClass().add(theme);
+                    Scene scene = new Scene(root, 20, 20);
+                    scene.getStylesheets().setAll(stage.getScene().getStylesheets());
+                    return (Image) scene.snapshot(null);
+                  })
+              .get(30, TimeUnit.SECONDS);
+      Color ground = color(picture.getPixelReader().getArgb(0, 0));
+      boolean[] shape = new boolean[400];
+      for (int i = 0; i < 400; i++) {
+        shape[i] = ratio(color(picture.getPixelReader().getArgb(i % 20, i / 20)), ground) >= 3;
+      }
+      shapes.add(shape);
+    }
+    for (int a = 0; a < MARKS.size(); a++) {
+      int ink = differing(shapes.get(a), new boolean[400]);
+      assertThat(ink).as("%s in %s is seen", MARKS.get(a), theme).isGreaterThan(20);
+      for (int b = 0; b < a; b++) {
+        assertThat(differing(shapes.get(a), shapes.get(b)))
+            .as("%s and %s in %s", MARKS.get(a), MARKS.get(b), theme)
+            .isGreaterThan(20);
+      }
+    }
+  }
+
+  private static int differing(boolean[] a, boolean[] b) {
+    int n = 0;
+    for (int i = 0; i < a.length; i++) {
+      n += a[i] != b[i] ? 1 : 0;
+    }
+    return n;
   }
 
   private static void gather(Node node, double opacity, List<Seen> to) {

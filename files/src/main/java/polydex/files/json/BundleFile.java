@@ -23,6 +23,7 @@ import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
 import polydex.files.FileProblem;
 import polydex.files.Shipped;
+import polydex.own.OwnKeymap;
 import polydex.route.Refused;
 import polydex.route.Setup;
 import polydex.route.SetupId;
@@ -58,9 +59,11 @@ record BundleFile(
   private static final Set<String> WORDS =
       Set.of("title", "note", "caveat", "words", "group", "device");
 
-  /** All that can be handed on. */
+  /** All that can be handed on; the keys of this program are everybody's own. */
   static String write(Workspace workspace) {
-    Catalog catalog = workspace.catalog();
+    Catalog all = workspace.catalog();
+    boolean without = workspace.setupsWith(OwnKeymap.ID).isEmpty();
+    Catalog catalog = without ? all.without(OwnKeymap.ID) : all;
     List<KeymapFile> keymaps = new ArrayList<>();
     for (Environment e : catalog.environments()) {
       keymaps.add(new KeymapFile("polydex-keymap/1", e, List.of(), catalog.bindings(e.id())));
@@ -70,7 +73,7 @@ record BundleFile(
     BundleFile file =
         new BundleFile(
             FORMAT,
-            catalog.actions(),
+            without ? OwnKeymap.others(all) : all.actions(),
             keymaps,
             workspace.world().boards().values().stream()
                 .filter(b -> !boards.contains(b.id()))
