@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import polydex.recognition.Recogniser;
+import polydex.files.log.LogStream;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -56,7 +58,12 @@ final class MouseImport implements Callable<Integer> {
       description = "Take the lines that can be used although others can't.")
   private boolean goodLines;
 
-  @Parameters(paramLabel = "LOG", description = "The log.")
+  @Parameters(
+      paramLabel = "LOG",
+      description = {
+        "The log; - reads JSON lines from standard input as they come, keeps each within a second,"
+            + " and leaves out and tells what can't be used."
+      })
   private Path log;
 
   record Answer(
@@ -77,8 +84,8 @@ final class MouseImport implements Callable<Integer> {
 
   @Override
   public Integer call() throws Exception {
-    LogImport.Taken taken = dryRun || source.file().isEmpty() ? look() : take();
-    Answer answer = answer(taken);
+    boolean looks = dryRun || source.file().isEmpty();
+    Answer answer = log.toString().equals("-") ? stream(looks) : answer(looks ? look() : take());
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
       out.println(ModelJson.answer(answer));
@@ -103,23 +110,70 @@ final class MouseImport implements Callable<Integer> {
     }
   }
 
+  private Answer stream(boolean looks) throws FileProblem {
+    String name = "standard input";
+    if (looks) {
+      Recogniser recogniser = Knowledge.recogniser(source.workspace());
+      return answer(
+          new LogStream(source.zone(), this::latest, recogniser).look(System.in, name), false, Optional.empty());
+    }
+    Store store = DemoFile.openOrStart(source.file().orElseThrow(), Instant.now());
+    Recogniser recogniser = Knowledge.recogniser(store.workspace());
+    PrintWriter err = spec.commandLine().getErr();
+    Source.copy(store, err);
+    LogReport report;
+    try (StoreLine line = new StoreLine(store, new Telling(err))) {
+      report = new LogStream(source.zone(), Instant::now, recogniser).take(System.in, name, line);
+    }
+    return answer(report, report.events() > 0, Optional.empty());
+  }
+
+  /** Whoever sends the lines has no eye on this program: what can't be stored is said at once. */
+  private record Telling(PrintWriter err) implements StoreLine.Watcher {
+    @Override
+    public void progress(StoreLine.Progress now) {
+      now.problem()
+          .ifPresent(
+              p -> {
+                err.println("Not stored yet: %s".formatted(p));
+                err.flush();
+              });
+    }
+  }
+
   private LogImport of(Workspace workspace) {
     return new LogImport(
         log,
         source.zone(),
-        source.file().isEmpty() ? Instant.MAX.minusSeconds(1 << 20) : Instant.now(),
+        latest(),
         Knowledge.recogniser(workspace));
   }
 
+  /** The invented weeks of the demo lie ahead. */
+  private Instant latest() {
+    return source.file().isEmpty() ? Instant.MAX.minusSeconds(1 << 20) : Instant.now();
+  }
+
   private static Answer answer(LogImport.Taken taken) {
-    LogReport r = taken.report();
+    return answer(
+        taken.report(),
+        taken.brought().isPresent(),
+        taken.brought().map(StoreLine.Brought::events));
+  }
+
+  /**
+   * What is answered.
+   *
+   * @param fresh how many events were not there yet, where that was counted
+   */
+  private static Answer answer(LogReport r, boolean written, Optional<Long> fresh) {
     Map<String, Long> how = new TreeMap<>();
     r.recognised().forEach((h, n) -> how.put(MouseCommand.word(h), n));
     return new Answer(
         r.name(),
-        taken.brought().isPresent(),
+        written,
         r.events(),
-        taken.brought().map(StoreLine.Brought::events),
+        fresh,
         r.refusedInAll(),
         r.refused(),
         r.unused(),
@@ -139,7 +193,7 @@ final class MouseImport implements Callable<Integer> {
         a.name(),
         a.events(),
         a.written()
-            ? "taken (%,d of them new)".formatted(a.newEvents().orElse(0L))
+            ? "taken" + a.newEvents().map(n -> " (%,d of them new)".formatted(n)).orElse("")
             : "could be taken",
         a.refusedInAll(),
         100 * a.recognisedShare(),

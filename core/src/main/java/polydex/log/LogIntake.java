@@ -2,6 +2,7 @@ package polydex.log;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.InstantSource;
 import java.time.ZoneId;
 import java.util.HashMap;
 import java.util.List;
@@ -79,7 +80,7 @@ public final class LogIntake {
   private record Spelled(Gesture gesture, int keys, boolean bound, Deed otherwise) {}
 
   private final LogTime times;
-  private final Instant latest;
+  private final InstantSource now;
   private final Interpreter interpreter;
   private final Map<Raw, Known> known = new HashMap<>();
   private final Spelling spelling = new Spelling();
@@ -95,8 +96,13 @@ public final class LogIntake {
    * @param interpreter tells keys that write from keys that do something
    */
   public LogIntake(ZoneId zone, Instant now, Interpreter interpreter) {
+    this(zone, () -> now, interpreter);
+  }
+
+  /** The same for lines that come while time passes. */
+  public LogIntake(ZoneId zone, InstantSource now, Interpreter interpreter) {
     this.times = new LogTime(zone);
-    this.latest = now.plus(AHEAD);
+    this.now = now;
     this.interpreter = interpreter;
   }
 
@@ -117,7 +123,7 @@ public final class LogIntake {
       return new Refused(time.problem());
     }
     Instant at = time.at().get();
-    if (at.isBefore(EARLIEST) || at.isAfter(latest)) {
+    if (at.isBefore(EARLIEST) || at.isAfter(now.instant().plus(AHEAD))) {
       return new Refused("The time is before 1980 or in the future: the clock was not set.");
     }
     Known names = known(line);

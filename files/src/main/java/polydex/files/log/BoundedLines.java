@@ -47,8 +47,13 @@ final class BoundedLines extends Reader {
   public int read(char[] to, int from, int most) throws IOException {
     int filled = 0;
     while (filled < most) {
-      if (given == length && !nextLine()) {
-        return filled == 0 ? -1 : filled;
+      if (given == length) {
+        if (filled > 0 && next == end && !in.ready()) {
+          return filled; // what is there now is not kept back for what may come
+        }
+        if (!nextLine()) {
+          return filled == 0 ? -1 : filled;
+        }
       }
       int some = Math.min(most - filled, length - given);
       System.arraycopy(line, given, to, from + filled, some);

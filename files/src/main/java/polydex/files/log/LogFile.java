@@ -110,6 +110,20 @@ public final class LogFile {
     }
   }
 
+  /**
+   * Hands on every line of JSON objects as it comes, until there are no more.
+   *
+   * @throws FileProblem where they can't be read
+   * @throws Stopped when asked to
+   */
+  public static void read(InputStream in, Lines to) throws FileProblem {
+    try (BoundedLines lines = new BoundedLines(text(new Counting(in, to)), false, to::refused)) {
+      readJson(lines, to);
+    } catch (IOException e) {
+      throw new FileProblem("No more can be read: " + e.getMessage(), e);
+    }
+  }
+
   private static boolean isJson(Path file, String name) throws IOException, FileProblem {
     byte[] head;
     try (InputStream in = Files.newInputStream(file)) {

@@ -3,10 +3,6 @@ package polydex.files.log;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.ZoneId;
-import java.util.ArrayList;
-import java.util.EnumMap;
-import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.LongPredicate;
@@ -14,8 +10,6 @@ import polydex.files.FileProblem;
 import polydex.files.store.StoreLine;
 import polydex.log.LogEvent;
 import polydex.log.LogIntake;
-import polydex.log.LogLine;
-import polydex.recognition.Recognised.How;
 import polydex.recognition.Recogniser;
 
 /**
@@ -86,81 +80,9 @@ public final class LogImport {
   }
 
   private LogReport read(Consumer<LogEvent> to, LongPredicate progress) throws FileProblem {
-    Reading reading = new Reading(to, progress);
-    LogFile.read(file, reading);
-    return reading.report();
-  }
-
-  private final class Reading implements LogFile.Lines {
-    private final Consumer<LogEvent> to;
-    private final LongPredicate progress;
-    private final LogIntake intake = new LogIntake(zone, now, recogniser);
-    private final List<LogReport.Refused> refused = new ArrayList<>();
-    private final List<String> unused = new ArrayList<>();
-    private final long[] recognised = new long[How.values().length];
-    private long refusedInAll;
-    private long events;
-    private long characters;
-    private Instant first = Instant.MAX;
-    private Instant last = Instant.MIN;
-
-    Reading(Consumer<LogEvent> to, LongPredicate progress) {
-      this.to = to;
-      this.progress = progress;
-    }
-
-    @Override
-    public void line(long number, LogLine line) {
-      switch (intake.take(line)) {
-        case LogIntake.Refused(String reason) -> refused(number, reason);
-        case LogIntake.Event(LogEvent event) -> {
-          events++;
-          characters += event.characters();
-          first = event.at().isBefore(first) ? event.at() : first;
-          last = event.at().isAfter(last) ? event.at() : last;
-          recognised[recogniser.of(event.deed()).how().ordinal()]++;
-          to.accept(event);
-        }
-      }
-    }
-
-    @Override
-    public void refused(long number, String reason) {
-      refusedInAll++;
-      if (refused.size() < LogReport.MOST_REFUSED) {
-        refused.add(new LogReport.Refused(number, reason));
-      }
-    }
-
-    @Override
-    public void unused(List<String> columns) {
-      unused.addAll(columns);
-    }
-
-    @Override
-    public boolean progress(long bytes) {
-      return progress.test(bytes);
-    }
-
-    LogReport report() {
-      Map<How, Long> how = new EnumMap<>(How.class);
-      for (How h : How.values()) {
-        if (recognised[h.ordinal()] > 0) {
-          how.put(h, recognised[h.ordinal()]);
-        }
-      }
-      return new LogReport(
-          file.getFileName().toString(),
-          events,
-          refused,
-          refusedInAll,
-          unused,
-          events == 0 ? Optional.empty() : Optional.of(first),
-          events == 0 ? Optional.empty() : Optional.of(last),
-          intake.backward(),
-          intake.jumps(),
-          characters,
-          how);
-    }
+    ReportedLines lines =
+        new ReportedLines(new LogIntake(zone, now, recogniser), recogniser, to, progress);
+    LogFile.read(file, lines);
+    return lines.report(file.getFileName().toString());
   }
 }
