@@ -1,7 +1,5 @@
 package polydex.cli;
 
-import polydex.recognition.Recogniser;
-import polydex.files.log.LogStream;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -22,9 +20,11 @@ import polydex.files.demo.DemoFile;
 import polydex.files.json.ModelJson;
 import polydex.files.log.LogImport;
 import polydex.files.log.LogReport;
+import polydex.files.log.LogStream;
 import polydex.files.store.Store;
 import polydex.files.store.StoreLine;
 import polydex.person.Knowledge;
+import polydex.recognition.Recogniser;
 import polydex.workspace.Workspace;
 
 @Command(
@@ -115,7 +115,9 @@ final class MouseImport implements Callable<Integer> {
     if (looks) {
       Recogniser recogniser = Knowledge.recogniser(source.workspace());
       return answer(
-          new LogStream(source.zone(), this::latest, recogniser).look(System.in, name), false, Optional.empty());
+          new LogStream(source.zone(), this::latest, recogniser).look(System.in, name),
+          false,
+          Optional.empty());
     }
     Store store = DemoFile.openOrStart(source.file().orElseThrow(), Instant.now());
     Recogniser recogniser = Knowledge.recogniser(store.workspace());
@@ -142,11 +144,7 @@ final class MouseImport implements Callable<Integer> {
   }
 
   private LogImport of(Workspace workspace) {
-    return new LogImport(
-        log,
-        source.zone(),
-        latest(),
-        Knowledge.recogniser(workspace));
+    return new LogImport(log, source.zone(), latest(), Knowledge.recogniser(workspace));
   }
 
   /** The invented weeks of the demo lie ahead. */

@@ -283,7 +283,7 @@ public enum OwnKey {
   ALL_KEYS_RESET("Keys of a command as they were", "F5", OwnContext.ALL_KEYS),
   ALL_KEYS_RESET_ALL("All keys as they were", "F8", OwnContext.ALL_KEYS);
 
-  static final String ID = "polydex.";
+  static final String ID = "program.";
 
   private final String title;
   private final List<Gesture> usual;

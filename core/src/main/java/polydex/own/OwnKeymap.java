@@ -26,7 +26,7 @@ import polydex.keys.Gesture;
  */
 public final class OwnKeymap {
   /** The program, as an application. */
-  public static final EnvironmentId ID = new EnvironmentId("polydex");
+  public static final EnvironmentId ID = new EnvironmentId("polydex-keys");
 
   private static final Environment ENVIRONMENT =
       new Environment(

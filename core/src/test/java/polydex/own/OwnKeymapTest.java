@@ -93,7 +93,7 @@ class OwnKeymapTest {
             OwnKeymap.with(OwnKeymap.usual(), OwnKey.FIND, List.of()), OwnKey.THEME, List.of(F11));
     // As an older program left it: it did not know QUIT, and had a command that is gone now.
     Environment older = changed.environment(OwnKeymap.ID).orElseThrow().titled("Polydex of old");
-    ActionId gone = new ActionId("polydex.gone");
+    ActionId gone = new ActionId("program.gone");
     Catalog old =
         changed
             .without(OwnKeymap.ID)

@@ -173,7 +173,7 @@ final class AllKeys {
         .apply(
             new Change.Edit(
                 gestures.isEmpty()
-                    ? "Take \u201c%s\u201d its keys".formatted(key.title())
+                    ? "Take the keys of \u201c%s\u201d away".formatted(key.title())
                     : "Give \u201c%s\u201d %s".formatted(key.title(), said(gestures)),
                 before,
                 before.with(OwnKeymap.with(before.catalog(), key, gestures))));

@@ -9,19 +9,16 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import polydex.boards.Layout;
 import polydex.boards.Presses;
-import polydex.boards.Presses.Made;
 import polydex.desktop.controls.GestureView;
 import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
-import polydex.desktop.keys.KeyCapture;
+import polydex.desktop.desk.PressedStroke;
 import polydex.desktop.keys.KeyCommand;
 import polydex.keys.Gesture;
 import polydex.keys.GestureSyntaxException;
-import polydex.keys.Modifiers;
 import polydex.own.OwnKey;
 import polydex.own.OwnTroubles;
 import polydex.own.OwnTroubles.Trouble;
@@ -131,37 +128,17 @@ final class OtherKeys {
 
   private void press() {
     state.setText("Press the keys. What your desktop takes for itself has to be typed.");
-    Workspace workspace = desk.session().workspace().get();
-    Layout layout =
-        workspace
-            .setup()
-            .map(s -> workspace.world().layouts().get(s.machine().layout()))
-            .orElseGet(() -> workspace.world().layouts().values().iterator().next());
-    desk.keys()
-        .capture(
-            new KeyCapture.Listener() {
-              @Override
-              public void pressed(Made press, long nanos) {
-                desk.keys().release();
-                list.requestFocus();
-                field.setText(Gesture.of(Presses.describe(press.what(), layout)).toString());
-                judge();
-              }
-
-              @Override
-              public void holding(Modifiers held) {
-                // only the whole stroke is judged
-              }
-
-              @Override
-              public void leave() {
-                desk.keys().release();
-                list.requestFocus();
-                propose();
-              }
-            },
-            false,
-            "type it instead");
+    PressedStroke.hear(
+        desk,
+        gesture -> {
+          list.requestFocus();
+          field.setText(gesture.toString());
+          judge();
+        },
+        () -> {
+          list.requestFocus();
+          propose();
+        });
   }
 
   private void judge() {

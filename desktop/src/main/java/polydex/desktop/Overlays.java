@@ -21,7 +21,11 @@ import polydex.own.OwnKey;
  */
 final class Overlays {
   private record Veil(
-      StackPane node, Node focus, Optional<Node> focusBefore, List<KeyCommand> commands) {}
+      StackPane node,
+      Node focus,
+      Optional<Node> focusBefore,
+      List<KeyCommand> commands,
+      Runnable showKeys) {}
 
   private final Node frame;
   private final KeyTable table;
@@ -47,6 +51,8 @@ final class Overlays {
     this.own = own;
     this.always = List.copyOf(always);
     this.afterClosing = afterClosing;
+    // What was opened below the list of keys shows the new ones, too.
+    own.now().addListener((_, _, _) -> veils.forEach(v -> v.showKeys().run()));
     // Where nothing is open, the pointer reaches the frame.
     node.setPickOnBounds(false);
   }
@@ -67,12 +73,14 @@ final class Overlays {
    * @param commands its own keys; with none it says itself what works
    */
   void open(VBox shown, Node focus, List<KeyCommand> commands) {
+    Runnable showKeys = () -> {};
     if (!commands.isEmpty()) {
       KeyRail rail = new KeyRail();
       KeyCommand close = KeyCommand.of(OwnKey.CLOSE, this::close);
       boolean ownHelp = commands.stream().anyMatch(c -> c.is(OwnKey.ALL_KEYS_OPEN));
-      rail.show(
-          own.by(commands), own.by(ownHelp ? List.of(close) : List.of(always.getFirst(), close)));
+      List<KeyCommand> ends = ownHelp ? List.of(close) : List.of(always.getFirst(), close);
+      showKeys = () -> rail.show(own.by(commands), own.by(ends));
+      showKeys.run();
       shown.getChildren().add(rail);
     }
     StackPane veil = new StackPane(shown);
@@ -82,7 +90,7 @@ final class Overlays {
     under().setDisable(true);
     List<KeyCommand> keys = new ArrayList<>(commands);
     keys.addAll(always);
-    veils.push(new Veil(veil, focus, before, keys));
+    veils.push(new Veil(veil, focus, before, keys, showKeys));
     node.getChildren().add(veil);
     table.over(Optional.of(keys));
     focus.requestFocus();

@@ -52,15 +52,11 @@ class ContrastWindowTest extends InWindow {
   @ParameterizedTest
   @CsvSource({"0, 4.5", "1, 4.5", "2, 7"})
   void textStandsOut(int themes, double least, FxRobot robot) throws Exception {
-    for (int i = 0; i < themes; i++) {
-      person.keys("Ctrl+T");
-    }
+    turn(themes);
     Set<String> faint = new TreeSet<>();
     int seen = 0;
     for (PlaceName place : PlaceName.values()) {
-      person.keys("Alt+" + place.letter());
-      TimeUnit.MILLISECONDS.sleep(600); // what is found out beside comes in
-      Driver.settle();
+      go(place);
       seen += look(place.title(), least, faint);
     }
     for (String over : List.of("F1", "F10", "Ctrl+U", "Ctrl+M")) {
@@ -72,6 +68,18 @@ class ContrastWindowTest extends InWindow {
     }
     assertThat(faint).isEmpty();
     assertThat(seen).isGreaterThan(400);
+  }
+
+  private void turn(int themes) {
+    for (int i = 0; i < themes; i++) {
+      person.keys("Ctrl+T");
+    }
+  }
+
+  private void go(PlaceName place) throws InterruptedException {
+    person.keys("Alt+" + place.letter());
+    TimeUnit.MILLISECONDS.sleep(600); // what is found out beside comes in
+    Driver.settle();
   }
 
   private int look(String where, double least, Set<String> faint) throws Exception {
@@ -104,15 +112,11 @@ class ContrastWindowTest extends InWindow {
   @ParameterizedTest
   @ValueSource(ints = {0, 1, 2})
   void outlinesStandOut(int themes) throws Exception {
-    for (int i = 0; i < themes; i++) {
-      person.keys("Ctrl+T");
-    }
+    turn(themes);
     Set<String> faint = new TreeSet<>();
     int seen = 0;
     for (PlaceName place : PlaceName.values()) {
-      person.keys("Alt+" + place.letter());
-      TimeUnit.MILLISECONDS.sleep(600); // what is found out beside comes in
-      Driver.settle();
+      go(place);
       List<Outlined> all = new ArrayList<>();
       Image picture =
           WaitForAsyncUtils.asyncFx(

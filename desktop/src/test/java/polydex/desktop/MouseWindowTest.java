@@ -105,7 +105,7 @@ class MouseWindowTest extends InWindow {
     person.keys("Alt+T");
     person.untilShown("questions, about");
     person.until(
-        "the drill has the focus", () -> person.focusIs(n -> "by-Enter".equals(n.getId())));
+        "the drill has the focus", () -> person.focusIs(n -> "by-TODAY_BEGIN".equals(n.getId())));
     person.keys("Enter");
     person.untilShown("Every key counts now.");
     person.holdEscUntil(
@@ -117,7 +117,7 @@ class MouseWindowTest extends InWindow {
     person.untilShown("Costs most with the mouse");
     person.until("what to learn", () -> numbered("1").isPresent());
     person.until(
-        "the focus is on the page", () -> person.focusIs(n -> "by-Enter".equals(n.getId())));
+        "the focus is on the page", () -> person.focusIs(n -> "by-TODAY_BEGIN".equals(n.getId())));
     person.keys("Tab");
     person.until("on the first line", () -> person.focusIs(n -> "by-1".equals(n.getId())));
     Node before = person.focus();

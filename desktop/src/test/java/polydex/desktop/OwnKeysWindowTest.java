@@ -112,6 +112,20 @@ class OwnKeysWindowTest extends InWindow {
     person.keys("F8");
     person.untilShown("Gave 1 command its usual keys");
     assertThat(keys(OwnKey.THEME)).isEqualTo(OwnKey.THEME.usual());
+    // What lies below the list of keys shows the new ones.
+    person.keys("Ctrl+U");
+    person.untilShown("Use it");
+    person.keys("F1");
+    person.type("Copy");
+    person.keys("F2");
+    person.untilShown("Other keys for \u201cCopy the setup");
+    person.keys("F2");
+    person.type("Ctrl+Alt+J");
+    person.keys("Enter");
+    person.untilShown("F5 takes it");
+    person.keys("F5");
+    person.until("its new keys", () -> person.shown().contains("J"));
+    person.keys("Esc");
     // What leads on and out stays.
     person.keys("F1");
     person.type("Alt+D");

@@ -9,8 +9,6 @@ import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import polydex.boards.Presses;
-import polydex.boards.Presses.Made;
 import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.conflict.Conflict;
@@ -22,7 +20,7 @@ import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
-import polydex.desktop.keys.KeyCapture;
+import polydex.desktop.desk.PressedStroke;
 import polydex.desktop.keys.KeyCommand;
 import polydex.fit.Bench;
 import polydex.fit.OwnBinding;
@@ -36,7 +34,6 @@ import polydex.free.Scorer;
 import polydex.keys.Gesture;
 import polydex.keys.GestureSyntaxException;
 import polydex.keys.Modifier;
-import polydex.keys.Modifiers;
 import polydex.own.OwnKey;
 import polydex.route.SetupId;
 import polydex.route.Situation.Computer;
@@ -194,48 +191,17 @@ final class GestureChoice {
    */
   private void press() {
     state.setText("Press the keys. What your desktop takes for itself has to be typed.");
-    desk.keys()
-        .capture(
-            new KeyCapture.Listener() {
-              @Override
-              public void pressed(Made press, long nanos) {
-                desk.keys().release();
-                list.requestFocus();
-                field.setText(
-                    Gesture.of(
-                            Presses.describe(
-                                press.what(),
-                                desk.session()
-                                    .workspace()
-                                    .get()
-                                    .setup()
-                                    .map(
-                                        s ->
-                                            desk.session()
-                                                .workspace()
-                                                .get()
-                                                .world()
-                                                .layouts()
-                                                .get(s.machine().layout()))
-                                    .orElseThrow()))
-                        .toString());
-                judge();
-              }
-
-              @Override
-              public void holding(Modifiers held) {
-                // only the whole stroke is judged
-              }
-
-              @Override
-              public void leave() {
-                desk.keys().release();
-                list.requestFocus();
-                state.setText("");
-              }
-            },
-            false,
-            "type it instead");
+    PressedStroke.hear(
+        desk,
+        gesture -> {
+          list.requestFocus();
+          field.setText(gesture.toString());
+          judge();
+        },
+        () -> {
+          list.requestFocus();
+          state.setText("");
+        });
   }
 
   /** What the gesture that was typed would bring about, in every setup of the computer. */

@@ -60,10 +60,7 @@ public final class LogStream {
             Thread.ofPlatform().name("log stream").daemon().factory())) {
       ScheduledFuture<?> _ =
           writing.scheduleWithFixedDelay(
-              () -> write(store, batch),
-              WITHIN_MILLIS,
-              WITHIN_MILLIS,
-              TimeUnit.MILLISECONDS);
+              () -> write(store, batch), WITHIN_MILLIS, WITHIN_MILLIS, TimeUnit.MILLISECONDS);
       try {
         return read(in, name, this::keep);
       } finally {
@@ -78,8 +75,7 @@ public final class LogStream {
     return read(in, name, _ -> {});
   }
 
-  private LogReport read(
-      InputStream in, String name, Consumer<LogEvent> to) throws FileProblem {
+  private LogReport read(InputStream in, String name, Consumer<LogEvent> to) throws FileProblem {
     LongPredicate goesOn = _ -> true;
     ReportedLines lines =
         new ReportedLines(new LogIntake(zone, clock, recogniser), recogniser, to, goesOn);

@@ -52,8 +52,8 @@ class LogStreamTest {
   void whatCameIsInTheFileWhileTheStreamIsOpen() throws Exception {
     Path file = folder.resolve("mine.polydex");
     AtomicReference<Instant> now = new AtomicReference<>(BEGUN);
-    try (PipedOutputStream sender = new PipedOutputStream();
-        PipedInputStream in = new PipedInputStream(sender);
+    PipedOutputStream sender = new PipedOutputStream();
+    try (PipedInputStream in = new PipedInputStream(sender);
         StoreLine store = new StoreLine(Store.open(file), new StoreLine.Watcher() {})) {
       LogStream stream =
           new LogStream(ZoneOffset.UTC, now::get, Knowledge.recogniser(Shipped.demo()));
