@@ -2,6 +2,8 @@ package polydex.own;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import polydex.catalog.ActionId;
 import polydex.keys.Gesture;
@@ -286,7 +288,7 @@ public enum OwnKey {
   static final String ID = "program.";
 
   private final String title;
-  private final List<Gesture> usual;
+  private final String usual;
   private final boolean fixed;
   private final List<OwnContext> contexts;
 
@@ -296,7 +298,7 @@ public enum OwnKey {
 
   OwnKey(String title, String usual, boolean fixed, OwnContext... contexts) {
     this.title = title;
-    this.usual = Stream.of(usual.split(" ")).map(Gesture::parse).toList();
+    this.usual = usual;
     this.fixed = fixed;
     this.contexts = List.of(contexts);
   }
@@ -308,7 +310,15 @@ public enum OwnKey {
 
   /** The keys that it has unless its user gave it others, each one stroke; the first is shown. */
   public List<Gesture> usual() {
-    return usual;
+    return Read.GESTURES.computeIfAbsent(
+        this, k -> Stream.of(k.usual.split(" ")).map(Gesture::parse).toList());
+  }
+
+  /** Read when somebody asks: a window that comes up needs few of them. */
+  private static final class Read {
+    static final Map<OwnKey, List<Gesture>> GESTURES = new ConcurrentHashMap<>();
+
+    private Read() {}
   }
 
   /**

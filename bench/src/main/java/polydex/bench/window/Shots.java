@@ -129,7 +129,7 @@ final class Shots {
     steps.add(new Step("", List.of("ESCAPE", "ALT+B", "HOLD SPACE")));
     steps.add(new Step("drill-answer", List.of("CONTROL+D")));
     steps.add(new Step("drill-after", List.of("HOLD SPACE", "WAIT", "F9", "WAIT", "HOLD ESCAPE")));
-    steps.add(new Step("sheets", List.of("ALT+S", "WAIT")));
+    steps.add(new Step("sheets", List.of("ALT+S", "WAIT", "WAIT", "WAIT", "WAIT")));
     steps.add(new Step("bring-in", List.of("COPIED LIST", "CONTROL+SHIFT+V", "WAIT")));
     steps.add(
         new Step(

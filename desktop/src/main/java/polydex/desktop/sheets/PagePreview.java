@@ -122,9 +122,13 @@ final class PagePreview extends VBox {
     // A screen of two pixels for one gets both.
     double fine = getScene() == null ? 1 : Math.max(1, getScene().getWindow().getOutputScaleX());
     int now = side;
+    if (image.getImage() == null) {
+      instead.setText("Drawing the page …");
+    }
     drawing.ask(
         _ -> PageImage.of(pages, now, scale * fine),
         drawn -> {
+          instead.setText("");
           image.setImage(Pictures.of(drawn));
           image.setFitWidth(drawn.width() / fine);
           image.setFitHeight(drawn.height() / fine);
