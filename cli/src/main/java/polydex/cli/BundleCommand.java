@@ -44,7 +44,7 @@ final class BundleCommand implements Callable<Integer> {
         .getOut()
         .printf(
             "%,d keymaps and %,d setups are in %s.%n",
-            workspace.catalog().environments().size(), workspace.setups().size(), to);
+            ModelFiles.bundledKeymaps(workspace), workspace.setups().size(), to);
     return Main.DONE;
   }
 }

@@ -62,8 +62,8 @@ record BundleFile(
   /** All that can be handed on; the keys of this program are everybody's own. */
   static String write(Workspace workspace) {
     Catalog all = workspace.catalog();
-    boolean without = workspace.setupsWith(OwnKeymap.ID).isEmpty();
-    Catalog catalog = without ? all.without(OwnKeymap.ID) : all;
+    Catalog catalog = handedOn(workspace);
+    boolean without = catalog.environment(OwnKeymap.ID).isEmpty();
     List<KeymapFile> keymaps = new ArrayList<>();
     for (Environment e : catalog.environments()) {
       keymaps.add(new KeymapFile("polydex-keymap/1", e, List.of(), catalog.bindings(e.id())));
@@ -85,6 +85,12 @@ record BundleFile(
     JsonNode tree = ModelJson.treeOf(file);
     impersonal(tree, plainIds(catalog));
     return ModelJson.pretty(tree);
+  }
+
+  /** The keymaps that are handed on: those of this program only where a setup runs it. */
+  static Catalog handedOn(Workspace workspace) {
+    Catalog all = workspace.catalog();
+    return workspace.setupsWith(OwnKeymap.ID).isEmpty() ? all.without(OwnKeymap.ID) : all;
   }
 
   /** Other ids for actions that are called by a path, since an id is made of the title. */

@@ -82,6 +82,11 @@ public final class ModelFiles {
     return BundleFile.write(workspace);
   }
 
+  /** How many keymaps are in that. */
+  public static int bundledKeymaps(Workspace workspace) {
+    return BundleFile.handedOn(workspace).environments().size();
+  }
+
   /** Another computer, of which is taken what was suggested there. */
   private static Brought computer(Workspace before, FoundComputer found) {
     ComputerPlan plan =
