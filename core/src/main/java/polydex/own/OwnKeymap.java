@@ -44,22 +44,34 @@ public final class OwnKeymap {
     return in(Catalog.EMPTY);
   }
 
-  /** A catalogue with the program's keys as it has them now; itself where nothing is missing. */
+  /**
+   * A catalogue with the program's keys; itself where nothing is missing. What its user called
+   * otherwise, joined or changed stays so; only a keymap of another version is brought up to date.
+   */
   public static Catalog in(Catalog catalog) {
-    List<Action> actions = Arrays.stream(OwnKey.values()).map(OwnKeymap::action).toList();
-    boolean isWhole =
-        catalog.environment(ID).filter(ENVIRONMENT::equals).isPresent()
-            && actions.stream().allMatch(a -> catalog.action(a.id()).filter(a::equals).isPresent());
-    if (isWhole) {
+    Optional<Environment> there = catalog.environment(ID);
+    List<OwnKey> unknown =
+        Stream.of(OwnKey.values()).filter(k -> catalog.action(k.action()).isEmpty()).toList();
+    boolean isNow = there.filter(e -> e.version().equals(ENVIRONMENT.version())).isPresent();
+    if (isNow && unknown.isEmpty()) {
       return catalog;
     }
+    List<Action> actions =
+        Stream.of(OwnKey.values())
+            .filter(k -> unknown.contains(k) || (!isNow && id(catalog, k).equals(k.action())))
+            .map(OwnKeymap::action)
+            .toList();
+    Catalog with = catalog.with(actions, List.of(), Map.of());
     List<Binding> bindings = new ArrayList<>(kept(catalog));
-    for (OwnKey key : OwnKey.values()) {
-      if (catalog.action(key.action()).isEmpty()) {
-        bindings.addAll(bindings(key, key.usual()));
-      }
-    }
-    return catalog.without(ID).with(actions, List.of(ENVIRONMENT), Map.of(ID, distinct(bindings)));
+    // Without its environment a file has no keys of it, whatever actions were left behind.
+    List<OwnKey> usual = there.isEmpty() ? List.of(OwnKey.values()) : unknown;
+    usual.forEach(k -> bindings.addAll(bindings(with, k, k.usual())));
+    return with.without(ID).with(List.of(), List.of(ENVIRONMENT), Map.of(ID, distinct(bindings)));
+  }
+
+  /** The action that a command is in a catalogue, where it may have been joined with another. */
+  static ActionId id(Catalog catalog, OwnKey key) {
+    return catalog.action(key.action()).map(Action::id).orElse(key.action());
   }
 
   /** What a file has of it, as far as it is still there. */
@@ -81,14 +93,14 @@ public final class OwnKeymap {
     return new Action(key.action(), key.title(), "Polydex", List.of(), Action.Harm.VISIBLE);
   }
 
-  private static List<Binding> bindings(OwnKey key, List<Gesture> gestures) {
+  private static List<Binding> bindings(Catalog in, OwnKey key, List<Gesture> gestures) {
     List<Binding> found = new ArrayList<>();
     for (OwnContext context : key.contexts()) {
       for (Gesture gesture : gestures) {
         Binding binding =
             Binding.of(
                 "%s.%s.%s".formatted(key.word(), context.id(), gesture),
-                key.action(),
+                id(in, key),
                 gesture,
                 context.id());
         found.add(key.isFixed() ? binding.remarked(new Remarks("", "", "", true)) : binding);
@@ -121,7 +133,7 @@ public final class OwnKeymap {
           key,
           key.isFixed() || !isThere
               ? key.usual()
-              : catalog.bindings(ID, key.action()).stream()
+              : catalog.bindings(ID, id(catalog, key)).stream()
                   .map(Binding::gesture)
                   .filter(g -> g.isStroke() && !g.isFamily())
                   .distinct()
@@ -144,26 +156,27 @@ public final class OwnKeymap {
     List<Binding> bindings = new ArrayList<>();
     boolean isPlaced = false;
     for (Binding b : whole.bindings(ID)) {
-      if (!b.action().equals(key.action())) {
+      if (!b.action().equals(id(whole, key))) {
         bindings.add(b);
       } else if (!isPlaced) {
-        bindings.addAll(bindings(key, gestures));
+        bindings.addAll(bindings(whole, key, gestures));
         isPlaced = true;
       }
     }
     if (!isPlaced) {
-      bindings.addAll(bindings(key, gestures));
+      bindings.addAll(bindings(whole, key, gestures));
     }
     return whole.withBindings(ID, distinct(bindings));
   }
 
   /** The same with all keys as they usually are. */
   public static Catalog reset(Catalog catalog) {
+    Catalog whole = in(catalog);
     List<Binding> bindings = new ArrayList<>();
     for (OwnKey key : OwnKey.values()) {
-      bindings.addAll(bindings(key, key.usual()));
+      bindings.addAll(bindings(whole, key, key.usual()));
     }
-    return in(catalog).withBindings(ID, bindings);
+    return whole.withBindings(ID, bindings);
   }
 
   /** The commands whose keys are not the usual ones. */

@@ -178,10 +178,10 @@ public final class OwnTroubles {
         .toList();
   }
 
-  private static Optional<Trouble> trouble(
-      OwnKey key, Gesture gesture, OwnContext where, Trace trace) {
+  private Optional<Trouble> trouble(OwnKey key, Gesture gesture, OwnContext where, Trace trace) {
     return switch (trace.outcome()) {
-      case Trace.Acted a when a.action().equals(key.action()) -> Optional.empty();
+      case Trace.Acted a when a.action().equals(OwnKeymap.id(world.catalog(), key)) ->
+          Optional.empty();
       case Trace.Acted a ->
           Optional.of(
               new Trouble(

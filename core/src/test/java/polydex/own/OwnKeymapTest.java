@@ -23,6 +23,8 @@ import polydex.catalog.ActionId;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
+import polydex.catalog.Successors;
+import polydex.catalog.Version;
 import polydex.keys.Gesture;
 
 class OwnKeymapTest {
@@ -92,7 +94,12 @@ class OwnKeymapTest {
         OwnKeymap.with(
             OwnKeymap.with(OwnKeymap.usual(), OwnKey.FIND, List.of()), OwnKey.THEME, List.of(F11));
     // As an older program left it: it did not know QUIT, and had a command that is gone now.
-    Environment older = changed.environment(OwnKeymap.ID).orElseThrow().titled("Polydex of old");
+    Environment older =
+        changed
+            .environment(OwnKeymap.ID)
+            .orElseThrow()
+            .titled("Polydex of old")
+            .at(new Version("0"));
     ActionId gone = new ActionId("program.gone");
     Catalog old =
         changed
@@ -114,6 +121,38 @@ class OwnKeymapTest {
     assertThat(OwnKeymap.gestures(now).get(OwnKey.QUIT)).isEqualTo(OwnKey.QUIT.usual());
     assertThat(now.bindings(OwnKeymap.ID)).noneMatch(b -> b.action().equals(gone));
     assertThat(now.environment(OwnKeymap.ID).orElseThrow().title()).isEqualTo("Polydex");
+  }
+
+  /** What a user may do to any keymap leaves every command with its keys. */
+  @Test
+  void takenAwayJoinedOrCalledOtherwiseItsCommandsWork() {
+    Catalog away = OwnKeymap.usual().without(OwnKeymap.ID);
+    assertThat(OwnKeymap.changed(away)).isEmpty();
+    assertThat(OwnKeymap.changed(OwnKeymap.in(away))).isEmpty();
+    assertThat(OwnKeymap.in(away).bindings(OwnKeymap.ID))
+        .isEqualTo(OwnKeymap.usual().bindings(OwnKeymap.ID));
+
+    Action find = OwnKeymap.usual().action(OwnKey.FIND.action()).orElseThrow().titled("Seek");
+    Catalog called = OwnKeymap.usual().with(List.of(find), List.of(), Map.of());
+    assertThat(OwnKeymap.in(called)).isSameAs(called);
+
+    ActionId undo = new ActionId("edit.undo");
+    Catalog joined =
+        called
+            .with(List.of(Action.of(undo, "Undo", "Editing")), List.of(), Map.of())
+            .withBindings(
+                OwnKeymap.ID,
+                called.bindings(OwnKeymap.ID).stream()
+                    .map(b -> b.action().equals(OwnKey.UNDO.action()) ? b.doing(undo) : b)
+                    .toList())
+            .without(OwnKey.UNDO.action());
+    Action was = called.action(OwnKey.UNDO.action()).orElseThrow();
+    joined = joined.with(Successors.NONE.and(new Successors.Joined(was, undo, Set.of())));
+    assertThat(OwnKeymap.in(joined)).isSameAs(joined);
+    assertThat(OwnKeymap.changed(joined)).isEmpty();
+    Catalog other = OwnKeymap.with(joined, OwnKey.UNDO, List.of(F11));
+    assertThat(OwnKeymap.gestures(other).get(OwnKey.UNDO)).containsExactly(F11);
+    assertThat(OwnKeymap.changed(OwnKeymap.reset(other))).isEmpty();
   }
 
   @Test

@@ -102,6 +102,7 @@ final class OtherKeys {
   }
 
   private void propose() {
+    judged = Optional.empty();
     state.setText("Keys that nothing has, wherever it works:");
     Lists.waiting(list, "Looking for keys that are free \u2026 Esc stops.");
     Workspace workspace = desk.session().workspace().get();
@@ -123,7 +124,7 @@ final class OtherKeys {
               Lists.found(list, free.stream().map(g -> new Row(Optional.of(g), "")).toList());
               list.getSelectionModel().selectFirst();
             },
-            why -> Lists.failed(list, why));
+            this::failed);
   }
 
   private void press() {
@@ -141,7 +142,15 @@ final class OtherKeys {
         });
   }
 
+  private void failed(String why) {
+    state.setText("");
+    Lists.failed(list, why);
+  }
+
   private void judge() {
+    // What was asked about before is not taken for what stands in the field now.
+    judged = Optional.empty();
+    Lists.found(list, List.of());
     Optional<Gesture> read = read();
     if (read.isEmpty()) {
       return;
@@ -156,7 +165,7 @@ final class OtherKeys {
             _ -> troubles(workspace).map(t -> t.against(key, gesture)),
             against ->
                 against.ifPresentOrElse(found -> show(gesture, found), () -> showUntried(gesture)),
-            why -> Lists.failed(list, why));
+            this::failed);
   }
 
   private Optional<Gesture> read() {
