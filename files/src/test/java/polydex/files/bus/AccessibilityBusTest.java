@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.junit.jupiter.api.Assumptions.abort;
 
-import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
@@ -13,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
+import org.apache.commons.io.FileUtils;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -124,16 +124,14 @@ class AccessibilityBusTest {
   }
 
   @AfterAll
-  static void end() throws IOException {
-    if (session.isPresent()) {
-      session.get().descendants().forEach(ProcessHandle::destroy);
-      session.get().destroy();
-    }
-    if (folder.isPresent()) {
-      try (var files = Files.walk(folder.get())) {
-        files.sorted(java.util.Comparator.reverseOrder()).forEach(f -> f.toFile().delete());
-      }
-    }
+  static void end() {
+    session.ifPresent(
+        s -> {
+          s.descendants().forEach(ProcessHandle::destroy);
+          s.destroy();
+        });
+    // What ends takes its own files away meanwhile.
+    folder.ifPresent(f -> FileUtils.deleteQuietly(f.toFile()));
   }
 
   private static Shown program(AccessibilityBus bus, String title) throws Exception {
