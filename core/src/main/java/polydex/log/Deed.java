@@ -29,6 +29,9 @@ public record Deed(
     List<String> path,
     Optional<ActionId> action) {
 
+  /** The target of what is about a place in text, a picture or rows, whatever is there. */
+  public static final String PLACE = "a place in what is shown";
+
   /** Copies the path. */
   public Deed {
     machine = Visible.of(machine);
@@ -62,6 +65,11 @@ public record Deed(
   /** Whether it is the typing of characters. */
   public boolean isTyping() {
     return device == Device.KEYBOARD && input.isEmpty() && action.isEmpty();
+  }
+
+  /** Whether it is about a place on the screen and nothing else. */
+  public boolean isPlace() {
+    return device.isPointer() && target.equals(PLACE) && path.isEmpty();
   }
 
   /** Whether a person has noted it by hand. */

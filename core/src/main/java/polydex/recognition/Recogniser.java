@@ -93,6 +93,9 @@ public final class Recogniser implements Interpreter {
     if (deed.target().isEmpty() && deed.path().isEmpty()) {
       return traced(deed, where).orElseGet(() -> new Recognised(How.UNKNOWN, Optional.empty()));
     }
+    if (deed.isPlace()) {
+      return traced(deed, where).orElseGet(() -> new Recognised(How.NO_ACTION, Optional.empty()));
+    }
     return pointed(deed, where);
   }
 

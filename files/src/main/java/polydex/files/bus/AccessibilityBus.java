@@ -115,6 +115,12 @@ public final class AccessibilityBus implements AutoCloseable {
     if (plain.isEmpty()) {
       return "Program " + number;
     }
+    return readable(plain);
+  }
+
+  /** The name of a program's file or class, as people say it. */
+  public static String readable(String name) {
+    String plain = Visible.of(name.strip(), LONGEST_TITLE);
     boolean file = plain.indexOf(' ') < 0 && plain.equals(plain.toLowerCase(java.util.Locale.ROOT));
     String words = file ? plain.replace('-', ' ').replace('_', ' ').strip() : plain;
     return words.isEmpty() ? plain : Character.toUpperCase(words.charAt(0)) + words.substring(1);
@@ -131,6 +137,11 @@ public final class AccessibilityBus implements AutoCloseable {
     return new Shown(
         ProgramReading.of(program.title(), result.windows(), result.left().isEmpty()),
         result.left());
+  }
+
+  /** What it talks over. */
+  Bus bus() {
+    return bus;
   }
 
   @Override

@@ -1,15 +1,21 @@
 package polydex.files.bus;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
+import org.freedesktop.dbus.DBusMatchRule;
 import org.freedesktop.dbus.connections.impl.DBusConnection;
 import org.freedesktop.dbus.connections.impl.DBusConnectionBuilder;
 import org.freedesktop.dbus.exceptions.DBusException;
+import org.freedesktop.dbus.messages.DBusSignal;
 import org.freedesktop.dbus.messages.Message;
 import org.freedesktop.dbus.messages.MethodCall;
 import org.freedesktop.dbus.messages.MethodReturn;
+import org.freedesktop.dbus.types.UInt32;
 import org.freedesktop.dbus.types.Variant;
+import org.jspecify.annotations.Nullable;
 import polydex.files.FileProblem;
 
 /**
@@ -101,19 +107,85 @@ final class Bus implements AutoCloseable {
       return answer().filter(Number.class::isInstance).map(n -> ((Number) n).intValue()).orElse(0);
     }
 
+    /** The same as one reference to an object. */
+    Optional<Target> target() throws Silent {
+      return answer().flatMap(Call::target);
+    }
+
+    private static Optional<Target> target(@Nullable Object value) {
+      return value instanceof Object[] both
+              && both.length == 2
+              && String.valueOf(both[0]).length() <= Target.LONGEST_NAME
+              && String.valueOf(both[1]).length() <= Target.LONGEST_PATH
+          ? Optional.of(new Target(String.valueOf(both[0]), String.valueOf(both[1])))
+          : Optional.empty();
+    }
+
+    /** The same as numbers in a row; none for an error or another type. */
+    int[] numbers() throws Silent {
+      return answer()
+          .filter(Object[].class::isInstance)
+          .map(
+              a ->
+                  Arrays.stream((Object[]) a)
+                      .mapToInt(n -> n instanceof Number i ? i.intValue() : 0)
+                      .toArray())
+          .orElse(new int[0]);
+    }
+
     /** The same as references to objects, at most so many. */
     List<Target> targets(int most) throws Silent {
       List<Target> found = new ArrayList<>();
       for (Object o : list()) {
-        if (found.size() < most
-            && o instanceof Object[] both
-            && both.length == 2
-            && String.valueOf(both[0]).length() <= Target.LONGEST_NAME
-            && String.valueOf(both[1]).length() <= Target.LONGEST_PATH) {
-          found.add(new Target(String.valueOf(both[0]), String.valueOf(both[1])));
+        if (found.size() < most) {
+          target(o).ifPresent(found::add);
         }
       }
       return found;
+    }
+  }
+
+  /** What somebody tells all who listen. */
+  record Signal(Target source, String member, List<?> values) {
+    /** A value that is text; empty for another type. */
+    String text(int at) {
+      return at < values.size() && values.get(at) instanceof String s ? s : "";
+    }
+
+    /** A value that is a number; 0 for another type. */
+    int number(int at) {
+      return at < values.size() && values.get(at) instanceof Number n ? n.intValue() : 0;
+    }
+  }
+
+  /**
+   * Listens from now on.
+   *
+   * @param type the interface of the signals
+   * @param to gets them one after the other, on a thread of the connection's
+   */
+  void listen(String type, String member, Consumer<Signal> to) throws FileProblem {
+    try {
+      AutoCloseable _ =
+          connection.addGenericSigHandler(
+              new DBusMatchRule("signal", type, member), s -> signal(s).ifPresent(to));
+    } catch (DBusException | RuntimeException e) {
+      throw new FileProblem("The message bus was closed.", e);
+    }
+  }
+
+  private static Optional<Signal> signal(DBusSignal signal) {
+    try {
+      Object[] values = signal.getParameters();
+      return signal.getSource() == null || signal.getPath() == null || length(signal) > LARGEST
+          ? Optional.empty()
+          : Optional.of(
+              new Signal(
+                  new Target(signal.getSource(), signal.getPath()),
+                  signal.getName(),
+                  values == null ? List.of() : Arrays.asList(values)));
+    } catch (DBusException | RuntimeException _) {
+      return Optional.empty();
     }
   }
 
@@ -139,7 +211,8 @@ final class Bus implements AutoCloseable {
     try {
       StringBuilder signature = new StringBuilder();
       for (Object argument : arguments) {
-        signature.append(argument instanceof Integer ? 'i' : 's');
+        signature.append(
+            argument instanceof Integer ? 'i' : argument instanceof UInt32 ? 'u' : 's');
       }
       MethodCall call =
           connection

@@ -34,7 +34,7 @@ public final class MenuWatch {
       throw new FileProblem("\u201c%s\u201d is no program that runs.".formatted(program.title()));
     }
     Program all = known;
-    try (AccessibilityBus bus = AccessibilityBus.connect(ProgramSource.session(here))) {
+    try (AccessibilityBus bus = AccessibilityBus.connect(here.messageBus())) {
       AccessibilityBus.Running running = running(bus, known.title());
       while (!stopped.getAsBoolean()) {
         Program now = bus.read(running, stopped).program();

@@ -32,7 +32,7 @@ final class ProgramSource implements ComputerSource {
 
   @Override
   public void read(Listener to) throws FileProblem {
-    String session = session(here);
+    String session = here.messageBus();
     try (AccessibilityBus bus = AccessibilityBus.connect(session)) {
       List<AccessibilityBus.Running> programs =
           bus.programs().stream()
@@ -53,16 +53,6 @@ final class ProgramSource implements ComputerSource {
         }
       }
     }
-  }
-
-  /** The address of the message bus of the session. */
-  static String session(Surroundings here) throws FileProblem {
-    return here.variable("DBUS_SESSION_BUS_ADDRESS")
-        .or(() -> here.variable("XDG_RUNTIME_DIR").map(d -> "unix:path=" + d + "/bus"))
-        .orElseThrow(
-            () ->
-                new FileProblem(
-                    "This session has no message bus, over which programs could be read."));
   }
 
   /** Programs by titles that tell them apart. */

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import polydex.files.FileProblem;
 
 /**
  * What tells where things are on a computer: the environment of the session, its folders, and its
@@ -26,6 +27,20 @@ public record Surroundings(Map<String, String> variables, Path home, Path root, 
   /** A variable of the environment that says something. */
   public Optional<String> variable(String name) {
     return Optional.ofNullable(variables.get(name)).filter(v -> !v.isBlank());
+  }
+
+  /**
+   * The address of the session's message bus.
+   *
+   * @throws FileProblem where it has none
+   */
+  public String messageBus() throws FileProblem {
+    return variable("DBUS_SESSION_BUS_ADDRESS")
+        .or(() -> variable("XDG_RUNTIME_DIR").map(d -> "unix:path=" + d + "/bus"))
+        .orElseThrow(
+            () ->
+                new FileProblem(
+                    "This session has no message bus, over which programs could be read."));
   }
 
   /** Where a person's settings are. */

@@ -1,0 +1,150 @@
+package polydex.hands;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Finds out which entry of an open menu a click chose, of what the menus tell meanwhile. To ask
+ * what lies at the place of the click does not do: by then the menu is gone, and what answers lay
+ * under it. Keeps the events of the last {@value #KEPT_MILLIS} ms, at most {@value #MOST}; O(kept)
+ * for a click. Not thread-safe.
+ */
+public final class MenuTrail<T> {
+  /** A menu tells what happened so much later than the click, at most. */
+  public static final long LATE_MILLIS = 150;
+
+  /** A menu tells that it is gone so much later than the click that closed it. */
+  public static final long GONE_MILLIS = 300;
+
+  /** An entry that only came alive so shortly before a click was chosen by it. */
+  public static final long EARLY_MILLIS = 10;
+
+  /** What came to an end so shortly before a click came to an end by it. */
+  public static final long SAME_MILLIS = 5;
+
+  private static final int NOWHERE = -100_000;
+
+  static final long KEPT_MILLIS = 60_000;
+  static final int MOST = 4000;
+
+  /** Where something is on the screen, in pixels. */
+  public record Area(int x, int y, int width, int height) {
+    /** Whether it is anywhere: what is not shown has no extent, or is told to be far outside. */
+    boolean isKnown() {
+      return width > 1 && height > 1 && x > NOWHERE && y > NOWHERE;
+    }
+
+    /** Whether a spot is in it. */
+    public boolean contains(Done.Spot spot) {
+      return spot.x() >= x && spot.x() < x + width && spot.y() >= y && spot.y() < y + height;
+    }
+  }
+
+  /** What a menu tells. */
+  public sealed interface Event<T> {
+    /** When, on the clock of the clicks. */
+    long millis();
+  }
+
+  /**
+   * An entry came alive, under the pointer or by a key, or is so no longer.
+   *
+   * @param item which
+   * @param above the menus around it
+   * @param opens whether it only opens a menu
+   * @param area where it is
+   */
+  public record Alive<T>(
+      long millis, T item, List<T> above, boolean opens, Area area, boolean alive)
+      implements Event<T> {
+    /** Copies the list. */
+    public Alive {
+      above = List.copyOf(above);
+    }
+  }
+
+  /** A menu has closed. */
+  public record Gone<T>(long millis, T menu) implements Event<T> {}
+
+  /** A window has come to the front, so that no menu is open. */
+  public record Front<T>(long millis) implements Event<T> {}
+
+  /** What a click did to menus. */
+  public sealed interface Answer<T> {}
+
+  /** It was on an entry. */
+  public record Chose<T>(T item, Area area, boolean opens) implements Answer<T> {}
+
+  /** It was beside a menu, and closed it. */
+  public record Closed<T>() implements Answer<T> {}
+
+  private final Deque<Event<T>> events = new ArrayDeque<>();
+
+  /** Takes what a menu tells, as it comes. */
+  public void take(Event<T> event) {
+    events.addLast(event);
+    while (events.size() > MOST || events.getFirst().millis() < event.millis() - KEPT_MILLIS) {
+      events.removeFirst();
+    }
+  }
+
+  /** What a click did, once {@link #GONE_MILLIS} have gone by; none where no menu was open. */
+  public Optional<Answer<T>> at(long press, Done.Spot spot) {
+    Optional<Alive<T>> meant =
+        newest(press, spot, true)
+            .or(() -> newest(press, spot, false).filter(a -> isAtOnce(a, press)));
+    if (meant.isPresent()) {
+      Alive<T> a = meant.get();
+      return Optional.of(new Chose<>(a.item(), a.area(), a.opens()));
+    }
+    return events.stream().anyMatch(e -> isClosedBy(e, press))
+        ? Optional.of(new Closed<>())
+        : Optional.empty();
+  }
+
+  /**
+   * The entry that came alive last, if it still was so when the button went down.
+   *
+   * @param there whether only those at the spot count
+   */
+  private Optional<Alive<T>> newest(long press, Done.Spot spot, boolean there) {
+    List<Event<T>> after = new ArrayList<>();
+    Iterator<Event<T>> back = events.descendingIterator();
+    while (back.hasNext()) {
+      Event<T> event = back.next();
+      if (event instanceof Alive<T> a
+          && a.alive()
+          && a.millis() <= press + LATE_MILLIS
+          && (!there || a.area().contains(spot))) {
+        return after.stream().anyMatch(e -> e.millis() < press - SAME_MILLIS && ends(e, a))
+            ? Optional.empty()
+            : Optional.of(a);
+      }
+      after.add(event);
+    }
+    return Optional.empty();
+  }
+
+  /** A menu that is only just being shown does not know where it is. */
+  private static boolean isAtOnce(Alive<?> entry, long press) {
+    return !entry.area().isKnown() && entry.millis() >= press - EARLY_MILLIS;
+  }
+
+  private static boolean isClosedBy(Event<?> event, long press) {
+    return event instanceof Gone<?>
+        && event.millis() >= press - SAME_MILLIS
+        && event.millis() <= press + GONE_MILLIS;
+  }
+
+  private static <T> boolean ends(Event<T> event, Alive<T> entry) {
+    return switch (event) {
+      case Alive<T> a -> !a.alive() && a.item().equals(entry.item());
+      case Gone<T> g -> entry.above().contains(g.menu());
+      case Front<T> _ -> true;
+    };
+  }
+}

@@ -1,0 +1,318 @@
+package polydex.files.bus;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import java.util.function.LongSupplier;
+import polydex.files.FileProblem;
+import polydex.files.bus.AccessibilityBus.Running;
+import polydex.files.bus.Bus.Signal;
+import polydex.files.bus.Bus.Silent;
+import polydex.files.bus.Bus.Target;
+import polydex.hands.Done.Spot;
+import polydex.hands.MenuTrail;
+import polydex.hands.Seen;
+
+/**
+ * Listens to what programs tell of their menus and of what has the focus, and asks them what lies
+ * under the pointer. What they tell is stamped as it comes and looked into on a thread of its own,
+ * one after the other; whoever floods it is heard in part.
+ */
+public final class ScreenEars implements AutoCloseable {
+  private static final Target REGISTRY =
+      new Target("org.a11y.atspi.Registry", "/org/a11y/atspi/registry");
+  private static final List<String> WANTED =
+      List.of(
+          "object:state-changed:focused",
+          "object:state-changed:selected",
+          "object:state-changed:showing",
+          "window:activate");
+  private static final Set<String> STATES = Set.of("focused", "selected", "showing");
+  private static final int MOST_WAITING = 2000;
+  private static final int MOST_ALIVE = 200;
+
+  /** So deep, at most, lies what is on a button. */
+  private static final int ON_A_CONTROL = 3;
+
+  private static final long PROGRAMS_MILLIS = 2000;
+
+  /** Something that was told, and when. */
+  private record Told(long millis, Signal signal) {}
+
+  private final Bus bus;
+  private final AccessibilityBus list;
+  private final BusLook look;
+  private final LongSupplier now;
+  private final BlockingQueue<Told> waiting = new LinkedBlockingQueue<>(MOST_WAITING);
+  private final MenuTrail<Described> trail = new MenuTrail<>();
+  private final Map<Target, Described> alive = new HashMap<>();
+  private final SecretFields secrets;
+  private final Thread thread;
+  private Map<Integer, Running> programs = Map.of();
+  private long programsAt = Long.MIN_VALUE / 2;
+  private volatile boolean open = true;
+
+  private ScreenEars(Bus bus, AccessibilityBus list, LongSupplier now) {
+    this.bus = bus;
+    this.list = list;
+    this.look = new BusLook(bus);
+    this.now = now;
+    this.secrets = new SecretFields(look);
+    this.thread = Thread.ofPlatform().name("screen ears").daemon().unstarted(this::work);
+  }
+
+  /**
+   * Begins to listen.
+   *
+   * @param session the address of the session's message bus
+   * @param now milliseconds since 1970
+   * @throws FileProblem that says what is missing
+   */
+  public static ScreenEars listen(String session, LongSupplier now) throws FileProblem {
+    AccessibilityBus list = AccessibilityBus.connect(session);
+    ScreenEars ears = new ScreenEars(list.bus(), list, now);
+    ears.bus.listen("org.a11y.atspi.Event.Object", "StateChanged", ears::told);
+    ears.bus.listen("org.a11y.atspi.Event.Window", "Activate", ears::told);
+    try {
+      for (String event : WANTED) {
+        ears.bus.call(REGISTRY, "org.a11y.atspi.Registry", "RegisterEvent", event).answer();
+      }
+    } catch (Silent e) {
+      list.close();
+      throw new FileProblem("The registry of the accessibility bus does not answer.", e);
+    }
+    ears.thread.start();
+    return ears;
+  }
+
+  private void told(Signal signal) {
+    if (open && (signal.member().equals("Activate") || STATES.contains(signal.text(0)))) {
+      waiting.offer(new Told(now.getAsLong(), signal));
+    }
+  }
+
+  private void work() {
+    try {
+      while (open) {
+        Told next = waiting.poll(250, TimeUnit.MILLISECONDS);
+        if (next != null) {
+          take(next);
+        }
+        secrets.check(now.getAsLong());
+      }
+    } catch (InterruptedException _) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  private void take(Told told) {
+    Target source = told.signal().source();
+    try {
+      if (told.signal().member().equals("Activate")) {
+        put(new MenuTrail.Front<>(told.millis()));
+        return;
+      }
+      boolean on = told.signal().number(1) != 0;
+      switch (told.signal().text(0)) {
+        case "showing" -> {
+          if (!on) {
+            hidden(told.millis(), source);
+          }
+        }
+        case "focused" -> {
+          if (!lives(told.millis(), source, on)) {
+            secrets.focused(told.millis(), source, on, toolkit(source));
+          }
+        }
+        default -> lives(told.millis(), source, on);
+      }
+    } catch (Silent | FileProblem _) {
+      // It is gone already, or does not answer; the next one may.
+    }
+  }
+
+  /** Whether it is something in a menu, that comes alive or is so no longer. */
+  private boolean lives(long millis, Target source, boolean on) throws FileProblem, Silent {
+    if (!on) {
+      Described was = alive.remove(source);
+      if (was != null) {
+        put(alive(millis, was, false));
+      }
+      return was != null;
+    }
+    Described.Part part = new Described.Part(source, look.role(source), "");
+    if (!part.isEntry()) {
+      return false;
+    }
+    Described described = look.describe(source);
+    if (!described.isInMenu()) {
+      return false;
+    }
+    if (alive.size() >= MOST_ALIVE) {
+      alive.clear();
+    }
+    alive.put(source, described);
+    put(alive(millis, described, true));
+    return true;
+  }
+
+  private MenuTrail.Event<Described> alive(long millis, Described what, boolean on)
+      throws FileProblem, Silent {
+    boolean hasMenu = on && look.children(what.part().target()) > 0;
+    return new MenuTrail.Alive<>(
+        millis,
+        what,
+        what.above().stream()
+            .map(p -> new Described(p, List.of(), new MenuTrail.Area(0, 0, 0, 0)))
+            .toList(),
+        what.opens(hasMenu),
+        what.area(),
+        on);
+  }
+
+  private void hidden(long millis, Target source) throws FileProblem, Silent {
+    Described.Part part = new Described.Part(source, look.role(source), "");
+    if (part.isMenu()) {
+      put(
+          new MenuTrail.Gone<>(
+              millis, new Described(part, List.of(), new MenuTrail.Area(0, 0, 0, 0))));
+    }
+  }
+
+  private void put(MenuTrail.Event<Described> event) {
+    synchronized (trail) {
+      trail.take(event);
+    }
+  }
+
+  /** What a click chose of a menu, or that it closed one; none where no menu was open. */
+  public Optional<Seen> inMenu(long press, Spot spot, String application) {
+    Optional<MenuTrail.Answer<Described>> answer;
+    synchronized (trail) {
+      answer = trail.at(press, spot);
+    }
+    return answer.map(
+        a ->
+            switch (a) {
+              case MenuTrail.Chose<Described>(Described what, MenuTrail.Area area, boolean opens) ->
+                  new Seen(
+                      application,
+                      opens ? Seen.Sort.OPENS : Seen.Sort.ENTRY,
+                      what.part().name(),
+                      what.path(),
+                      area.width() > 0 ? area.width() : Double.NaN,
+                      Double.NaN,
+                      Double.NaN);
+              case MenuTrail.Closed<Described>() -> Seen.nothing(application);
+            });
+  }
+
+  /**
+   * What lies at a spot of the screen now; of a sort that is unknown where nobody tells.
+   *
+   * @param process of the window there
+   * @param across where in that window, as a share of its width
+   * @param down the same of its height
+   */
+  public Seen at(int process, Spot spot, String application, double across, double down) {
+    Seen unknown = Seen.unknown(application, across, down);
+    Optional<Running> program = program(process);
+    if (program.isEmpty()) {
+      return unknown;
+    }
+    try {
+      Target root = new Target(program.get().bus(), program.get().path());
+      Optional<Target> found = look.at(root, spot.x(), spot.y());
+      return found.isEmpty() ? unknown : seen(look.describe(found.get()), spot, unknown);
+    } catch (Silent | FileProblem _) {
+      return unknown;
+    }
+  }
+
+  private Seen seen(Described what, Spot spot, Seen unknown) throws FileProblem, Silent {
+    if (what.isInMenu()) {
+      boolean opens = what.opens(look.children(what.part().target()) > 0);
+      return of(what, opens ? Seen.Sort.OPENS : Seen.Sort.ENTRY, unknown);
+    }
+    // A label or a picture on a button is the button.
+    for (int i = 0; i < ON_A_CONTROL && i < what.above().size() && what.isOnSomething(); i++) {
+      if (Described.sort(what.above().get(i)) == Seen.Sort.CONTROL) {
+        Described control = look.describe(what.above().get(i).target());
+        if (control.area().contains(spot)) {
+          return of(control, unknown);
+        }
+      }
+    }
+    return of(what, unknown);
+  }
+
+  private static Seen of(Described what, Seen unknown) {
+    if (what.sort() == Seen.Sort.CONTROL && what.part().name().isBlank()) {
+      return unknown;
+    }
+    return of(what, what.sort(), unknown);
+  }
+
+  private static Seen of(Described what, Seen.Sort sort, Seen unknown) {
+    return new Seen(
+        unknown.application(),
+        sort,
+        sort == Seen.Sort.UNKNOWN ? "" : what.part().name(),
+        what.path(),
+        what.area().width() > 0 ? what.area().width() : Double.NaN,
+        unknown.across(),
+        unknown.down());
+  }
+
+  /** How the program of a process calls itself; none where it is not on the bus. */
+  public Optional<String> title(int process) {
+    return program(process).map(Running::title);
+  }
+
+  private synchronized Optional<Running> program(int process) {
+    if (process == 0) {
+      return Optional.empty();
+    }
+    boolean old = now.getAsLong() - programsAt > PROGRAMS_MILLIS;
+    if (!programs.containsKey(process) && old) {
+      programsAt = now.getAsLong();
+      try {
+        Map<Integer, Running> found = new HashMap<>();
+        list.programs().forEach(r -> found.putIfAbsent(r.process(), r));
+        programs = found;
+      } catch (FileProblem _) {
+        programs = Map.of();
+      }
+    }
+    return Optional.ofNullable(programs.get(process));
+  }
+
+  private String toolkit(Target source) {
+    return programs.values().stream()
+        .filter(r -> r.bus().equals(source.name()))
+        .map(Running::toolkit)
+        .findFirst()
+        .orElse("");
+  }
+
+  /**
+   * Whether a field for secrets had the focus at any time between two moments.
+   *
+   * @param surely whether one that only may have been one does not count
+   */
+  public boolean isSecret(long from, long until, boolean surely) {
+    return secrets.between(from, until, surely);
+  }
+
+  @Override
+  public void close() {
+    open = false;
+    thread.interrupt();
+    list.close();
+  }
+}

@@ -1,0 +1,415 @@
+package polydex.files.recorder;
+
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Consumer;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import polydex.boards.Layout;
+import polydex.files.FileProblem;
+import polydex.files.bus.AccessibilityBus;
+import polydex.files.bus.ScreenEars;
+import polydex.files.computer.Surroundings;
+import polydex.hands.Done;
+import polydex.hands.EventClock;
+import polydex.hands.HandEvent;
+import polydex.hands.HandLines;
+import polydex.hands.HandReader;
+import polydex.hands.MenuTrail;
+import polydex.hands.Seen;
+import polydex.hands.Sequences;
+import polydex.keys.Physical;
+import polydex.keys.PointerAct;
+import polydex.log.Interpreter;
+import polydex.log.LogLine;
+import polydex.log.Recorder;
+
+/**
+ * Records what hands do in a session of the X Window System. The hook's thread makes of each event
+ * at once what was done, so that no key that writes is ever in a queue; one thread looks at what
+ * lies under the pointer and what has the focus, while it still does; another hands on what was
+ * done once it is known what it was about, within {@value #KNOWN_MILLIS} ms.
+ */
+public final class SessionRecorder implements Recorder {
+  /** So long after it was done it is known what something was about. */
+  static final long KNOWN_MILLIS = MenuTrail.GONE_MILLIS + 50;
+
+  /** Events come so late, at most, that what was done before them is whole. */
+  private static final long LATE_MILLIS = 60;
+
+  private static final long TICK_MILLIS = 40;
+  private static final int MOST_WAITING = 10_000;
+  private static final int MOST_LOOKS = 1000;
+
+  /**
+   * What is recorded, and how.
+   *
+   * @param machine the title of the machine, its platform, or the setup
+   * @param layout the one under the fingers
+   * @param sequences the gestures of several presses that there are
+   * @param leftOut titles of applications of which nothing is noted, in any case
+   * @param pause the presses that pause and go on, wherever the focus is; none for no such gesture
+   */
+  public record Wishes(
+      String machine,
+      Layout layout,
+      Sequences sequences,
+      Set<String> leftOut,
+      List<Physical> pause) {
+    /** Copies them; titles in small letters. */
+    public Wishes {
+      leftOut =
+          leftOut.stream()
+              .map(t -> t.strip().toLowerCase(Locale.ROOT))
+              .collect(Collectors.toUnmodifiableSet());
+      pause = pause.stream().map(Physical::eitherSide).toList();
+    }
+  }
+
+  /**
+   * Something to look at: what has the focus, or what lies at a spot.
+   *
+   * @param closely whether it matters what lies there, rather than whose window
+   */
+  private record Look(long millis, Optional<Done.Spot> spot, boolean closely) {}
+
+  /** What was seen then. */
+  private record Saw(long millis, boolean pointed, Seen seen) {}
+
+  private final Wishes wishes;
+  private final XWindows windows;
+  private final Optional<ScreenEars> ears;
+  private final HandReader reader;
+  private final HandLines lines;
+  private final BlockingQueue<Look> toLook = new LinkedBlockingQueue<>(MOST_WAITING);
+  private final BlockingQueue<Done> done = new LinkedBlockingQueue<>(MOST_WAITING);
+  private final Deque<Saw> saw = new ArrayDeque<>();
+  private final Thread looking = thread("looking", this::look);
+  private final Thread telling = thread("telling", this::tell);
+  private final Runnable pauseAsked;
+  private @Nullable InputHook hook;
+  private Consumer<LogLine> to = _ -> {};
+  private volatile boolean paused;
+  private volatile boolean closed;
+
+  private SessionRecorder(
+      Wishes wishes,
+      XWindows windows,
+      Optional<ScreenEars> ears,
+      Interpreter interpreter,
+      Runnable pauseAsked) {
+    this.wishes = wishes;
+    this.windows = windows;
+    this.ears = ears;
+    this.pauseAsked = pauseAsked;
+    this.reader = new HandReader(wishes.layout(), wishes.sequences(), this::made);
+    this.lines = new HandLines(wishes.machine(), wishes.layout(), interpreter, EventClock::instant);
+  }
+
+  private static Thread thread(String name, Runnable run) {
+    return Thread.ofPlatform().name("recorder, " + name).daemon().unstarted(run);
+  }
+
+  /**
+   * A recorder of this session, which hears nothing before it is started.
+   *
+   * @param interpreter knows what keys are bound; asked on a thread of the recorder's
+   * @param pauseAsked called when the gesture was made that pauses and goes on
+   * @throws FileProblem that says why nothing can be recorded here
+   */
+  public static SessionRecorder of(
+      Surroundings here, Wishes wishes, Interpreter interpreter, Runnable pauseAsked)
+      throws FileProblem {
+    if (here.variable("WAYLAND_DISPLAY").isPresent()
+        || here.variable("XDG_SESSION_TYPE").filter("wayland"::equalsIgnoreCase).isPresent()) {
+      throw new FileProblem(
+          "This is a Wayland session, in which no program can hear what is done in others. Begin a"
+              + " session of the X Window System (X.Org) when you log in, or connect a recorder of"
+              + " your own.");
+    }
+    String display =
+        here.variable("DISPLAY")
+            .orElseThrow(
+                () ->
+                    new FileProblem(
+                        "There is no display of the X Window System here (DISPLAY is empty), so"
+                            + " there is nothing to record."));
+    XWindows windows = XWindows.connect(display);
+    SessionRecorder made =
+        new SessionRecorder(wishes, windows, listen(here), interpreter, pauseAsked);
+    try {
+      made.hook = InputHook.listen(System::currentTimeMillis, made::heard);
+    } catch (FileProblem e) {
+      made.close();
+      throw e;
+    }
+    return made;
+  }
+
+  private static Optional<ScreenEars> listen(Surroundings here) {
+    try {
+      return Optional.of(ScreenEars.listen(here.messageBus(), System::currentTimeMillis));
+    } catch (FileProblem _) {
+      return Optional.empty();
+    }
+  }
+
+  /** What can't be told here, as a sentence; empty where everything can. */
+  public String remark() {
+    return ears.isPresent()
+        ? ""
+        : "This session has no accessibility bus: what was clicked is known by its place only, and"
+            + " fields for passwords can't be told from others. On Debian at-spi2-core has one.";
+  }
+
+  @Override
+  public String title() {
+    return "this computer";
+  }
+
+  @Override
+  public void start(Consumer<LogLine> lineTo) {
+    synchronized (reader) {
+      to = lineTo;
+    }
+    looking.start();
+    telling.start();
+  }
+
+  /** On the hook's thread. */
+  private void heard(HandEvent event) {
+    if (closed) {
+      return;
+    }
+    if (!paused) {
+      look(event).ifPresent(toLook::offer);
+    }
+    synchronized (reader) {
+      reader.take(event);
+    }
+  }
+
+  private static Optional<Look> look(HandEvent event) {
+    return switch (event) {
+      case HandEvent.KeyDown(long millis, int _, var _, var _) ->
+          Optional.of(new Look(millis, Optional.empty(), false));
+      case HandEvent.ButtonDown(long millis, int _, int x, int y) ->
+          Optional.of(new Look(millis, Optional.of(new Done.Spot(x, y)), true));
+      case HandEvent.Wheel(long millis, int x, int y) ->
+          Optional.of(new Look(millis, Optional.of(new Done.Spot(x, y)), false));
+      default -> Optional.empty();
+    };
+  }
+
+  /** Something was done; with the reader locked. */
+  private void made(Done what) {
+    boolean asksToPause =
+        what instanceof Done.Keyed k
+            && !wishes.pause().isEmpty()
+            && k.presses().stream().map(m -> m.what().eitherSide()).toList().equals(wishes.pause());
+    if (asksToPause) {
+      pauseAsked.run();
+    } else if (!paused && !closed) {
+      done.offer(what);
+    }
+  }
+
+  private void look() {
+    try {
+      while (!closed) {
+        Look next = toLook.poll(1, TimeUnit.SECONDS);
+        if (next != null && !paused) {
+          saw(next);
+        }
+      }
+    } catch (InterruptedException _) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  private void saw(Look look) {
+    Seen seen;
+    if (look.spot().isPresent()) {
+      Done.Spot spot = look.spot().get();
+      XWindows.Under under = windows.at(spot.x(), spot.y());
+      String application = title(under.window());
+      seen =
+          ears.filter(_ -> look.closely())
+              .map(
+                  e ->
+                      e.at(
+                          under.window().process(),
+                          spot,
+                          application,
+                          under.across(),
+                          under.down()))
+              .orElseGet(() -> Seen.unknown(application, under.across(), under.down()));
+      if (seen.sort() != Seen.Sort.ENTRY && windows.isMenu(under.window())) {
+        // What answers lies under the menu. Where no entry was chosen, the click did nothing.
+        seen = Seen.nothing(application);
+      }
+    } else {
+      seen = Seen.focus(title(windows.active()));
+    }
+    synchronized (saw) {
+      saw.addLast(new Saw(look.millis(), look.spot().isPresent(), seen));
+      if (saw.size() > MOST_LOOKS) {
+        saw.removeFirst();
+      }
+    }
+  }
+
+  private String title(XWindows.Window window) {
+    if (window.process() == ProcessHandle.current().pid()) {
+      return "Polydex";
+    }
+    return ears.flatMap(e -> e.title(window.process()))
+        .orElseGet(() -> AccessibilityBus.readable(window.program()));
+  }
+
+  private void tell() {
+    try {
+      while (!closed) {
+        Thread.sleep(TICK_MILLIS);
+        long now = System.currentTimeMillis();
+        synchronized (reader) {
+          reader.until(now - LATE_MILLIS);
+        }
+        Done next = done.peek();
+        while (next != null && until(next) + KNOWN_MILLIS <= now && !closed) {
+          done.poll();
+          tell(next);
+          next = done.peek();
+        }
+      }
+    } catch (InterruptedException _) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  private static long until(Done what) {
+    return switch (what) {
+      case Done.Keyed k -> k.until();
+      case Done.Wrote w -> w.until();
+      case Done.Pointed p -> p.until();
+    };
+  }
+
+  private void tell(Done what) {
+    boolean keys = !(what instanceof Done.Pointed);
+    boolean secret =
+        ears.filter(e -> e.isSecret(what.millis(), until(what) + MenuTrail.LATE_MILLIS, !keys))
+            .isPresent();
+    if (secret || paused) {
+      return;
+    }
+    Seen about = about(what);
+    if (!wishes.leftOut().contains(about.application().toLowerCase(Locale.ROOT))) {
+      lines.of(what, about).forEach(to);
+    }
+  }
+
+  private Seen about(Done what) {
+    if (!(what instanceof Done.Pointed pointed)) {
+      return seen(what.millis(), false);
+    }
+    Seen under = seen(what.millis(), true);
+    boolean drags = pointed.act().equals(Optional.of(PointerAct.DRAG));
+    if (ears.isEmpty() || pointed.button() == 0) {
+      return under;
+    }
+    if (drags) {
+      // Some pull an entry out of a menu and let it go.
+      return ears.get()
+          .inMenu(pointed.until(), pointed.to(), under.application())
+          .filter(s -> s.sort() == Seen.Sort.ENTRY)
+          .orElse(under);
+    }
+    return ears.get().inMenu(what.millis(), pointed.from(), under.application()).orElse(under);
+  }
+
+  /** What was seen at a time, or else last before it. */
+  private Seen seen(long millis, boolean pointed) {
+    synchronized (saw) {
+      Iterator<Saw> back = saw.descendingIterator();
+      while (back.hasNext()) {
+        Saw s = back.next();
+        if (s.pointed() == pointed && s.millis() <= millis) {
+          return s.seen();
+        }
+      }
+    }
+    return Seen.focus("");
+  }
+
+  @Override
+  public void pause() {
+    paused = true;
+    forget();
+  }
+
+  private void forget() {
+    synchronized (reader) {
+      reader.forget();
+    }
+    done.clear();
+    toLook.clear();
+  }
+
+  @Override
+  public void resume() {
+    forget();
+    paused = false;
+  }
+
+  @Override
+  public void close() {
+    if (closed) {
+      return;
+    }
+    if (hook != null) {
+      hook.close();
+    }
+    if (!paused && telling.isAlive()) {
+      finish();
+    }
+    closed = true;
+    looking.interrupt();
+    telling.interrupt();
+    joined(looking);
+    joined(telling);
+    ears.ifPresent(ScreenEars::close);
+    windows.close();
+  }
+
+  /** What was done last is handed on, too. */
+  private void finish() {
+    synchronized (reader) {
+      reader.end();
+    }
+    try {
+      for (int i = 0; i < 40 && !done.isEmpty(); i++) {
+        Thread.sleep(TICK_MILLIS);
+      }
+      Thread.sleep(TICK_MILLIS);
+    } catch (InterruptedException _) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  private static void joined(Thread thread) {
+    try {
+      thread.join(3000);
+    } catch (InterruptedException _) {
+      Thread.currentThread().interrupt();
+    }
+  }
+}
