@@ -80,6 +80,7 @@ public final class Main {
     all.put("write", WriteCommand.class);
     all.put("drill", DrillCommand.class);
     all.put("mouse", MouseCommand.class);
+    all.put("record", RecordCommand.class);
     all.put("backups", BackupsCommand.class);
     all.put("archive", ArchiveCommand.class);
     return Collections.unmodifiableMap(all);

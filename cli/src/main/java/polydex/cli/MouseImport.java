@@ -131,7 +131,7 @@ final class MouseImport implements Callable<Integer> {
   }
 
   /** Whoever sends the lines has no eye on this program: what can't be stored is said at once. */
-  private record Telling(PrintWriter err) implements StoreLine.Watcher {
+  record Telling(PrintWriter err) implements StoreLine.Watcher {
     @Override
     public void progress(StoreLine.Progress now) {
       now.problem()

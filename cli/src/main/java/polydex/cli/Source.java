@@ -187,6 +187,11 @@ final class Source {
 
   /** The setup that was named by id or title, or else the one in use. */
   Setup setup(Workspace workspace, @Nullable String name) {
+    return setup(command, workspace, name);
+  }
+
+  /** The same for a command that has its data from elsewhere. */
+  static Setup setup(CommandSpec command, Workspace workspace, @Nullable String name) {
     if (name == null) {
       return workspace
           .setup()

@@ -1,15 +1,8 @@
 package polydex.files.log;
 
 import java.io.InputStream;
-import java.time.Instant;
 import java.time.InstantSource;
 import java.time.ZoneId;
-import java.util.ArrayList;
-import java.util.List;
-import java.util.concurrent.Executors;
-import java.util.concurrent.ScheduledExecutorService;
-import java.util.concurrent.ScheduledFuture;
-import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import java.util.function.LongPredicate;
 import polydex.files.FileProblem;
@@ -17,7 +10,6 @@ import polydex.files.store.StoreLine;
 import polydex.log.LogEvent;
 import polydex.log.LogIntake;
 import polydex.recognition.Recogniser;
-import polydex.workspace.Change;
 
 /**
  * A mouse log as it comes from another program, one JSON object a line: each event is on its way to
@@ -30,8 +22,6 @@ public final class LogStream {
   private final ZoneId zone;
   private final InstantSource clock;
   private final Recogniser recogniser;
-  private final List<LogEvent> waiting = new ArrayList<>();
-  private boolean isBegun;
 
   /**
    * Nothing has come yet.
@@ -54,19 +44,9 @@ public final class LogStream {
    * @throws FileProblem where no more can be read
    */
   public LogReport take(InputStream in, String name, StoreLine store) throws FileProblem {
-    Change.Batch batch = new Change.Batch("Bring in what came from " + name, store.newBatch());
-    try (ScheduledExecutorService writing =
-        Executors.newSingleThreadScheduledExecutor(
-            Thread.ofPlatform().name("log stream").daemon().factory())) {
-      ScheduledFuture<?> _ =
-          writing.scheduleWithFixedDelay(
-              () -> write(store, batch), WITHIN_MILLIS, WITHIN_MILLIS, TimeUnit.MILLISECONDS);
-      try {
-        return read(in, name, this::keep);
-      } finally {
-        writing.shutdownNow();
-        write(store, batch);
-      }
+    String title = "Bring in what came from " + name;
+    try (EventWriter writer = new EventWriter(store, clock, title, WITHIN_MILLIS)) {
+      return read(in, name, writer::take);
     }
   }
 
@@ -81,22 +61,5 @@ public final class LogStream {
         new ReportedLines(new LogIntake(zone, clock, recogniser), recogniser, to, goesOn);
     LogFile.read(in, lines);
     return lines.report(name);
-  }
-
-  private synchronized void keep(LogEvent event) {
-    waiting.add(event);
-  }
-
-  private synchronized void write(StoreLine store, Change.Batch batch) {
-    if (!waiting.isEmpty()) {
-      if (!isBegun) {
-        isBegun = true;
-        Instant at = clock.instant();
-        store.write(s -> s.begin(batch, at));
-      }
-      List<LogEvent> now = List.copyOf(waiting);
-      waiting.clear();
-      store.write(s -> s.add(now, batch.batch()));
-    }
   }
 }

@@ -5,6 +5,7 @@ import java.util.Deque;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.BlockingQueue;
@@ -14,6 +15,7 @@ import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import polydex.boards.Layout;
+import polydex.boards.Presses;
 import polydex.files.FileProblem;
 import polydex.files.bus.AccessibilityBus;
 import polydex.files.bus.ScreenEars;
@@ -26,11 +28,15 @@ import polydex.hands.HandReader;
 import polydex.hands.MenuTrail;
 import polydex.hands.Seen;
 import polydex.hands.Sequences;
+import polydex.keys.Gesture;
 import polydex.keys.Physical;
 import polydex.keys.PointerAct;
 import polydex.log.Interpreter;
 import polydex.log.LogLine;
 import polydex.log.Recorder;
+import polydex.route.Machine;
+import polydex.route.Setup;
+import polydex.route.World;
 
 /**
  * Records what hands do in a session of the X Window System. The hook's thread makes of each event
@@ -44,6 +50,9 @@ public final class SessionRecorder implements Recorder {
 
   /** Events come so late, at most, that what was done before them is whole. */
   private static final long LATE_MILLIS = 60;
+
+  /** What it records, for the person. */
+  public static final String TITLE = "this computer";
 
   private static final long TICK_MILLIS = 40;
   private static final int MOST_WAITING = 10_000;
@@ -72,6 +81,24 @@ public final class SessionRecorder implements Recorder {
               .collect(Collectors.toUnmodifiableSet());
       pause = pause.stream().map(Physical::eitherSide).toList();
     }
+
+    /**
+     * For the computer that somebody sits at: the outermost machine of a setup.
+     *
+     * @param pause the gesture that pauses and goes on; one that the layout can't make is none
+     */
+    public static Wishes of(World world, Setup setup, Set<String> leftOut, Gesture pause) {
+      Machine machine = setup.machines().getFirst();
+      Layout layout = Objects.requireNonNull(world.layouts().get(machine.layout()));
+      return new Wishes(
+          setup.machines().size() == 1 ? setup.id().value() : machine.title(),
+          layout,
+          Sequences.of(world.catalog(), layout),
+          leftOut,
+          Presses.of(pause, layout) instanceof Presses.Typable typable
+              ? typable.physical()
+              : List.of());
+    }
   }
 
   /**
@@ -94,7 +121,8 @@ public final class SessionRecorder implements Recorder {
   private final Deque<Saw> saw = new ArrayDeque<>();
   private final Thread looking = thread("looking", this::look);
   private final Thread telling = thread("telling", this::tell);
-  private final Runnable pauseAsked;
+  private volatile Runnable pauseAsked = () -> {};
+  private final RecorderLock lock;
   private @Nullable InputHook hook;
   private Consumer<LogLine> to = _ -> {};
   private volatile boolean paused;
@@ -105,11 +133,11 @@ public final class SessionRecorder implements Recorder {
       XWindows windows,
       Optional<ScreenEars> ears,
       Interpreter interpreter,
-      Runnable pauseAsked) {
+      RecorderLock lock) {
+    this.lock = lock;
     this.wishes = wishes;
     this.windows = windows;
     this.ears = ears;
-    this.pauseAsked = pauseAsked;
     this.reader = new HandReader(wishes.layout(), wishes.sequences(), this::made);
     this.lines = new HandLines(wishes.machine(), wishes.layout(), interpreter, EventClock::instant);
   }
@@ -122,11 +150,9 @@ public final class SessionRecorder implements Recorder {
    * A recorder of this session, which hears nothing before it is started.
    *
    * @param interpreter knows what keys are bound; asked on a thread of the recorder's
-   * @param pauseAsked called when the gesture was made that pauses and goes on
    * @throws FileProblem that says why nothing can be recorded here
    */
-  public static SessionRecorder of(
-      Surroundings here, Wishes wishes, Interpreter interpreter, Runnable pauseAsked)
+  public static SessionRecorder of(Surroundings here, Wishes wishes, Interpreter interpreter)
       throws FileProblem {
     if (here.variable("WAYLAND_DISPLAY").isPresent()
         || here.variable("XDG_SESSION_TYPE").filter("wayland"::equalsIgnoreCase).isPresent()) {
@@ -142,16 +168,22 @@ public final class SessionRecorder implements Recorder {
                     new FileProblem(
                         "There is no display of the X Window System here (DISPLAY is empty), so"
                             + " there is nothing to record."));
-    XWindows windows = XWindows.connect(display);
-    SessionRecorder made =
-        new SessionRecorder(wishes, windows, listen(here), interpreter, pauseAsked);
+    RecorderLock lock = RecorderLock.take();
+    SessionRecorder made;
+    try {
+      made =
+          new SessionRecorder(wishes, XWindows.connect(display), listen(here), interpreter, lock);
+    } catch (FileProblem e) {
+      lock.close();
+      throw e;
+    }
     try {
       made.hook = InputHook.listen(System::currentTimeMillis, made::heard);
+      return made;
     } catch (FileProblem e) {
       made.close();
       throw e;
     }
-    return made;
   }
 
   private static Optional<ScreenEars> listen(Surroundings here) {
@@ -160,6 +192,11 @@ public final class SessionRecorder implements Recorder {
     } catch (FileProblem _) {
       return Optional.empty();
     }
+  }
+
+  /** Says whom to tell that the gesture was made which pauses and goes on; on the hook's thread. */
+  public void whenPauseAsked(Runnable asked) {
+    pauseAsked = asked;
   }
 
   /** What can't be told here, as a sentence; empty where everything can. */
@@ -172,7 +209,7 @@ public final class SessionRecorder implements Recorder {
 
   @Override
   public String title() {
-    return "this computer";
+    return TITLE;
   }
 
   @Override
@@ -388,6 +425,7 @@ public final class SessionRecorder implements Recorder {
     joined(telling);
     ears.ifPresent(ScreenEars::close);
     windows.close();
+    lock.close();
   }
 
   /** What was done last is handed on, too. */

@@ -48,6 +48,7 @@ public final class Store implements AutoCloseable {
   private static final long BY_HAND = 0;
 
   private final HeldFile held;
+  private boolean closed;
   private final Path file;
   private final Handle handle;
   private final DeedTable deeds;
@@ -588,8 +589,13 @@ public final class Store implements AutoCloseable {
     events.end(reading);
   }
 
+  /** Closes the file; again does nothing. */
   @Override
   public void close() {
+    if (closed) {
+      return;
+    }
+    closed = true;
     try {
       transaction(_ -> batches.dropTakenBack());
     } catch (FileProblem e) {

@@ -1,0 +1,110 @@
+package polydex.cli;
+
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.Optional;
+import polydex.files.FileProblem;
+import polydex.files.computer.Surroundings;
+import polydex.files.log.EventWriter;
+import polydex.files.recorder.RecordingChoices;
+import polydex.files.recorder.RecordingMark;
+import polydex.files.recorder.SessionRecorder;
+import polydex.files.store.Store;
+import polydex.files.store.StoreLine;
+import polydex.log.LogEvent;
+import polydex.log.LogIntake;
+import polydex.log.LogLine;
+import polydex.person.Knowledge;
+import polydex.recognition.Recognised;
+import polydex.recognition.Recogniser;
+import polydex.route.Setup;
+import polydex.workspace.Workspace;
+
+/** A recording without a window, from its beginning to its end. */
+final class RecordingRun {
+  /** An event is on its way to the disk so soon. */
+  private static final long WITHIN_MILLIS = 150;
+
+  private final Workspace workspace;
+  private final Setup here;
+  private final RecordingChoices choices;
+  private final PrintWriter err;
+  private final Recogniser recogniser;
+  private final LogIntake intake;
+  private final Map<Recognised.How, Long> how = new EnumMap<>(Recognised.How.class);
+  private boolean paused;
+  private final Ending end;
+  private long events;
+  private long characters;
+
+  RecordingRun(
+      Workspace workspace, Setup here, RecordingChoices choices, PrintWriter err, Ending end) {
+    this.end = end;
+    this.workspace = workspace;
+    this.here = here;
+    this.choices = choices;
+    this.err = err;
+    recogniser = Knowledge.recogniser(workspace);
+    intake = new LogIntake(ZoneId.systemDefault(), Instant::now, recogniser);
+  }
+
+  /** What came in. */
+  record Came(long events, long characters, double recognisedShare) {}
+
+  /** Records until the time is over or the program is told to end; closes the store. */
+  Came into(Store store, Path file, Optional<Duration> time) throws FileProblem {
+    try (StoreLine line = new StoreLine(store, new MouseImport.Telling(err))) {
+      String title = "Record " + SessionRecorder.TITLE;
+      try (EventWriter writer = new EventWriter(line, Instant::now, title, WITHIN_MILLIS);
+          SessionRecorder recorder =
+              SessionRecorder.of(
+                  Surroundings.here(),
+                  SessionRecorder.Wishes.of(
+                      workspace.world(), here, choices.leftOut(), choices.pause()),
+                  Knowledge.recogniser(workspace))) {
+        line.write(s -> s.setting(RecordingMark.SETTING, RecordingMark.begun(Instant.now())));
+        recorder.whenPauseAsked(() -> pauseOrGoOn(recorder));
+        recorder.start(l -> take(l, writer));
+        say(
+            "Recording %s into %s. %s pauses and goes on; Ctrl+C ends."
+                .formatted(SessionRecorder.TITLE, file, choices.pause()));
+        if (!recorder.remark().isEmpty()) {
+          say(recorder.remark());
+        }
+        end.await(time.orElse(Duration.ofDays(3650)));
+      }
+      line.write(s -> s.setting(RecordingMark.SETTING, RecordingMark.ended()));
+    }
+    return new Came(events, characters, Recognised.share(how));
+  }
+
+  private void take(LogLine line, EventWriter writer) {
+    if (intake.take(line) instanceof LogIntake.Event(LogEvent event)) {
+      events++;
+      characters += event.characters();
+      how.merge(recogniser.of(event.deed()).how(), 1L, Long::sum);
+      writer.take(event);
+    }
+  }
+
+  private void pauseOrGoOn(SessionRecorder recorder) {
+    paused = !paused;
+    if (paused) {
+      recorder.pause();
+      say("Paused; nothing is noted. %s goes on.".formatted(choices.pause()));
+    } else {
+      recorder.resume();
+      say("Recording again.");
+    }
+  }
+
+  private void say(String sentence) {
+    err.println(sentence);
+    err.flush();
+  }
+}

@@ -1,0 +1,111 @@
+package polydex.hands;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.BooleanSupplier;
+import polydex.boards.Presses;
+import polydex.catalog.Context;
+import polydex.catalog.Environment;
+import polydex.catalog.Environment.Application;
+import polydex.free.Candidate;
+import polydex.free.Candidates;
+import polydex.keys.Gesture;
+import polydex.own.OwnKey;
+import polydex.route.Machine;
+import polydex.route.Setup;
+import polydex.route.SetupTraces;
+import polydex.route.Trace;
+import polydex.route.Tracer;
+import polydex.route.World;
+
+/**
+ * The gesture that pauses a recorder and has it go on, whatever has the focus. The recorder only
+ * hears it, and whoever has the focus gets it as well: so nothing may be bound to it anywhere on
+ * that computer. Found out by tracing it with each application in focus, in each of its contexts.
+ */
+public final class PauseGesture {
+  /** The one that is taken where nobody has chosen another: the key that has the name of it. */
+  public static final Gesture USUAL = Gesture.parse("Pause");
+
+  private PauseGesture() {}
+
+  /**
+   * What stands against a gesture on the outermost machine of a setup, as a sentence; nothing where
+   * it is free. O(applications of the platform · their contexts) traces.
+   */
+  public static Optional<String> problem(World world, Setup setup, Gesture gesture) {
+    if (gesture.usesPointer() || gesture.isFamily()) {
+      return Optional.of("What pauses the recorder is one gesture of keys.");
+    }
+    Machine machine = setup.machines().getFirst();
+    if (Presses.of(gesture, world.layouts().get(machine.layout()))
+        instanceof Presses.Untypable(String reason)) {
+      return Optional.of("%s can't be pressed here. %s".formatted(gesture, reason));
+    }
+    Optional<String> found = taken(world, on(setup, new Machine.Bare()), gesture, "the desktop");
+    for (Environment e : world.catalog().environments()) {
+      if (found.isEmpty() && runs(e, machine)) {
+        found = taken(world, setup, e, gesture);
+      }
+    }
+    return found;
+  }
+
+  private static boolean runs(Environment environment, Machine machine) {
+    return environment.kind() instanceof Application a
+        && a.platforms().contains(machine.platform());
+  }
+
+  private static Optional<String> taken(
+      World world, Setup setup, Environment application, Gesture gesture) {
+    Set<String> options = Set.of();
+    List<List<String>> contexts =
+        application.contexts().isEmpty()
+            ? List.of(List.of())
+            : application.contexts().stream().map(Context::id).map(List::of).toList();
+    return contexts.stream()
+        .map(
+            c ->
+                on(setup, new Machine.Running(application.id(), application.version(), options, c)))
+        .flatMap(s -> taken(world, s, gesture, application.title()).stream())
+        .findFirst();
+  }
+
+  private static Setup on(Setup setup, Machine.Focus focus) {
+    return setup.on(setup.machines().getFirst().with(focus));
+  }
+
+  private static Optional<String> taken(World world, Setup setup, Gesture gesture, String where) {
+    if (world.problem(setup).isPresent()) {
+      return Optional.empty();
+    }
+    for (Trace.Outcome outcome : Tracer.of(setup, world).results(gesture)) {
+      if (outcome instanceof Trace.Acted a && !a.action().equals(OwnKey.PAUSE.action())) {
+        return Optional.of(
+            "%s is in use with %s in front: \u201c%s\u201d."
+                .formatted(gesture, where, world.catalog().title(a.action())));
+      }
+      if (outcome instanceof Trace.Typed(String text)) {
+        return Optional.of("%s types \u201c%s\u201d.".formatted(gesture, text));
+      }
+    }
+    return Optional.empty();
+  }
+
+  /**
+   * Gestures of one stroke against which nothing stands, the easiest first.
+   *
+   * @param most how many at most
+   * @param stopped whether nobody waits for them any more
+   */
+  public static List<Gesture> free(World world, Setup setup, int most, BooleanSupplier stopped) {
+    Setup here = on(setup, new Machine.Bare());
+    return Candidates.of(List.of(SetupTraces.of(here, world))).strokes(1).stream()
+        .map(Candidate::gesture)
+        .takeWhile(_ -> !stopped.getAsBoolean())
+        .filter(g -> problem(world, setup, g).isEmpty())
+        .limit(most)
+        .toList();
+  }
+}
