@@ -1,6 +1,7 @@
 package polydex.files.bus;
 
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -49,8 +50,19 @@ public final class ScreenEars implements AutoCloseable {
   private final BusLook look;
   private final LongSupplier now;
   private final BlockingQueue<Told> waiting = new LinkedBlockingQueue<>(MOST_WAITING);
-  private final MenuTrail<Described> trail = new MenuTrail<>();
-  private final Map<Target, Described> alive = new HashMap<>();
+  private final MenuTrail<Target> trail = new MenuTrail<>();
+
+  /** What came alive lately, as it described itself then; those longest ago are forgotten. */
+  private final Map<Target, Described> alive =
+      new LinkedHashMap<>() {
+        private static final long serialVersionUID = 1;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Target, Described> eldest) {
+          return size() > MOST_ALIVE;
+        }
+      };
+
   private final SecretFields secrets;
   private final Thread thread;
   private Map<Integer, Running> programs = Map.of();
@@ -139,7 +151,10 @@ public final class ScreenEars implements AutoCloseable {
   /** Whether it is something in a menu, that comes alive or is so no longer. */
   private boolean lives(long millis, Target source, boolean on) throws FileProblem, Silent {
     if (!on) {
-      Described was = alive.remove(source);
+      Described was;
+      synchronized (trail) {
+        was = alive.get(source);
+      }
       if (was != null) {
         put(alive(millis, was, false));
       }
@@ -153,23 +168,20 @@ public final class ScreenEars implements AutoCloseable {
     if (!described.isInMenu()) {
       return false;
     }
-    if (alive.size() >= MOST_ALIVE) {
-      alive.clear();
+    synchronized (trail) {
+      alive.put(source, described);
     }
-    alive.put(source, described);
     put(alive(millis, described, true));
     return true;
   }
 
-  private MenuTrail.Event<Described> alive(long millis, Described what, boolean on)
+  private MenuTrail.Event<Target> alive(long millis, Described what, boolean on)
       throws FileProblem, Silent {
     boolean hasMenu = on && look.children(what.part().target()) > 0;
     return new MenuTrail.Alive<>(
         millis,
-        what,
-        what.above().stream()
-            .map(p -> new Described(p, List.of(), new MenuTrail.Area(0, 0, 0, 0)))
-            .toList(),
+        what.part().target(),
+        what.above().stream().map(Described.Part::target).toList(),
         what.opens(hasMenu),
         what.area(),
         on);
@@ -178,13 +190,11 @@ public final class ScreenEars implements AutoCloseable {
   private void hidden(long millis, Target source) throws FileProblem, Silent {
     Described.Part part = new Described.Part(source, look.role(source), "");
     if (part.isMenu()) {
-      put(
-          new MenuTrail.Gone<>(
-              millis, new Described(part, List.of(), new MenuTrail.Area(0, 0, 0, 0))));
+      put(new MenuTrail.Gone<>(millis, source));
     }
   }
 
-  private void put(MenuTrail.Event<Described> event) {
+  private void put(MenuTrail.Event<Target> event) {
     synchronized (trail) {
       trail.take(event);
     }
@@ -192,24 +202,28 @@ public final class ScreenEars implements AutoCloseable {
 
   /** What a click chose of a menu, or that it closed one; none where no menu was open. */
   public Optional<Seen> inMenu(long press, Spot spot, String application) {
-    Optional<MenuTrail.Answer<Described>> answer;
     synchronized (trail) {
-      answer = trail.at(press, spot);
+      return trail.at(press, spot).map(a -> inMenu(a, application));
     }
-    return answer.map(
-        a ->
-            switch (a) {
-              case MenuTrail.Chose<Described>(Described what, MenuTrail.Area area, boolean opens) ->
-                  new Seen(
-                      application,
-                      opens ? Seen.Sort.OPENS : Seen.Sort.ENTRY,
-                      what.part().name(),
-                      what.path(),
-                      area.width() > 0 ? area.width() : Double.NaN,
-                      Double.NaN,
-                      Double.NaN);
-              case MenuTrail.Closed<Described>() -> Seen.nothing(application);
-            });
+  }
+
+  private Seen inMenu(MenuTrail.Answer<Target> answer, String application) {
+    return switch (answer) {
+      case MenuTrail.Chose<Target>(Target item, MenuTrail.Area area, boolean opens) -> {
+        Described what = alive.get(item);
+        yield what == null
+            ? Seen.nothing(application)
+            : new Seen(
+                application,
+                opens ? Seen.Sort.OPENS : Seen.Sort.ENTRY,
+                what.part().name(),
+                what.path(),
+                area.width() > 0 ? area.width() : Double.NaN,
+                Double.NaN,
+                Double.NaN);
+      }
+      case MenuTrail.Closed<Target>() -> Seen.nothing(application);
+    };
   }
 
   /**
