@@ -94,9 +94,7 @@ public final class MenuTrail<T> {
 
   /** What a click did, once {@link #GONE_MILLIS} have gone by; none where no menu was open. */
   public Optional<Answer<T>> at(long press, Done.Spot spot) {
-    Optional<Alive<T>> meant =
-        newest(press, spot, true)
-            .or(() -> newest(press, spot, false).filter(a -> isAtOnce(a, press)));
+    Optional<Alive<T>> meant = newest(press, spot).or(() -> nearest(press));
     if (meant.isPresent()) {
       Alive<T> a = meant.get();
       return Optional.of(new Chose<>(a.item(), a.area(), a.opens()));
@@ -106,12 +104,8 @@ public final class MenuTrail<T> {
         : Optional.empty();
   }
 
-  /**
-   * The entry that came alive last, if it still was so when the button went down.
-   *
-   * @param there whether only those at the spot count
-   */
-  private Optional<Alive<T>> newest(long press, Done.Spot spot, boolean there) {
+  /** The entry there that came alive last, if it still was so when the button went down. */
+  private Optional<Alive<T>> newest(long press, Done.Spot spot) {
     List<Event<T>> after = new ArrayList<>();
     Iterator<Event<T>> back = events.descendingIterator();
     while (back.hasNext()) {
@@ -119,7 +113,7 @@ public final class MenuTrail<T> {
       if (event instanceof Alive<T> a
           && a.alive()
           && a.millis() <= press + LATE_MILLIS
-          && (!there || a.area().contains(spot))) {
+          && a.area().contains(spot)) {
         return after.stream().anyMatch(e -> e.millis() < press - SAME_MILLIS && ends(e, a))
             ? Optional.empty()
             : Optional.of(a);
@@ -129,9 +123,27 @@ public final class MenuTrail<T> {
     return Optional.empty();
   }
 
-  /** A menu that is only just being shown does not know where it is. */
-  private static boolean isAtOnce(Alive<?> entry, long press) {
-    return !entry.area().isKnown() && entry.millis() >= press - EARLY_MILLIS;
+  /**
+   * The entry that came alive next to when the button went down, of those that did not know where
+   * they are: a menu that was gone before it could be asked, or is only just being shown.
+   */
+  private Optional<Alive<T>> nearest(long press) {
+    Optional<Alive<T>> best = Optional.empty();
+    for (Event<T> event : events) {
+      if (event instanceof Alive<T> a
+          && a.alive()
+          && !a.area().isKnown()
+          && a.millis() >= press - EARLY_MILLIS
+          && a.millis() <= press + LATE_MILLIS
+          && best.filter(b -> away(b, press) <= away(a, press)).isEmpty()) {
+        best = Optional.of(a);
+      }
+    }
+    return best;
+  }
+
+  private static long away(Event<?> event, long press) {
+    return Math.abs(event.millis() - press);
   }
 
   private static boolean isClosedBy(Event<?> event, long press) {

@@ -53,8 +53,9 @@ public final class PauseGesture {
   }
 
   private static boolean runs(Environment environment, Machine machine) {
-    return environment.kind() instanceof Application a
-        && a.platforms().contains(machine.platform());
+    return machine.application().equals(Optional.of(environment.id()))
+        || (environment.kind() instanceof Application a
+            && a.platforms().contains(machine.platform()));
   }
 
   private static Optional<String> taken(
