@@ -34,7 +34,7 @@ public final class MenuTrail<T> {
   /** Where something is on the screen, in pixels. */
   public record Area(int x, int y, int width, int height) {
     /** Whether it is anywhere: what is not shown has no extent, or is told to be far outside. */
-    boolean isKnown() {
+    public boolean isKnown() {
       return width > 1 && height > 1 && x > NOWHERE && y > NOWHERE;
     }
 
@@ -67,11 +67,14 @@ public final class MenuTrail<T> {
     }
   }
 
-  /** A menu has closed. */
-  public record Gone<T>(long millis, T menu) implements Event<T> {}
+  /** A menu has closed, or an entry of it is not shown any more. */
+  public record Gone<T>(long millis, T what) implements Event<T> {}
 
   /** A window has come to the front, so that no menu is open. */
   public record Front<T>(long millis) implements Event<T> {}
+
+  /** A button went down, wherever. */
+  public record Press<T>(long millis) implements Event<T> {}
 
   /** What a click did to menus. */
   public sealed interface Answer<T> {}
@@ -124,8 +127,9 @@ public final class MenuTrail<T> {
   }
 
   /**
-   * The entry that came alive next to when the button went down, of those that did not know where
-   * they are: a menu that was gone before it could be asked, or is only just being shown.
+   * The entry that came alive next to when this button went down, rather than to another time, of
+   * those that did not know where they are: a menu that was gone before it could be asked, or is
+   * only just being shown.
    */
   private Optional<Alive<T>> nearest(long press) {
     Optional<Alive<T>> best = Optional.empty();
@@ -135,7 +139,9 @@ public final class MenuTrail<T> {
           && !a.area().isKnown()
           && a.millis() >= press - EARLY_MILLIS
           && a.millis() <= press + LATE_MILLIS
-          && best.filter(b -> away(b, press) <= away(a, press)).isEmpty()) {
+          && best.filter(b -> away(b, press) <= away(a, press)).isEmpty()
+          && events.stream()
+              .noneMatch(e -> e instanceof Press<T> p && away(p, a.millis()) < away(a, press))) {
         best = Optional.of(a);
       }
     }
@@ -146,17 +152,25 @@ public final class MenuTrail<T> {
     return Math.abs(event.millis() - press);
   }
 
-  private static boolean isClosedBy(Event<?> event, long press) {
-    return event instanceof Gone<?>
+  /** A menu that goes after the next click goes by that one. */
+  private boolean isClosedBy(Event<T> event, long press) {
+    return event instanceof Gone<T>
         && event.millis() >= press - SAME_MILLIS
-        && event.millis() <= press + GONE_MILLIS;
+        && event.millis() <= press + GONE_MILLIS
+        && events.stream()
+            .noneMatch(
+                e ->
+                    e instanceof Press<T>
+                        && e.millis() > press
+                        && e.millis() - SAME_MILLIS <= event.millis());
   }
 
   private static <T> boolean ends(Event<T> event, Alive<T> entry) {
     return switch (event) {
       case Alive<T> a -> !a.alive() && a.item().equals(entry.item());
-      case Gone<T> g -> entry.above().contains(g.menu());
+      case Gone<T> g -> g.what().equals(entry.item()) || entry.above().contains(g.what());
       case Front<T> _ -> true;
+      case Press<T> _ -> false;
     };
   }
 }

@@ -149,6 +149,11 @@ class MenuTrailTest {
     trail.take(new Alive<>(1000, "3", List.of(MENU), false, nowhere, true));
     assertThat(said(trail.at(995, on("3")))).isEqualTo("3");
     assertThat(said(trail.at(1100, on("3")))).isEqualTo("nothing");
+    // It belongs to the click that it is nearest to.
+    trail.take(new MenuTrail.Press<>(900));
+    trail.take(new MenuTrail.Press<>(995));
+    assertThat(said(trail.at(900, on("3")))).isEqualTo("nothing");
+    assertThat(said(trail.at(995, on("3")))).isEqualTo("3");
   }
 
   @AfterContainer

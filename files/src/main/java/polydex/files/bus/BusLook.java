@@ -61,6 +61,18 @@ final class BusLook {
     return bus.property(target, ACCESSIBLE, "ChildCount").number();
   }
 
+  /** Where something is on the screen. */
+  Area area(Target target) throws FileProblem, Silent {
+    return area(bus.call(target, COMPONENT, "GetExtents", SCREEN));
+  }
+
+  private static Area area(Call extents) throws Silent {
+    int[] where = extents.numbers();
+    return where.length == 4
+        ? new Area(where[0], where[1], where[2], where[3])
+        : new Area(0, 0, 0, 0);
+  }
+
   /** What something is, and all around it up to its window. */
   Described describe(Target target) throws FileProblem, Silent {
     Call extents = bus.call(target, COMPONENT, "GetExtents", SCREEN);
@@ -117,12 +129,10 @@ final class BusLook {
     boolean active = false;
     for (int i = 0; i < windows.size(); i++) {
       int state = state(states.get(i));
-      int[] a = areas.get(i).numbers();
       boolean there =
           (state & SHOWING) != 0
               && FRAMES.contains(roles.get(i).number())
-              && a.length == 4
-              && new Area(a[0], a[1], a[2], a[3]).contains(new Spot(x, y));
+              && area(areas.get(i)).contains(new Spot(x, y));
       if (there && (best.isEmpty() || !active)) {
         best = Optional.of(windows.get(i));
         active = (state & ACTIVE) != 0;

@@ -60,6 +60,11 @@ record Described(Part part, List<Part> above, Area area) {
     }
   }
 
+  /** The same at another place. */
+  Described at(Area other) {
+    return new Described(part, above, other);
+  }
+
   /** Whether it stands in a menu or a bar of menus, and can be chosen there. */
   boolean isInMenu() {
     return part.isEntry() && above.stream().anyMatch(p -> p.isMenu() || p.role() == MENU_BAR);

@@ -36,11 +36,27 @@ public final class ScreenEars implements AutoCloseable {
   private static final Set<String> STATES = Set.of("focused", "selected", "showing");
   private static final int MOST_WAITING = 2000;
   private static final int MOST_ALIVE = 200;
+  private static final int MOST_SHOWN = 2000;
 
   /** So deep, at most, lies what is on a button. */
   private static final int ON_A_CONTROL = 3;
 
   private static final long PROGRAMS_MILLIS = 2000;
+
+  /** The entries that were put in last; those before are forgotten. */
+  private static final class Latest<K, V> extends LinkedHashMap<K, V> {
+    private static final long serialVersionUID = 1;
+    private final int most;
+
+    Latest(int most) {
+      this.most = most;
+    }
+
+    @Override
+    protected boolean removeEldestEntry(Map.Entry<K, V> eldest) {
+      return size() > most;
+    }
+  }
 
   /** Something that was told, and when. */
   private record Told(long millis, Signal signal) {}
@@ -52,16 +68,11 @@ public final class ScreenEars implements AutoCloseable {
   private final BlockingQueue<Told> waiting = new LinkedBlockingQueue<>(MOST_WAITING);
   private final MenuTrail<Target> trail = new MenuTrail<>();
 
-  /** What came alive lately, as it described itself then; those longest ago are forgotten. */
-  private final Map<Target, Described> alive =
-      new LinkedHashMap<>() {
-        private static final long serialVersionUID = 1;
+  /** What came alive lately, as it described itself then. */
+  private final Map<Target, Described> alive = new Latest<>(MOST_ALIVE);
 
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Target, Described> eldest) {
-          return size() > MOST_ALIVE;
-        }
-      };
+  /** Where entries of menus were last. */
+  private final Map<Target, MenuTrail.Area> shown = new Latest<>(MOST_SHOWN);
 
   private final SecretFields secrets;
   private final Thread thread;
@@ -132,7 +143,9 @@ public final class ScreenEars implements AutoCloseable {
       boolean on = told.signal().number(1) != 0;
       switch (told.signal().text(0)) {
         case "showing" -> {
-          if (!on) {
+          if (on) {
+            shown(source);
+          } else {
             hidden(told.millis(), source);
           }
         }
@@ -164,7 +177,8 @@ public final class ScreenEars implements AutoCloseable {
     if (!part.isEntry()) {
       return false;
     }
-    Described described = look.describe(source);
+    Described told = look.describe(source);
+    Described described = told.at(shown.getOrDefault(source, told.area()));
     if (!described.isInMenu()) {
       return false;
     }
@@ -187,11 +201,26 @@ public final class ScreenEars implements AutoCloseable {
         on);
   }
 
+  /** Where an entry is while its menu is open: a moment later that may be gone. */
+  private void shown(Target source) throws FileProblem, Silent {
+    if (new Described.Part(source, look.role(source), "").isEntry()) {
+      MenuTrail.Area area = look.area(source);
+      if (area.isKnown()) {
+        shown.put(source, area);
+      }
+    }
+  }
+
   private void hidden(long millis, Target source) throws FileProblem, Silent {
-    Described.Part part = new Described.Part(source, look.role(source), "");
-    if (part.isMenu()) {
+    boolean entry = shown.containsKey(source);
+    if (entry || new Described.Part(source, look.role(source), "").isMenu()) {
       put(new MenuTrail.Gone<>(millis, source));
     }
+  }
+
+  /** A button went down: what comes alive then belongs to that click rather than to another. */
+  public void pressed(long millis) {
+    put(new MenuTrail.Press<>(millis));
   }
 
   private void put(MenuTrail.Event<Target> event) {

@@ -228,6 +228,9 @@ public final class SessionRecorder implements Recorder {
     }
     if (!paused) {
       look(event).ifPresent(toLook::offer);
+      if (event instanceof HandEvent.ButtonDown) {
+        ears.ifPresent(e -> e.pressed(event.millis()));
+      }
     }
     synchronized (reader) {
       reader.take(event);

@@ -245,6 +245,7 @@ class SessionRecorderTest {
     desk.hands("type", "--delay", "25", "Orion nebula 47 qxz");
     assertThat(desk.characters() - before).isEqualTo(19);
     desk.hands("key", "ctrl+shift+F5");
+    Thread.sleep(500); // what comes just before a secret is taken for a part of it
     click("secret");
     Thread.sleep(200);
     desk.hands("type", "--delay", "25", "Betelgeuse");
@@ -263,9 +264,10 @@ class SessionRecorderTest {
     click("name");
     Thread.sleep(400);
     desk.hands("type", "--delay", "25", "Vega");
+    desk.hands("key", "ctrl+F5");
     List<Line> lines = lines();
     assertThat(lines.stream().filter(l -> l.device().equals("keyboard")).map(Line::input))
-        .containsExactly("typed 19", "Ctrl+Shift+F5", "typed 4");
+        .containsExactly("typed 19", "Ctrl+Shift+F5", "typed 4", "Ctrl+F5");
     String memory = Files.readString(dump, StandardCharsets.ISO_8859_1);
     for (String word : List.of("Orion", "nebula", "qxz", "Betelgeuse", "ORION", "orion")) {
       String wide = word.chars().mapToObj(c -> (char) c + "\0").collect(Collectors.joining());
