@@ -128,7 +128,7 @@ class SessionRecorderTest {
   void clicksAreKnownByNameAndPath() throws Exception {
     Random random = new Random(22);
     List<String> expected = new ArrayList<>();
-    for (int i = 0; i < 150; i++) {
+    for (int i = 0; i < 100; i++) {
       boolean slowly = random.nextInt(5) == 0;
       switch (random.nextInt(10)) {
         case 0, 1 ->
