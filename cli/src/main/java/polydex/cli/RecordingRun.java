@@ -13,6 +13,7 @@ import polydex.files.computer.Surroundings;
 import polydex.files.log.EventWriter;
 import polydex.files.recorder.RecordingChoices;
 import polydex.files.recorder.RecordingMark;
+import polydex.files.recorder.ScreenSign;
 import polydex.files.recorder.SessionRecorder;
 import polydex.files.store.Store;
 import polydex.files.store.StoreLine;
@@ -37,6 +38,7 @@ final class RecordingRun {
   private final Recogniser recogniser;
   private final LogIntake intake;
   private final Map<Recognised.How, Long> how = new EnumMap<>(Recognised.How.class);
+  private volatile Optional<ScreenSign> sign = Optional.empty();
   private boolean paused;
   private final Ending end;
   private long events;
@@ -76,7 +78,9 @@ final class RecordingRun {
         if (!recorder.remark().isEmpty()) {
           say(recorder.remark());
         }
+        sign = ScreenSign.show("Polydex is recording. %s pauses".formatted(choices.pause()));
         end.await(time.orElse(Duration.ofDays(3650)));
+        sign.ifPresent(ScreenSign::close);
       }
       line.write(s -> s.setting(RecordingMark.SETTING, RecordingMark.ended()));
     }
@@ -96,9 +100,12 @@ final class RecordingRun {
     paused = !paused;
     if (paused) {
       recorder.pause();
+      sign.ifPresent(s -> s.say("Polydex is paused. %s goes on".formatted(choices.pause()), false));
       say("Paused; nothing is noted. %s goes on.".formatted(choices.pause()));
     } else {
       recorder.resume();
+      sign.ifPresent(
+          s -> s.say("Polydex is recording. %s pauses".formatted(choices.pause()), true));
       say("Recording again.");
     }
   }

@@ -166,6 +166,8 @@ public final class Shell implements Navigation {
             window -> {
               if (window != null) {
                 window.focusedProperty().addListener((_, _, _) -> capture.reset());
+                window.focusedProperty().addListener((_, _, now) -> desk.recording().inFront(now));
+                desk.recording().inFront(window.isFocused());
               }
             });
     go(today);

@@ -413,6 +413,8 @@ class MouseWindowTest extends InWindow {
     int before = stored().size();
     person.keys("Alt+M");
     person.keys("F9");
+    person.untilShown("Record what hands do");
+    person.keys("4");
     person.untilShown("Play a simulated day");
     person.keys("4");
     person.untilShown("● Recording a simulated day");

@@ -21,7 +21,6 @@ import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.state.Recording;
-import polydex.files.demo.SimulatedRecorder;
 import polydex.keys.Gesture;
 import polydex.log.Deed;
 import polydex.log.LogEvent;
@@ -38,38 +37,28 @@ public final class LiveView extends VBox {
   /** New events are drawn no oftener; each is seen within a tenth of a second all the same. */
   private static final Duration REST = Duration.millis(20);
 
-  private static final long SEED = 1;
-
-  /** So many seconds of the simulated day in one. */
-  private record Speed(String title, double times) {}
-
-  private static final List<Speed> SPEEDS =
-      List.of(
-          new Speed("as fast as the day itself", 1),
-          new Speed("ten times as fast", 10),
-          new Speed("a minute in a second", 60),
-          new Speed("an hour in six seconds", 600));
-
   private final Desk desk;
   private final PauseTransition rest = new PauseTransition(REST);
   private final Label summary = Texts.words("");
   private final ListView<LogEvent> list;
+  private final Label nothing;
+  private final RecordingStart start;
   private Recogniser recogniser;
 
   /** An empty view. */
   public LiveView(Desk desk) {
     this.desk = desk;
+    start =
+        new RecordingStart(
+            desk, () -> recogniser = Knowledge.recogniser(desk.session().workspace().get()));
     recogniser = Knowledge.recogniser(desk.session().workspace().get());
-    list =
-        Lists.of(
-            "What was recorded last",
-            this::row,
-            e -> e.deed().target(),
-            desk.keyed(
-                Texts.quiet(
-                    "Nothing is being recorded. {RECORD_BEGIN_OR_END} plays a simulated day into the log, at a speed that"
-                        + " you choose. A real recorder of your own can hand over a file under"
-                        + " {LOG_OPEN}.")));
+    nothing =
+        desk.keyed(
+            Texts.quiet(
+                "Nothing is being recorded. {RECORD_BEGIN_OR_END} records what your hands do on"
+                    + " this computer, or plays a simulated day. A recorder of your own can hand"
+                    + " over a file under {LOG_OPEN}."));
+    list = Lists.of("What was recorded last", this::row, e -> e.deed().target(), nothing);
     summary.getStyleClass().add("live-summary");
     rest.setOnFinished(_ -> refresh());
     desk.narrow().addListener((_, _, _) -> list.refresh());
@@ -95,23 +84,9 @@ public final class LiveView extends VBox {
         KeyCommand.of(OwnKey.PAUSE, "Pause or go on", desk.recording()::pauseOrGoOn));
   }
 
-  /** Asks how fast, and begins. */
+  /** Asks what is to be recorded, and begins. */
   public void begin() {
-    desk.dialogs()
-        .choose(
-            "Play a simulated day",
-            SPEEDS,
-            Speed::title,
-            speed -> {
-              recogniser = Knowledge.recogniser(desk.session().workspace().get());
-              desk.recording()
-                  .start(
-                      new SimulatedRecorder(
-                          desk.session().workspace().get(),
-                          desk.session().clock(),
-                          speed.times(),
-                          SEED));
-            });
+    start.ask();
   }
 
   /** Shows what there is a moment later, and what comes until then with it. */
@@ -137,6 +112,10 @@ public final class LiveView extends VBox {
               "Paused at %,d events. Nothing is kept of what happens now."
                   .formatted(recording.count());
         });
+    list.setPlaceholder(
+        recording.state().get() == Recording.State.OFF
+            ? nothing
+            : Texts.quiet("Nothing has come in yet."));
     list.getItems().setAll(recording.last().stream().limit(SHOWN).toList());
   }
 

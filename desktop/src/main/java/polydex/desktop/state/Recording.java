@@ -10,6 +10,8 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import polydex.files.recorder.RecordingMark;
+import polydex.files.recorder.ScreenSign;
 import polydex.log.LogEvent;
 import polydex.log.LogIntake;
 import polydex.log.LogLine;
@@ -42,12 +44,21 @@ public final class Recording {
   private final AtomicBoolean told = new AtomicBoolean();
   private final Deque<LogEvent> last = new ArrayDeque<>();
   private Optional<Running> running = Optional.empty();
+  private Optional<ScreenSign> sign = Optional.empty();
+  private Optional<String> keys = Optional.empty();
+  private boolean inFront;
   private volatile boolean open;
   private long count;
 
-  /** None yet. */
+  /** None yet; of one that nobody ended it is said that it was cut. */
   public Recording(Session session) {
     this.session = session;
+    String mark = session.setting(RecordingMark.SETTING).orElse("");
+    if (!mark.isEmpty()) {
+      session.setting(RecordingMark.SETTING, RecordingMark.ended());
+      session.newest(
+          newest -> RecordingMark.cut(mark, newest, session.zone()).ifPresent(session::say));
+    }
   }
 
   /** Whether and how a recorder is at work. */
@@ -72,7 +83,24 @@ public final class Recording {
 
   /** Begins; what was at work before is stopped. */
   public void start(Recorder recorder) {
+    start(recorder, Optional.empty());
+  }
+
+  /**
+   * Begins, with a sign on the screen that stays while another window is in front.
+   *
+   * @param pause the keys that pause it there
+   */
+  public void start(Recorder recorder, String pause) {
+    start(recorder, Optional.of(pause));
+  }
+
+  private void start(Recorder recorder, Optional<String> pause) {
     stop();
+    session.setting(RecordingMark.SETTING, RecordingMark.begun(session.now()));
+    keys = pause;
+    sign = pause.flatMap(p -> ScreenSign.show(signed(p, true)));
+    inFront(inFront);
     String title = "Record " + recorder.title();
     running = Optional.of(new Running(recorder, session.newBatch(title), recorder.title()));
     count = 0;
@@ -84,6 +112,22 @@ public final class Recording {
     recorder.start(line -> take(intake, line));
     state.set(State.RECORDING);
     session.say("Recording %s. {PAUSE} pauses it.".formatted(recorder.title()));
+  }
+
+  private static String signed(String pause, boolean recording) {
+    return recording
+        ? "Polydex is recording. %s pauses".formatted(pause)
+        : "Polydex is paused. %s goes on".formatted(pause);
+  }
+
+  /** Whether the window is in front, which shows by itself that something is recorded. */
+  public void inFront(boolean isInFront) {
+    inFront = isInFront;
+    sign.ifPresent(s -> s.hidden(isInFront));
+  }
+
+  private void sign(boolean recording) {
+    sign.ifPresent(s -> keys.ifPresent(k -> s.say(signed(k, recording), recording)));
   }
 
   /** On the recorder's thread. What comes while it is paused is dropped, whoever sends it. */
@@ -125,12 +169,21 @@ public final class Recording {
       open = false;
       running.get().recorder().pause();
       state.set(State.PAUSED);
+      sign(false);
       session.say("The recording is paused; nothing is kept of what happens now. {PAUSE} goes on.");
     } else {
       open = true;
       running.get().recorder().resume();
       state.set(State.RECORDING);
+      sign(true);
       session.say("Recording again. {PAUSE} pauses.");
+    }
+  }
+
+  /** Ends it if this one is still at work. */
+  public void stop(Recorder recorder) {
+    if (running.filter(r -> r.recorder() == recorder).isPresent()) {
+      stop();
     }
   }
 
@@ -141,6 +194,9 @@ public final class Recording {
           open = false;
           r.recorder().close();
           arrive();
+          sign.ifPresent(ScreenSign::close);
+          sign = Optional.empty();
+          session.setting(RecordingMark.SETTING, RecordingMark.ended());
           running = Optional.empty();
           state.set(State.OFF);
           String title = "Record %s, %,d events".formatted(r.title(), count);

@@ -677,6 +677,11 @@ public final class Session implements AutoCloseable {
     ask(s -> s.changedSince(moment), to, failed);
   }
 
+  /** When the newest event of the mouse log happened, if there is one. */
+  public void newest(Consumer<Optional<Instant>> to) {
+    ask(Store::newest, to, _ -> {});
+  }
+
   /** The keys that the program's commands have in this file. */
   public OwnKeys ownKeys() {
     return ownKeys;

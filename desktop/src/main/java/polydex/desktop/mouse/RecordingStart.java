@@ -1,0 +1,231 @@
+package polydex.desktop.mouse;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeSet;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import javafx.animation.PauseTransition;
+import javafx.application.Platform;
+import javafx.util.Duration;
+import polydex.desktop.desk.Desk;
+import polydex.desktop.state.Beside;
+import polydex.desktop.state.Recording;
+import polydex.files.computer.Surroundings;
+import polydex.files.demo.SimulatedRecorder;
+import polydex.files.recorder.RecordingChoices;
+import polydex.files.recorder.SessionRecorder;
+import polydex.hands.PauseGesture;
+import polydex.keys.Gesture;
+import polydex.keys.GestureSyntaxException;
+import polydex.person.Knowledge;
+import polydex.route.Setup;
+import polydex.workspace.Workspace;
+
+/**
+ * Asks what is to be recorded and how, and begins: what hands do on this computer, or a simulated
+ * day. Which applications are left out and which gesture pauses is kept in the file.
+ */
+final class RecordingStart {
+  private static final Pattern COMMAS = Pattern.compile("\\s*,\\s*");
+  private static final long SEED = 1;
+
+  /** So many seconds of the simulated day in one. */
+  private record Speed(String title, double times) {}
+
+  private static final List<Speed> SPEEDS =
+      List.of(
+          new Speed("as fast as the day itself", 1),
+          new Speed("ten times as fast", 10),
+          new Speed("a minute in a second", 60),
+          new Speed("an hour in six seconds", 600));
+
+  /** Something that can be chosen. */
+  private record Choice(String title, Runnable act) {}
+
+  private final Desk desk;
+  private final Runnable begins;
+  private final Beside beside = new Beside("recorder");
+
+  /**
+   * Nothing asked yet.
+   *
+   * @param begins told just before a recording begins
+   */
+  RecordingStart(Desk desk, Runnable begins) {
+    this.desk = desk;
+    this.begins = begins;
+  }
+
+  private RecordingChoices choices() {
+    return RecordingChoices.of(
+        Map.of(
+            RecordingChoices.PAUSE,
+            desk.session().setting(RecordingChoices.PAUSE).orElse(PauseGesture.USUAL.toString()),
+            RecordingChoices.LEFT_OUT,
+            desk.session().setting(RecordingChoices.LEFT_OUT).orElse("")));
+  }
+
+  /** Asks what is to be recorded. */
+  void ask() {
+    RecordingChoices now = choices();
+    List<Choice> all = new ArrayList<>();
+    all.add(new Choice("This computer, until I end it", () -> here(Optional.empty())));
+    all.add(new Choice("This computer, for an hour", () -> here(Optional.of(Duration.hours(1)))));
+    all.add(
+        new Choice("This computer, for four hours", () -> here(Optional.of(Duration.hours(4)))));
+    all.add(new Choice("A simulated day, to see how it goes", this::simulated));
+    all.add(
+        new Choice(
+            now.leftOut().isEmpty()
+                ? "First leave applications out …"
+                : "Left out: %s …".formatted(String.join(", ", now.leftOut())),
+            this::leaveOut));
+    all.add(
+        new Choice(
+            "Keys that pause it, in any window: %s …".formatted(now.pause()), this::choosePause));
+    desk.dialogs()
+        .choose(
+            "Record what hands do",
+            "What is typed is counted and never kept. While a field for a password has the focus,"
+                + " nothing is noted at all.",
+            all,
+            Choice::title,
+            c -> c.act().run());
+  }
+
+  private void leaveOut() {
+    desk.dialogs()
+        .ask(
+            "Leave applications out",
+            "Their titles, with commas between",
+            String.join(", ", choices().leftOut()),
+            said -> {
+              TreeSet<String> titles = new TreeSet<>(List.of(COMMAS.split(said)));
+              titles.removeIf(String::isBlank);
+              desk.session()
+                  .setting(
+                      RecordingChoices.LEFT_OUT,
+                      new RecordingChoices(choices().pause(), titles).leftOutLines());
+              ask();
+            });
+  }
+
+  private void choosePause() {
+    Optional<Setup> setup = setup();
+    if (setup.isEmpty()) {
+      return;
+    }
+    Workspace workspace = desk.session().workspace().get();
+    beside.ask(
+        _ -> {
+          Optional<String> usual =
+              PauseGesture.problem(workspace.world(), setup.get(), PauseGesture.USUAL);
+          return Stream.concat(
+                  Stream.of(PauseGesture.USUAL).filter(_ -> usual.isEmpty()),
+                  PauseGesture.free(workspace.world(), setup.get(), 6, () -> false).stream())
+              .map(Gesture::toString)
+              .toList();
+        },
+        free ->
+            desk.dialogs()
+                .chooseOrWrite(
+                    "Pause with which keys?",
+                    "Whoever has the focus gets them as well, so nothing may be bound to them. These"
+                        + " are free on this computer; you can write others.",
+                    free,
+                    this::pauseWith),
+        desk.session()::problem);
+  }
+
+  private void pauseWith(String written) {
+    Gesture gesture;
+    try {
+      gesture = Gesture.parse(written);
+    } catch (GestureSyntaxException e) {
+      desk.session().problem(e.getMessage());
+      return;
+    }
+    Optional<String> problem = problem(gesture);
+    if (problem.isPresent()) {
+      desk.session().problem(problem.get());
+      return;
+    }
+    desk.session().setting(RecordingChoices.PAUSE, gesture.toString());
+    ask();
+  }
+
+  private Optional<String> problem(Gesture gesture) {
+    return setup()
+        .flatMap(s -> PauseGesture.problem(desk.session().workspace().get().world(), s, gesture));
+  }
+
+  private Optional<Setup> setup() {
+    Optional<Setup> setup = desk.session().workspace().get().setup();
+    if (setup.isEmpty()) {
+      desk.session()
+          .problem("There is no setup yet. Make one of this computer under Setups first.");
+    }
+    return setup;
+  }
+
+  private void here(Optional<Duration> time) {
+    Optional<Setup> setup = setup();
+    if (setup.isEmpty()) {
+      return;
+    }
+    Workspace workspace = desk.session().workspace().get();
+    RecordingChoices choices = choices();
+    Optional<String> problem = problem(choices.pause());
+    if (problem.isPresent()) {
+      desk.session().problem(problem.get() + " Choose other keys that pause.");
+      return;
+    }
+    desk.session().say("Beginning to listen …");
+    beside.ask(
+        _ ->
+            SessionRecorder.of(
+                Surroundings.here(),
+                SessionRecorder.Wishes.of(
+                    workspace.world(), setup.get(), choices.leftOut(), choices.pause()),
+                Knowledge.recogniser(workspace)),
+        recorder -> begin(recorder, choices.pause(), time),
+        desk.session()::problem);
+  }
+
+  private void begin(SessionRecorder recorder, Gesture pause, Optional<Duration> time) {
+    Recording recording = desk.recording();
+    recorder.whenPauseAsked(() -> Platform.runLater(recording::pauseOrGoOn));
+    begins.run();
+    recording.start(recorder, pause.toString());
+    if (!recorder.remark().isEmpty()) {
+      desk.session().problem(recorder.remark());
+    }
+    time.ifPresent(
+        t -> {
+          PauseTransition over = new PauseTransition(t);
+          over.setOnFinished(_ -> recording.stop(recorder));
+          over.play();
+        });
+  }
+
+  private void simulated() {
+    desk.dialogs()
+        .choose(
+            "Play a simulated day",
+            SPEEDS,
+            Speed::title,
+            speed -> {
+              begins.run();
+              desk.recording()
+                  .start(
+                      new SimulatedRecorder(
+                          desk.session().workspace().get(),
+                          desk.session().clock(),
+                          speed.times(),
+                          SEED));
+            });
+  }
+}
