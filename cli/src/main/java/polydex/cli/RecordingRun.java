@@ -71,6 +71,7 @@ final class RecordingRun {
                   Knowledge.recogniser(workspace))) {
         line.write(s -> s.setting(RecordingMark.SETTING, RecordingMark.begun(Instant.now())));
         recorder.whenPauseAsked(() -> pauseOrGoOn(recorder));
+        sign = ScreenSign.show("Polydex is recording. %s pauses".formatted(choices.pause()));
         recorder.start(l -> take(l, writer));
         say(
             "Recording %s into %s. %s pauses and goes on; Ctrl+C ends."
@@ -78,7 +79,6 @@ final class RecordingRun {
         if (!recorder.remark().isEmpty()) {
           say(recorder.remark());
         }
-        sign = ScreenSign.show("Polydex is recording. %s pauses".formatted(choices.pause()));
         end.await(time.orElse(Duration.ofDays(3650)));
         sign.ifPresent(ScreenSign::close);
       }

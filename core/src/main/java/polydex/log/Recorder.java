@@ -18,7 +18,10 @@ public interface Recorder extends AutoCloseable {
    */
   void start(Consumer<LogLine> to);
 
-  /** Hands nothing on until {@link #resume}, and remembers nothing of what happens meanwhile. */
+  /**
+   * Notes nothing until {@link #resume}, and remembers nothing of what happens meanwhile. What was
+   * done before may still be handed on.
+   */
   void pause();
 
   /** Goes on after {@link #pause}. */

@@ -1,5 +1,6 @@
 package polydex.desktop.state;
 
+import java.time.Instant;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
@@ -47,7 +48,10 @@ public final class Recording {
   private Optional<ScreenSign> sign = Optional.empty();
   private Optional<String> keys = Optional.empty();
   private boolean inFront;
-  private volatile boolean open;
+
+  /** What was done from then on is not kept. */
+  private volatile Instant until = Instant.MIN;
+
   private long count;
 
   /** None yet; of one that nobody ended it is said that it was cut. */
@@ -105,7 +109,7 @@ public final class Recording {
     running = Optional.of(new Running(recorder, session.newBatch(title), recorder.title()));
     count = 0;
     last.clear();
-    open = true;
+    until = Instant.MAX;
     LogIntake intake =
         new LogIntake(
             session.zone(), session.now(), Knowledge.recogniser(session.workspace().get()));
@@ -130,9 +134,10 @@ public final class Recording {
     sign.ifPresent(s -> keys.ifPresent(k -> s.say(signed(k, recording), recording)));
   }
 
-  /** On the recorder's thread. What comes while it is paused is dropped, whoever sends it. */
+  /** On the recorder's thread. What is done while it is paused is dropped, whoever sends it. */
   private void take(LogIntake intake, LogLine line) {
-    if (open && intake.take(line) instanceof LogIntake.Event(LogEvent event)) {
+    if (intake.take(line) instanceof LogIntake.Event(LogEvent event)
+        && event.at().isBefore(until)) {
       waiting.add(event);
       if (told.compareAndSet(false, true)) {
         Platform.runLater(this::arrive);
@@ -166,13 +171,13 @@ public final class Recording {
       return;
     }
     if (state.get() == State.RECORDING) {
-      open = false;
+      until = session.now();
       running.get().recorder().pause();
       state.set(State.PAUSED);
       sign(false);
       session.say("The recording is paused; nothing is kept of what happens now. {PAUSE} goes on.");
     } else {
-      open = true;
+      until = Instant.MAX;
       running.get().recorder().resume();
       state.set(State.RECORDING);
       sign(true);
@@ -191,7 +196,7 @@ public final class Recording {
   public void stop() {
     running.ifPresent(
         r -> {
-          open = false;
+          until = session.now();
           r.recorder().close();
           arrive();
           sign.ifPresent(ScreenSign::close);

@@ -9,11 +9,11 @@ import java.awt.FontMetrics;
 import java.awt.Graphics;
 import java.awt.Graphics2D;
 import java.awt.GraphicsEnvironment;
-import java.awt.HeadlessException;
 import java.awt.Rectangle;
 import java.awt.RenderingHints;
 import java.awt.Window;
 import java.awt.image.BufferedImage;
+import java.lang.reflect.InvocationTargetException;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
 
@@ -48,8 +48,9 @@ public final class ScreenSign implements AutoCloseable {
     } catch (InterruptedException _) {
       Thread.currentThread().interrupt();
       return Optional.empty();
-    } catch (HeadlessException | AWTError | java.lang.reflect.InvocationTargetException _) {
-      return Optional.empty(); // there is none
+    } catch (RuntimeException | InvocationTargetException | AWTError | LinkageError _) {
+      // No screen, no fonts, a runtime without windows, or the program is just ending.
+      return Optional.empty();
     }
   }
 

@@ -266,7 +266,7 @@ public final class SessionRecorder implements Recorder {
     try {
       while (!closed) {
         Look next = toLook.poll(1, TimeUnit.SECONDS);
-        if (next != null && !paused) {
+        if (next != null) {
           saw(next);
         }
       }
@@ -348,7 +348,7 @@ public final class SessionRecorder implements Recorder {
     boolean secret =
         ears.filter(e -> e.isSecret(what.millis(), until(what) + MenuTrail.LATE_MILLIS, !keys))
             .isPresent();
-    if (secret || paused) {
+    if (secret) {
       return;
     }
     Seen about = about(what);
@@ -392,22 +392,19 @@ public final class SessionRecorder implements Recorder {
 
   @Override
   public void pause() {
-    paused = true;
-    forget();
-  }
-
-  private void forget() {
     synchronized (reader) {
+      reader.end();
+      paused = true;
       reader.forget();
     }
-    done.clear();
-    toLook.clear();
   }
 
   @Override
   public void resume() {
-    forget();
-    paused = false;
+    synchronized (reader) {
+      reader.forget();
+      paused = false;
+    }
   }
 
   @Override
