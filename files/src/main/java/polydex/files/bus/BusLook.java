@@ -28,7 +28,6 @@ final class BusLook {
   private static final int MOST_WINDOWS = 60;
   private static final Set<Integer> FRAMES = Set.of(2, 9, 16, 19, 22, 23, 28, 41, 69);
 
-  private static final int TAB = 37;
   private static final int TABS = 38;
   private static final int ACTIVE = 1 << 1;
   private static final int SELECTED = 1 << 23;
@@ -148,11 +147,7 @@ final class BusLook {
           bus.call(at, COMPONENT, "GetAccessibleAtPoint", x, y, SCREEN)
               .target()
               .filter(t -> t.name().equals(window.name()) && !t.path().endsWith("/null"));
-      int role = role(at);
-      if (role == TAB) {
-        return at; // some say that what is on their page lies on them
-      }
-      Optional<Target> next = inner.isPresent() || role != TABS ? inner : page(at);
+      Optional<Target> next = inner.isPresent() || role(at) != TABS ? inner : page(at);
       if (next.isEmpty() || next.get().equals(at)) {
         return at;
       }

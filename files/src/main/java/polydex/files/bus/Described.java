@@ -16,6 +16,7 @@ record Described(Part part, List<Part> above, Area area) {
   private static final Set<Integer> MENUS = Set.of(33, 41);
   private static final int MENU_BAR = 34;
   private static final int MENU = 33;
+  private static final int TAB = 37;
   private static final Set<Integer> ENTRIES = Set.of(8, 35, 45);
   private static final Set<Integer> DIALOGS = Set.of(2, 16);
 
@@ -53,6 +54,10 @@ record Described(Part part, List<Part> above, Area area) {
   record Part(Target target, int role, String name) {
     boolean isMenu() {
       return MENUS.contains(role);
+    }
+
+    boolean isTab() {
+      return role == TAB;
     }
 
     boolean isEntry() {

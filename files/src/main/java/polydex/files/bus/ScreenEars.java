@@ -282,6 +282,12 @@ public final class ScreenEars implements AutoCloseable {
       boolean opens = what.opens(look.children(what.part().target()) > 0);
       return of(what, opens ? Seen.Sort.OPENS : Seen.Sort.ENTRY, unknown);
     }
+    // Some tabs say that what is on their page lies on them.
+    for (Described.Part part : what.above()) {
+      if (part.isTab() && look.area(part.target()).contains(spot)) {
+        return of(look.describe(part.target()), unknown);
+      }
+    }
     // A label or a picture on a button is the button.
     for (int i = 0; i < ON_A_CONTROL && i < what.above().size() && what.isOnSomething(); i++) {
       if (Described.sort(what.above().get(i)) == Seen.Sort.CONTROL) {

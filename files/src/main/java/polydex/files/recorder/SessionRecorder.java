@@ -29,6 +29,7 @@ import polydex.hands.MenuTrail;
 import polydex.hands.Seen;
 import polydex.hands.Sequences;
 import polydex.keys.Gesture;
+import polydex.keys.Modifier;
 import polydex.keys.Physical;
 import polydex.keys.PointerAct;
 import polydex.log.Interpreter;
@@ -54,7 +55,12 @@ public final class SessionRecorder implements Recorder {
   /** What it records, for the person. */
   public static final String TITLE = "this computer";
 
-  private static final long TICK_MILLIS = 40;
+  private static final long NEVER = Long.MIN_VALUE / 2;
+
+  /** While somebody types on, the focus is elsewhere at most so long unseen. */
+  private static final long FOCUS_MILLIS = 400;
+
+  private static final long TICK_MILLIS = 80;
   private static final int MOST_WAITING = 10_000;
   private static final int MOST_LOOKS = 1000;
 
@@ -125,6 +131,10 @@ public final class SessionRecorder implements Recorder {
   private final RecorderLock lock;
   private @Nullable InputHook hook;
   private Consumer<LogLine> to = _ -> {};
+
+  /** When somebody looked last at what has the focus; on the hook's thread. */
+  private long focusAt = NEVER;
+
   private volatile boolean paused;
   private volatile boolean closed;
 
@@ -237,12 +247,18 @@ public final class SessionRecorder implements Recorder {
     }
   }
 
-  private static Optional<Look> look(HandEvent event) {
+  /** What is to be looked at; while somebody types on, what has the focus only now and then. */
+  private Optional<Look> look(HandEvent event) {
     return switch (event) {
-      case HandEvent.KeyDown(long millis, int _, var _, var _) ->
-          Optional.of(new Look(millis, Optional.empty(), false));
-      case HandEvent.ButtonDown(long millis, int _, int x, int y) ->
-          Optional.of(new Look(millis, Optional.of(new Done.Spot(x, y)), true));
+      case HandEvent.KeyDown(long millis, int _, var _, Optional<Modifier> modifier) -> {
+        boolean old = modifier.isPresent() || millis - focusAt > FOCUS_MILLIS;
+        focusAt = modifier.isPresent() ? NEVER : old ? millis : focusAt;
+        yield old ? Optional.of(new Look(millis, Optional.empty(), false)) : Optional.empty();
+      }
+      case HandEvent.ButtonDown(long millis, int _, int x, int y) -> {
+        focusAt = NEVER;
+        yield Optional.of(new Look(millis, Optional.of(new Done.Spot(x, y)), true));
+      }
       case HandEvent.Wheel(long millis, int x, int y) ->
           Optional.of(new Look(millis, Optional.of(new Done.Spot(x, y)), false));
       default -> Optional.empty();
@@ -434,7 +450,7 @@ public final class SessionRecorder implements Recorder {
       reader.end();
     }
     try {
-      for (int i = 0; i < 40 && !done.isEmpty(); i++) {
+      for (int i = 0; i < 20 && !done.isEmpty(); i++) {
         Thread.sleep(TICK_MILLIS);
       }
       Thread.sleep(TICK_MILLIS);

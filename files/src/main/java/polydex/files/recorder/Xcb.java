@@ -13,6 +13,7 @@ import java.lang.foreign.MemorySegment;
 import java.lang.foreign.SymbolLookup;
 import java.lang.foreign.ValueLayout;
 import java.lang.invoke.MethodHandle;
+import java.lang.invoke.MethodType;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.Map;
@@ -48,8 +49,10 @@ final class Xcb implements AutoCloseable {
   private Xcb() {
     library = SymbolLookup.libraryLookup("libxcb.so.1", arena);
     free =
-        linker.downcallHandle(
-            linker.defaultLookup().find("free").orElseThrow(), FunctionDescriptor.ofVoid(ADDRESS));
+        spread(
+            linker.downcallHandle(
+                linker.defaultLookup().find("free").orElseThrow(),
+                FunctionDescriptor.ofVoid(ADDRESS)));
   }
 
   /**
@@ -104,12 +107,20 @@ final class Xcb implements AutoCloseable {
   }
 
   private MethodHandle handle(String name, FunctionDescriptor shape) {
-    return handles.computeIfAbsent(name, n -> linker.downcallHandle(library.findOrThrow(n), shape));
+    return handles.computeIfAbsent(
+        name, n -> spread(linker.downcallHandle(library.findOrThrow(n), shape)));
+  }
+
+  /** With all arguments in one array, made once: to do so at each call costs more than the call. */
+  private static MethodHandle spread(MethodHandle handle) {
+    return handle
+        .asSpreader(Object[].class, handle.type().parameterCount())
+        .asType(MethodType.methodType(Object.class, Object[].class));
   }
 
   private static Object invoke(MethodHandle handle, Object... arguments) {
     try {
-      return handle.invokeWithArguments(arguments);
+      return (Object) handle.invokeExact(arguments);
     } catch (Throwable e) {
       throw new IllegalStateException("A call of libxcb failed", e);
     }
