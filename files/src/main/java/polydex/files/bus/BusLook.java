@@ -45,6 +45,12 @@ final class BusLook {
     return bus.call(target, ACCESSIBLE, "GetRole").number();
   }
 
+  /** How the toolkit calls itself of the program that something is in. */
+  String toolkit(Target target) throws FileProblem, Silent {
+    Target program = new Target(target.name(), "/org/a11y/atspi/accessible/root");
+    return bus.property(program, "org.a11y.atspi.Application", "ToolkitName").text();
+  }
+
   /** Whether something has the focus, as it says itself. */
   boolean isFocused(Target target) throws FileProblem, Silent {
     return (state(bus.call(target, ACCESSIBLE, "GetState")) & FOCUSED) != 0;

@@ -74,6 +74,7 @@ public final class ScreenEars implements AutoCloseable {
   /** Where entries of menus were last. */
   private final Map<Target, MenuTrail.Area> shown = new Latest<>(MOST_SHOWN);
 
+  private final Map<String, String> toolkits = new Latest<>(MOST_ALIVE);
   private final SecretFields secrets;
   private final Thread thread;
   private Map<Integer, Running> programs = Map.of();
@@ -341,12 +342,14 @@ public final class ScreenEars implements AutoCloseable {
     return Optional.ofNullable(programs.get(process));
   }
 
-  private String toolkit(Target source) {
-    return programs.values().stream()
-        .filter(r -> r.bus().equals(source.name()))
-        .map(Running::toolkit)
-        .findFirst()
-        .orElse("");
+  /** How the toolkit calls itself that something was made with. */
+  private String toolkit(Target source) throws FileProblem, Silent {
+    String known = toolkits.get(source.name());
+    if (known == null) {
+      known = look.toolkit(source);
+      toolkits.put(source.name(), known);
+    }
+    return known;
   }
 
   /**

@@ -9,11 +9,14 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.ConcurrentLinkedDeque;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import polydex.boards.Layout;
 import polydex.boards.Presses;
 import polydex.files.FileProblem;
@@ -46,6 +49,8 @@ import polydex.route.World;
  * done once it is known what it was about, within {@value #KNOWN_MILLIS} ms.
  */
 public final class SessionRecorder implements Recorder {
+  private static final Logger LOG = LoggerFactory.getLogger(SessionRecorder.class);
+
   /** So long after it was done it is known what something was about. */
   static final long KNOWN_MILLIS = MenuTrail.GONE_MILLIS + 50;
 
@@ -61,6 +66,10 @@ public final class SessionRecorder implements Recorder {
   private static final long FOCUS_MILLIS = 400;
 
   private static final long TICK_MILLIS = 80;
+
+  /** What nobody could look at for so long is not told: it may be of an application left out. */
+  private static final long PATIENCE_MILLIS = 5000;
+
   private static final int MOST_WAITING = 10_000;
   private static final int MOST_LOOKS = 1000;
 
@@ -124,6 +133,10 @@ public final class SessionRecorder implements Recorder {
   private final HandLines lines;
   private final BlockingQueue<Look> toLook = new LinkedBlockingQueue<>(MOST_WAITING);
   private final BlockingQueue<Done> done = new LinkedBlockingQueue<>(MOST_WAITING);
+
+  /** When there was something to look at that nobody has looked at yet, in order. */
+  private final Deque<Long> unseen = new ConcurrentLinkedDeque<>();
+
   private final Deque<Saw> saw = new ArrayDeque<>();
   private final Thread looking = thread("looking", this::look);
   private final Thread telling = thread("telling", this::tell);
@@ -237,13 +250,20 @@ public final class SessionRecorder implements Recorder {
       return;
     }
     if (!paused) {
-      look(event).ifPresent(toLook::offer);
+      look(event).ifPresent(this::ask);
       if (event instanceof HandEvent.ButtonDown) {
         ears.ifPresent(e -> e.pressed(event.millis()));
       }
     }
     synchronized (reader) {
       reader.take(event);
+    }
+  }
+
+  private void ask(Look look) {
+    unseen.addLast(look.millis());
+    if (!toLook.offer(look)) {
+      unseen.removeLast(); // a flood; what is done then is told of what was seen before
     }
   }
 
@@ -283,7 +303,8 @@ public final class SessionRecorder implements Recorder {
       while (!closed) {
         Look next = toLook.poll(1, TimeUnit.SECONDS);
         if (next != null) {
-          saw(next);
+          guarded(() -> saw(next));
+          unseen.removeFirst();
         }
       }
     } catch (InterruptedException _) {
@@ -341,14 +362,29 @@ public final class SessionRecorder implements Recorder {
         }
         Done next = done.peek();
         while (next != null && until(next) + KNOWN_MILLIS <= now && !closed) {
+          boolean seen = isSeen(next);
+          if (!seen && now - until(next) < PATIENCE_MILLIS) {
+            break;
+          }
           done.poll();
-          tell(next);
+          if (seen) {
+            Done what = next;
+            guarded(() -> tell(what));
+          } else {
+            LOG.warn("Something was not told, since nobody could look at what it was about");
+          }
           next = done.peek();
         }
       }
     } catch (InterruptedException _) {
       Thread.currentThread().interrupt();
     }
+  }
+
+  /** Whether all was looked at that it may be about; or else it is not known whose it is. */
+  private boolean isSeen(Done what) {
+    Long oldest = unseen.peekFirst();
+    return oldest == null || oldest > until(what);
   }
 
   private static long until(Done what) {
@@ -390,6 +426,15 @@ public final class SessionRecorder implements Recorder {
           .orElse(under);
     }
     return ears.get().inMenu(what.millis(), pointed.from(), under.application()).orElse(under);
+  }
+
+  /** What goes wrong with one event must not end the recording. */
+  private static void guarded(Runnable one) {
+    try {
+      one.run();
+    } catch (RuntimeException e) {
+      LOG.error("While recording", e);
+    }
   }
 
   /** What was seen at a time, or else last before it. */
