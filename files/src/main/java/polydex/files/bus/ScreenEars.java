@@ -58,6 +58,8 @@ public final class ScreenEars implements AutoCloseable {
     }
   }
 
+  private static final MenuTrail.Area NOWHERE = new MenuTrail.Area(0, 0, 0, 0);
+
   /** Something that was told, and when. */
   private record Told(long millis, Signal signal) {}
 
@@ -179,7 +181,8 @@ public final class ScreenEars implements AutoCloseable {
       return false;
     }
     Described told = look.describe(source);
-    Described described = told.at(shown.getOrDefault(source, told.area()));
+    Described described =
+        told.at(isMisplaced(source) ? NOWHERE : shown.getOrDefault(source, told.area()));
     if (!described.isInMenu()) {
       return false;
     }
@@ -271,6 +274,9 @@ public final class ScreenEars implements AutoCloseable {
     }
     try {
       Target root = new Target(program.get().bus(), program.get().path());
+      if (isMisplaced(root)) {
+        return unknown;
+      }
       Optional<Target> found = look.at(root, spot.x(), spot.y());
       return found.isEmpty() ? unknown : seen(look.describe(found.get()), spot, unknown);
     } catch (Silent | FileProblem _) {
@@ -342,14 +348,21 @@ public final class ScreenEars implements AutoCloseable {
     return Optional.ofNullable(programs.get(process));
   }
 
+  /** Whether something says where it is as seen from a window of which nobody knows where it is. */
+  private boolean isMisplaced(Target source) throws FileProblem, Silent {
+    return toolkit(source).equals(SecretFields.GTK_4);
+  }
+
   /** How the toolkit calls itself that something was made with. */
   private String toolkit(Target source) throws FileProblem, Silent {
-    String known = toolkits.get(source.name());
-    if (known == null) {
-      known = look.toolkit(source);
-      toolkits.put(source.name(), known);
+    synchronized (toolkits) {
+      String known = toolkits.get(source.name());
+      if (known == null) {
+        known = look.toolkit(source);
+        toolkits.put(source.name(), known);
+      }
+      return known;
     }
-    return known;
   }
 
   /**

@@ -6,6 +6,7 @@ import java.util.Optional;
 import polydex.files.FileProblem;
 import polydex.files.bus.Bus.Silent;
 import polydex.files.bus.Bus.Target;
+import polydex.hands.Seen;
 
 /**
  * When a field for secrets had the focus: one whose role says so; and in a toolkit that does not
@@ -14,11 +15,9 @@ import polydex.files.bus.Bus.Target;
  */
 final class SecretFields {
   private static final int PASSWORD = 40;
-  private static final int TEXT = 61;
-  private static final int ENTRY = 79;
 
   /** How GTK 4 calls itself; GTK 3 has small letters. */
-  private static final String TELLS_NOT = "GTK";
+  static final String GTK_4 = "GTK";
 
   private static final int KEPT = 100;
   private static final long CHECK_MILLIS = 400;
@@ -42,15 +41,23 @@ final class SecretFields {
   }
 
   /** Something got the focus, or lost it. */
-  void focused(long millis, Target target, boolean on, String toolkit) throws FileProblem, Silent {
+  void focused(long millis, Target target, boolean on, String toolkit) throws FileProblem {
     if (!on) {
       if (now.equals(Optional.of(target))) {
         end(millis);
       }
       return;
     }
-    int role = look.role(target);
-    boolean untold = toolkit.equals(TELLS_NOT) && (role == TEXT || role == ENTRY);
+    int role;
+    try {
+      role = look.role(target);
+    } catch (Silent _) {
+      begin(millis, target, true); // whatever it is that does not answer
+      return;
+    }
+    boolean untold =
+        toolkit.equals(GTK_4)
+            && Described.sort(new Described.Part(target, role, "")) != Seen.Sort.CONTROL;
     if (!now.equals(Optional.of(target))) {
       end(millis);
     }
