@@ -149,7 +149,7 @@ public final class HandLines {
             about,
             "mouse",
             gesture(done.held(), PointerAct.CLICK),
-            about.name(),
+            DocumentName.of(about.name()),
             about.path(),
             number(pixels),
             number(about.width()),

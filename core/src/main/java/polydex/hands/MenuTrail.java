@@ -15,10 +15,10 @@ import java.util.Optional;
  */
 public final class MenuTrail<T> {
   /** A menu tells what happened so much later than the click, at most. */
-  public static final long LATE_MILLIS = 150;
+  public static final long LATE_MILLIS = 250;
 
   /** A menu tells that it is gone so much later than the click that closed it. */
-  public static final long GONE_MILLIS = 300;
+  public static final long GONE_MILLIS = 500;
 
   /** An entry that only came alive so shortly before a click was chosen by it. */
   public static final long EARLY_MILLIS = 10;

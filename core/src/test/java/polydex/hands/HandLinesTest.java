@@ -127,6 +127,33 @@ class HandLinesTest {
   }
 
   @Test
+  void documentsInMenusHaveNoNames() {
+    for (String document :
+        List.of(
+            "1.  spring-sky.cue",
+            "2. Letter to the dome",
+            "comet.cue",
+            "~/shows/comet.cue",
+            "_3: /home/somebody/a",
+            "notes (comet.txt)")) {
+      assertThat(seen(pointed(PointerAct.CLICK, 1), at(Sort.ENTRY, document, "File", "Recent")))
+          .containsExactly("UNKNOWN Click File > Recent > a document of the list 2.0 s");
+    }
+    for (String command :
+        List.of(
+            "2 Columns",
+            "Save as…",
+            "Zoom 1:1",
+            "Open...",
+            "Left/Right",
+            "Version 2.0",
+            "Go to 1.")) {
+      assertThat(seen(pointed(PointerAct.CLICK, 1), at(Sort.ENTRY, command, "File")))
+          .containsExactly("UNKNOWN Click File > %s 2.0 s".formatted(command));
+    }
+  }
+
+  @Test
   void whatActsAtEachClickIsDoneAtEach() {
     assertThat(seen(pointed(PointerAct.CLICK, 3), at(Sort.CONTROL, "Next")))
         .containsExactly(

@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
@@ -150,6 +151,30 @@ public final class Desk implements AutoCloseable {
     List<String> all = List.copyOf(did);
     did.clear();
     return all;
+  }
+
+  /** Starts another program on it, a script of this folder. */
+  public Process start(String script) throws Exception {
+    ProcessBuilder builder =
+        new ProcessBuilder(
+                "/usr/bin/python3", Path.of(Desk.class.getResource(script).toURI()).toString())
+            .redirectError(ProcessBuilder.Redirect.DISCARD);
+    builder
+        .environment()
+        .putAll(
+            Map.of(
+                "DISPLAY",
+                number,
+                "DBUS_SESSION_BUS_ADDRESS",
+                bus,
+                "XDG_RUNTIME_DIR",
+                folder.toString(),
+                "GSETTINGS_BACKEND",
+                "memory",
+                "GSK_RENDERER",
+                "cairo"));
+    builder.environment().remove("WAYLAND_DISPLAY");
+    return builder.start();
   }
 
   /** Has hands do something, as xdotool writes it. */

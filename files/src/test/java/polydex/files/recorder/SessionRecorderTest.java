@@ -278,6 +278,28 @@ class SessionRecorderTest {
   }
 
   @Test
+  void noKeysAreNotedWhereAProgramDoesNotTellWhatAFieldIs() throws Exception {
+    Process vault = desk.start("secret_four.py");
+    try {
+      Desk.Spoken says = new Desk.Spoken(vault);
+      assertThat(says.next()).isEqualTo("ready");
+      desk.hands("type", "--delay", "30", "Antares");
+      desk.hands("key", "ctrl+a");
+      String last = says.next();
+      while (!last.equals("has 7")) {
+        last = says.next();
+      }
+      Thread.sleep(300);
+      desk.hands("key", "Tab");
+      Thread.sleep(500);
+      desk.hands("key", "ctrl+F6");
+      assertThat(lines().stream().map(Line::input)).containsExactly("Ctrl+F6");
+    } finally {
+      vault.destroy();
+    }
+  }
+
+  @Test
   void tripsAreThoseOfTheHand() throws Exception {
     int[] send = desk.where("Send").orElseThrow();
     desk.hands(
