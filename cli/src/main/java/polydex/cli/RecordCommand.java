@@ -20,6 +20,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
+import polydex.files.FileProblem;
 import polydex.files.demo.DemoFile;
 import polydex.files.json.ModelJson;
 import polydex.files.recorder.RecordingChoices;
@@ -99,6 +100,10 @@ final class RecordCommand implements Callable<Integer> {
         Store store = DemoFile.openOrStart(file, Instant.now())) {
       Workspace workspace = store.workspace();
       Setup here = Source.setup(spec, workspace, setup);
+      Optional<String> mistake = workspace.world().problem(here);
+      if (mistake.isPresent()) {
+        throw new FileProblem(mistake.get());
+      }
       RecordingChoices choices = choices(RecordingChoices.of(store.settings()));
       Optional<String> taken = PauseGesture.problem(workspace.world(), here, choices.pause());
       if (taken.isPresent()) {

@@ -14,9 +14,16 @@ final class DocumentName {
   private static final Pattern NUMBERED = Pattern.compile("_?\\d{1,2}[.:)]\\s+\\S.*");
   private static final Pattern FILE =
       Pattern.compile(".*\\S\\.[A-Za-z][A-Za-z0-9]{1,4}[\\])]?\\s*");
+  private static final Pattern IN_TITLE =
+      Pattern.compile("[^\\s\u201c\"'(\\[]+\\.[A-Za-z][A-Za-z0-9]{1,4}\\b");
   private static final Pattern PATH = Pattern.compile("(.*\\s)?(~|[A-Za-z]:)?[/\\\\]\\S.*");
 
   private DocumentName() {}
+
+  /** The title of a dialog, without the name of the document that it is about. */
+  static String inTitle(String title) {
+    return IN_TITLE.matcher(title).replaceAll(ANY);
+  }
 
   /** The name of an entry, or the one that stands for all documents. O(length). */
   static String of(String entry) {

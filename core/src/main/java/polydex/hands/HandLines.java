@@ -166,8 +166,8 @@ public final class HandLines {
               about,
               "mouse",
               input(done, 1),
-              about.name(),
-              about.path(),
+              DocumentName.of(about.name()),
+              about.path().stream().map(DocumentName::inTitle).toList(),
               i == 0 ? number(done.trip().pixels()) : "0",
               number(about.width()),
               number((i == 0 ? done.trip().seconds() : 0) + (last ? back(done) : 0))));

@@ -107,15 +107,27 @@ public final class MenuTrail<T> {
         : Optional.empty();
   }
 
+  /** Until when something can have come alive by a click: then came the next one. */
+  private long last(long press) {
+    return Math.min(
+        press + LATE_MILLIS,
+        events.stream()
+            .filter(e -> e instanceof Press<T> && e.millis() > press)
+            .mapToLong(e -> e.millis() - 1)
+            .min()
+            .orElse(Long.MAX_VALUE));
+  }
+
   /** The entry there that came alive last, if it still was so when the button went down. */
   private Optional<Alive<T>> newest(long press, Done.Spot spot) {
+    long last = last(press);
     List<Event<T>> after = new ArrayList<>();
     Iterator<Event<T>> back = events.descendingIterator();
     while (back.hasNext()) {
       Event<T> event = back.next();
       if (event instanceof Alive<T> a
           && a.alive()
-          && a.millis() <= press + LATE_MILLIS
+          && a.millis() <= last
           && a.area().contains(spot)) {
         return after.stream().anyMatch(e -> e.millis() < press - SAME_MILLIS && ends(e, a))
             ? Optional.empty()

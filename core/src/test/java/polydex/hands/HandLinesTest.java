@@ -154,6 +154,19 @@ class HandLinesTest {
   }
 
   @Test
+  void documentsInDialogsAndTabsHaveNoNamesEither() {
+    assertThat(
+            seen(
+                pointed(PointerAct.CLICK, 1),
+                at(Sort.CONTROL, "Discard", "Save \u201ccomet.cue\u201d?")))
+        .containsExactly("UNKNOWN Click Save \u201ca document of the list\u201d? > Discard 2.0 s");
+    assertThat(seen(pointed(PointerAct.CLICK, 1), at(Sort.CONTROL, "comet.cue")))
+        .containsExactly("UNKNOWN Click a document of the list 2.0 s");
+    assertThat(seen(pointed(PointerAct.CLICK, 1), at(Sort.CONTROL, "OK", "Open a file")))
+        .containsExactly("UNKNOWN Click Open a file > OK 2.0 s");
+  }
+
+  @Test
   void whatActsAtEachClickIsDoneAtEach() {
     assertThat(seen(pointed(PointerAct.CLICK, 3), at(Sort.CONTROL, "Next")))
         .containsExactly(

@@ -13,6 +13,7 @@ import javafx.util.Duration;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.state.Beside;
 import polydex.desktop.state.Recording;
+import polydex.files.FileProblem;
 import polydex.files.computer.Surroundings;
 import polydex.files.demo.SimulatedRecorder;
 import polydex.files.recorder.RecordingChoices;
@@ -22,6 +23,7 @@ import polydex.keys.Gesture;
 import polydex.keys.GestureSyntaxException;
 import polydex.person.Knowledge;
 import polydex.route.Setup;
+import polydex.route.World;
 import polydex.workspace.Workspace;
 
 /**
@@ -148,27 +150,29 @@ final class RecordingStart {
       desk.session().problem(e.getMessage());
       return;
     }
-    Optional<String> problem = problem(gesture);
-    if (problem.isPresent()) {
-      desk.session().problem(problem.get());
+    Workspace workspace = desk.session().workspace().get();
+    Optional<Setup> setup = setup();
+    if (setup.isEmpty()) {
       return;
     }
-    desk.session().setting(RecordingChoices.PAUSE, gesture.toString());
-    ask();
-  }
-
-  private Optional<String> problem(Gesture gesture) {
-    return setup()
-        .flatMap(s -> PauseGesture.problem(desk.session().workspace().get().world(), s, gesture));
+    beside.ask(
+        _ -> free(workspace.world(), setup.get(), gesture),
+        free -> {
+          desk.session().setting(RecordingChoices.PAUSE, free.toString());
+          ask();
+        },
+        desk.session()::problem);
   }
 
   private Optional<Setup> setup() {
-    Optional<Setup> setup = desk.session().workspace().get().setup();
-    if (setup.isEmpty()) {
-      desk.session()
-          .problem("There is no setup yet. Make one of this computer under Setups first.");
-    }
-    return setup;
+    Workspace workspace = desk.session().workspace().get();
+    Optional<Setup> setup = workspace.setup();
+    Optional<String> problem =
+        setup.isEmpty()
+            ? Optional.of("There is no setup yet. Make one of this computer under Setups first.")
+            : workspace.world().problem(setup.get());
+    problem.ifPresent(desk.session()::problem);
+    return setup.filter(_ -> problem.isEmpty());
   }
 
   private void here(Optional<Duration> time) {
@@ -178,21 +182,26 @@ final class RecordingStart {
     }
     Workspace workspace = desk.session().workspace().get();
     RecordingChoices choices = choices();
-    Optional<String> problem = problem(choices.pause());
-    if (problem.isPresent()) {
-      desk.session().problem(problem.get() + " Choose other keys that pause.");
-      return;
-    }
-    desk.session().say("Beginning to listen …");
+    desk.session().say("Beginning to listen \u2026");
     beside.ask(
-        _ ->
-            SessionRecorder.of(
-                Surroundings.here(),
-                SessionRecorder.Wishes.of(
-                    workspace.world(), setup.get(), choices.leftOut(), choices.pause()),
-                Knowledge.recogniser(workspace)),
+        _ -> {
+          free(workspace.world(), setup.get(), choices.pause());
+          return SessionRecorder.of(
+              Surroundings.here(),
+              SessionRecorder.Wishes.of(
+                  workspace.world(), setup.get(), choices.leftOut(), choices.pause()),
+              Knowledge.recogniser(workspace));
+        },
         recorder -> begin(recorder, choices.pause(), time),
         desk.session()::problem);
+  }
+
+  private static Gesture free(World world, Setup setup, Gesture pause) throws FileProblem {
+    Optional<String> problem = PauseGesture.problem(world, setup, pause);
+    if (problem.isPresent()) {
+      throw new FileProblem(problem.get() + " Choose other keys that pause.");
+    }
+    return pause;
   }
 
   private void begin(SessionRecorder recorder, Gesture pause, Optional<Duration> time) {

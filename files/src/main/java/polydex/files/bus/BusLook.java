@@ -45,10 +45,14 @@ final class BusLook {
     return bus.call(target, ACCESSIBLE, "GetRole").number();
   }
 
-  /** How the toolkit calls itself of the program that something is in. */
+  /**
+   * How the toolkit calls itself of the program that something is in; empty where it does not say.
+   */
   String toolkit(Target target) throws FileProblem, Silent {
-    Target program = new Target(target.name(), "/org/a11y/atspi/accessible/root");
-    return bus.property(program, "org.a11y.atspi.Application", "ToolkitName").text();
+    Optional<Target> program = bus.call(target, ACCESSIBLE, "GetApplication").target();
+    return program.isEmpty()
+        ? ""
+        : bus.property(program.get(), "org.a11y.atspi.Application", "ToolkitName").text();
   }
 
   /** Whether something has the focus, as it says itself. */

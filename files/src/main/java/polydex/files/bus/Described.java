@@ -22,20 +22,20 @@ record Described(Part part, List<Part> above, Area area) {
 
   /**
    * What acts when it is clicked: check box, column header, combo box, date editor, dial, tab,
-   * push, radio and toggle buttons, spin button, headers of tables, link, button with a menu.
+   * push, radio and toggle buttons, spin button, headers of tables, button with a menu.
    */
   private static final Set<Integer> CONTROLS =
-      Set.of(7, 10, 11, 12, 15, 37, 43, 44, 52, 57, 58, 62, 88, 129);
+      Set.of(7, 10, 11, 12, 15, 37, 43, 44, 52, 57, 58, 62, 129);
 
   /**
    * Where the place counts: canvas, icons, drawing area, image, label, lists and what is in them,
    * password, scroll bar, slider, tables and trees and what is in them, terminal, text, viewport,
-   * paragraph, ruler, entry, chart, documents, heading, page, image map, static text.
+   * paragraph, ruler, entry, chart, documents, heading, page, link, image map, static text.
    */
   private static final Set<Integer> CONTENTS =
       Set.of(
           6, 13, 18, 26, 27, 29, 31, 32, 40, 48, 51, 55, 56, 60, 61, 65, 66, 68, 73, 74, 79, 80, 82,
-          83, 84, 90, 91, 92, 93, 94, 95, 96, 98, 100, 116);
+          83, 84, 88, 90, 91, 92, 93, 94, 95, 96, 98, 100, 116);
 
   /** Icon, image, label, static text. */
   private static final Set<Integer> ON_SOMETHING = Set.of(26, 27, 29, 116);

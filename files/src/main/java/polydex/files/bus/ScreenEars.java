@@ -10,11 +10,14 @@ import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.function.LongSupplier;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import polydex.files.FileProblem;
 import polydex.files.bus.AccessibilityBus.Running;
 import polydex.files.bus.Bus.Signal;
 import polydex.files.bus.Bus.Silent;
 import polydex.files.bus.Bus.Target;
+import polydex.hands.Backlog;
 import polydex.hands.Done.Spot;
 import polydex.hands.MenuTrail;
 import polydex.hands.Seen;
@@ -25,6 +28,7 @@ import polydex.hands.Seen;
  * one after the other; whoever floods it is heard in part.
  */
 public final class ScreenEars implements AutoCloseable {
+  private static final Logger LOG = LoggerFactory.getLogger(ScreenEars.class);
   private static final Target REGISTRY =
       new Target("org.a11y.atspi.Registry", "/org/a11y/atspi/registry");
   private static final List<String> WANTED =
@@ -60,6 +64,9 @@ public final class ScreenEars implements AutoCloseable {
 
   private static final MenuTrail.Area NOWHERE = new MenuTrail.Area(0, 0, 0, 0);
 
+  /** How GTK 4 calls itself; GTK 3 has small letters. */
+  private static final String GTK_4 = "GTK";
+
   /** Something that was told, and when. */
   private record Told(long millis, Signal signal) {}
 
@@ -68,6 +75,7 @@ public final class ScreenEars implements AutoCloseable {
   private final BusLook look;
   private final LongSupplier now;
   private final BlockingQueue<Told> waiting = new LinkedBlockingQueue<>(MOST_WAITING);
+  private final Backlog unheard = new Backlog();
   private final MenuTrail<Target> trail = new MenuTrail<>();
 
   /** What came alive lately, as it described itself then. */
@@ -77,6 +85,7 @@ public final class ScreenEars implements AutoCloseable {
   private final Map<Target, MenuTrail.Area> shown = new Latest<>(MOST_SHOWN);
 
   private final Map<String, String> toolkits = new Latest<>(MOST_ALIVE);
+  private final Map<String, Boolean> onControl = new Latest<>(MOST_ALIVE);
   private final SecretFields secrets;
   private final Thread thread;
   private Map<Integer, Running> programs = Map.of();
@@ -118,8 +127,20 @@ public final class ScreenEars implements AutoCloseable {
 
   private void told(Signal signal) {
     if (open && (signal.member().equals("Activate") || STATES.contains(signal.text(0)))) {
-      waiting.offer(new Told(now.getAsLong(), signal));
+      long millis = now.getAsLong();
+      unheard.waits(millis);
+      if (!waiting.offer(new Told(millis, signal))) {
+        unheard.leaves();
+        if (signal.text(0).equals("focused") && signal.number(1) != 0) {
+          secrets.begin(millis, signal.source());
+        }
+      }
     }
+  }
+
+  /** Whether all that programs told until a time has been looked into. */
+  public boolean hasHeard(long millis) {
+    return unheard.isPast(millis);
   }
 
   private void work() {
@@ -128,6 +149,7 @@ public final class ScreenEars implements AutoCloseable {
         Told next = waiting.poll(250, TimeUnit.MILLISECONDS);
         if (next != null) {
           take(next);
+          unheard.done();
         }
         secrets.check(now.getAsLong());
       }
@@ -154,13 +176,18 @@ public final class ScreenEars implements AutoCloseable {
         }
         case "focused" -> {
           if (!lives(told.millis(), source, on)) {
-            secrets.focused(told.millis(), source, on, toolkit(source));
+            secrets.focused(told.millis(), source, on);
+            if (isUntold(source)) {
+              onControl(source, on);
+            }
           }
         }
         default -> lives(told.millis(), source, on);
       }
     } catch (Silent | FileProblem _) {
       // It is gone already, or does not answer; the next one may.
+    } catch (RuntimeException e) {
+      LOG.error("While listening to programs", e);
     }
   }
 
@@ -182,7 +209,7 @@ public final class ScreenEars implements AutoCloseable {
     }
     Described told = look.describe(source);
     Described described =
-        told.at(isMisplaced(source) ? NOWHERE : shown.getOrDefault(source, told.area()));
+        told.at(isUntold(source) ? NOWHERE : shown.getOrDefault(source, told.area()));
     if (!described.isInMenu()) {
       return false;
     }
@@ -274,7 +301,7 @@ public final class ScreenEars implements AutoCloseable {
     }
     try {
       Target root = new Target(program.get().bus(), program.get().path());
-      if (isMisplaced(root)) {
+      if (program.get().toolkit().equals(GTK_4)) {
         return unknown;
       }
       Optional<Target> found = look.at(root, spot.x(), spot.y());
@@ -348,9 +375,12 @@ public final class ScreenEars implements AutoCloseable {
     return Optional.ofNullable(programs.get(process));
   }
 
-  /** Whether something says where it is as seen from a window of which nobody knows where it is. */
-  private boolean isMisplaced(Target source) throws FileProblem, Silent {
-    return toolkit(source).equals(SecretFields.GTK_4);
+  /**
+   * Whether something is of a toolkit that does not tell what its fields are, and says where they
+   * are as seen from a window of which nobody knows where it is.
+   */
+  private boolean isUntold(Target source) throws FileProblem, Silent {
+    return toolkit(source).equals(GTK_4);
   }
 
   /** How the toolkit calls itself that something was made with. */
@@ -359,19 +389,36 @@ public final class ScreenEars implements AutoCloseable {
       String known = toolkits.get(source.name());
       if (known == null) {
         known = look.toolkit(source);
-        toolkits.put(source.name(), known);
+        if (!known.isEmpty()) {
+          toolkits.put(source.name(), known);
+        }
       }
       return known;
     }
   }
 
+  /** Whether a field for secrets had the focus at any time between two moments. */
+  public boolean isSecret(long from, long until) {
+    return secrets.between(from, until);
+  }
+
+  private void onControl(Target source, boolean on) throws FileProblem, Silent {
+    Described.Part part = new Described.Part(source, on ? look.role(source) : 0, "");
+    synchronized (onControl) {
+      onControl.put(source.name(), on && Described.sort(part) == Seen.Sort.CONTROL);
+    }
+  }
+
   /**
-   * Whether a field for secrets had the focus at any time between two moments.
-   *
-   * @param surely whether one that only may have been one does not count
+   * Whether what has the focus in a program may be a field for secrets, since its toolkit tells no
+   * such field from others, nor does it tell of what has the focus in a window that was just
+   * opened.
    */
-  public boolean isSecret(long from, long until, boolean surely) {
-    return secrets.between(from, until, surely);
+  public boolean mayHide(int process) {
+    Optional<Running> program = program(process).filter(p -> p.toolkit().equals(GTK_4));
+    synchronized (onControl) {
+      return program.isPresent() && !onControl.getOrDefault(program.get().bus(), false);
+    }
   }
 
   @Override

@@ -6,33 +6,23 @@ import java.util.Optional;
 import polydex.files.FileProblem;
 import polydex.files.bus.Bus.Silent;
 import polydex.files.bus.Bus.Target;
-import polydex.hands.Seen;
 
 /**
- * When a field for secrets had the focus: one whose role says so; and in a toolkit that does not
- * tell them from others, any field, which may have been one. A field counts until it says itself
- * that it has lost the focus, or is gone.
+ * When a field for secrets had the focus, by its role. It counts until it says itself that it has
+ * lost the focus, or is gone. What does not answer counts as one.
  */
 final class SecretFields {
   private static final int PASSWORD = 40;
-
-  /** How GTK 4 calls itself; GTK 3 has small letters. */
-  static final String GTK_4 = "GTK";
-
+  private static final int UNTOLD = 0;
   private static final int KEPT = 100;
   private static final long CHECK_MILLIS = 400;
 
-  /**
-   * From when until when.
-   *
-   * @param surely whether it was one, rather than one that may have been
-   */
-  private record Time(long from, long until, boolean surely) {}
+  /** From when until when. */
+  private record Time(long from, long until) {}
 
   private final BusLook look;
   private final Deque<Time> times = new ArrayDeque<>();
   private Optional<Target> now = Optional.empty();
-  private boolean surely;
   private long since;
   private long checked;
 
@@ -41,33 +31,34 @@ final class SecretFields {
   }
 
   /** Something got the focus, or lost it. */
-  void focused(long millis, Target target, boolean on, String toolkit) throws FileProblem {
+  void focused(long millis, Target target, boolean on) throws FileProblem {
     if (!on) {
       if (now.equals(Optional.of(target))) {
         end(millis);
       }
       return;
     }
-    int role;
-    try {
-      role = look.role(target);
-    } catch (Silent _) {
-      begin(millis, target, true); // whatever it is that does not answer
-      return;
-    }
-    boolean untold =
-        toolkit.equals(GTK_4)
-            && Described.sort(new Described.Part(target, role, "")) != Seen.Sort.CONTROL;
+    boolean secret = mayBeOne(target);
     if (!now.equals(Optional.of(target))) {
       end(millis);
     }
-    if (role == PASSWORD || untold) {
-      begin(millis, target, role == PASSWORD);
+    if (secret) {
+      begin(millis, target);
     }
   }
 
-  private synchronized void begin(long millis, Target target, boolean isOne) {
-    surely = isOne;
+  /** What does not say what it is, or not yet, is taken for one. */
+  private boolean mayBeOne(Target target) throws FileProblem {
+    try {
+      int role = look.role(target);
+      return role == PASSWORD || role == UNTOLD;
+    } catch (Silent _) {
+      return true;
+    }
+  }
+
+  /** Something got the focus of which nobody can find out what it is: it may be one. */
+  synchronized void begin(long millis, Target target) {
     if (now.isEmpty()) {
       since = millis;
       checked = millis;
@@ -78,7 +69,7 @@ final class SecretFields {
   private synchronized void end(long millis) {
     if (now.isPresent()) {
       now = Optional.empty();
-      times.addLast(new Time(since, millis, surely));
+      times.addLast(new Time(since, millis));
       if (times.size() > KEPT) {
         times.removeFirst();
       }
@@ -93,7 +84,7 @@ final class SecretFields {
     }
     checked = millis;
     try {
-      if (!look.isFocused(target.get())) {
+      if (!mayBeOne(target.get()) || !look.isFocused(target.get())) {
         end(millis);
       }
     } catch (Silent _) {
@@ -103,14 +94,9 @@ final class SecretFields {
     }
   }
 
-  /**
-   * Whether one had the focus at any time between two moments.
-   *
-   * @param isOne whether one that only may have been one does not count
-   */
-  synchronized boolean between(long from, long until, boolean isOne) {
-    return (now.isPresent() && since <= until && (surely || !isOne))
-        || times.stream()
-            .anyMatch(t -> t.from() <= until && t.until() >= from && (t.surely() || !isOne));
+  /** Whether one had the focus at any time between two moments. */
+  synchronized boolean between(long from, long until) {
+    return (now.isPresent() && since <= until)
+        || times.stream().anyMatch(t -> t.from() <= until && t.until() >= from);
   }
 }

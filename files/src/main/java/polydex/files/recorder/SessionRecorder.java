@@ -9,7 +9,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.BlockingQueue;
-import java.util.concurrent.ConcurrentLinkedDeque;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
@@ -23,6 +22,7 @@ import polydex.files.FileProblem;
 import polydex.files.bus.AccessibilityBus;
 import polydex.files.bus.ScreenEars;
 import polydex.files.computer.Surroundings;
+import polydex.hands.Backlog;
 import polydex.hands.Done;
 import polydex.hands.EventClock;
 import polydex.hands.HandEvent;
@@ -32,6 +32,7 @@ import polydex.hands.MenuTrail;
 import polydex.hands.Seen;
 import polydex.hands.Sequences;
 import polydex.keys.Gesture;
+import polydex.keys.Key;
 import polydex.keys.Modifier;
 import polydex.keys.Physical;
 import polydex.keys.PointerAct;
@@ -123,8 +124,14 @@ public final class SessionRecorder implements Recorder {
    */
   private record Look(long millis, Optional<Done.Spot> spot, boolean closely) {}
 
-  /** What was seen then. */
-  private record Saw(long millis, boolean pointed, Seen seen) {}
+  /**
+   * What was seen then.
+   *
+   * @param hidden whether what has the focus may be a field for secrets
+   */
+  private record Saw(long millis, boolean pointed, Seen seen, boolean hidden) {
+    static final Saw NOTHING = new Saw(NEVER, false, Seen.focus(""), false);
+  }
 
   private final Wishes wishes;
   private final XWindows windows;
@@ -134,8 +141,7 @@ public final class SessionRecorder implements Recorder {
   private final BlockingQueue<Look> toLook = new LinkedBlockingQueue<>(MOST_WAITING);
   private final BlockingQueue<Done> done = new LinkedBlockingQueue<>(MOST_WAITING);
 
-  /** When there was something to look at that nobody has looked at yet, in order. */
-  private final Deque<Long> unseen = new ConcurrentLinkedDeque<>();
+  private final Backlog unseen = new Backlog();
 
   private final Deque<Saw> saw = new ArrayDeque<>();
   private final Thread looking = thread("looking", this::look);
@@ -261,18 +267,26 @@ public final class SessionRecorder implements Recorder {
   }
 
   private void ask(Look look) {
-    unseen.addLast(look.millis());
+    unseen.waits(look.millis());
     if (!toLook.offer(look)) {
-      unseen.removeLast(); // a flood; what is done then is told of what was seen before
+      unseen.leaves(); // a flood; what is done then is told of what was seen before
     }
   }
 
   /** What is to be looked at; while somebody types on, what has the focus only now and then. */
   private Optional<Look> look(HandEvent event) {
     return switch (event) {
-      case HandEvent.KeyDown(long millis, int _, var _, Optional<Modifier> modifier) -> {
-        boolean old = modifier.isPresent() || millis - focusAt > FOCUS_MILLIS;
-        focusAt = modifier.isPresent() ? NEVER : old ? millis : focusAt;
+      case HandEvent.KeyDown(
+              long millis,
+              int _,
+              Optional<Key> key,
+              Optional<Modifier> modifier) -> {
+        // A key that does not write may take the focus elsewhere.
+        boolean writes =
+            modifier.isEmpty()
+                && key.filter(k -> k.keyName().isEmpty() || k == Key.Space).isPresent();
+        boolean old = !writes || millis - focusAt > FOCUS_MILLIS;
+        focusAt = !writes ? NEVER : old ? millis : focusAt;
         yield old ? Optional.of(new Look(millis, Optional.empty(), false)) : Optional.empty();
       }
       case HandEvent.ButtonDown(long millis, int _, int x, int y) -> {
@@ -304,7 +318,7 @@ public final class SessionRecorder implements Recorder {
         Look next = toLook.poll(1, TimeUnit.SECONDS);
         if (next != null) {
           guarded(() -> saw(next));
-          unseen.removeFirst();
+          unseen.done();
         }
       }
     } catch (InterruptedException _) {
@@ -314,6 +328,7 @@ public final class SessionRecorder implements Recorder {
 
   private void saw(Look look) {
     Seen seen;
+    boolean hidden = false;
     if (look.spot().isPresent()) {
       Done.Spot spot = look.spot().get();
       XWindows.Under under = windows.at(spot.x(), spot.y());
@@ -334,10 +349,12 @@ public final class SessionRecorder implements Recorder {
         seen = Seen.nothing(application);
       }
     } else {
-      seen = Seen.focus(title(windows.active()));
+      XWindows.Window active = windows.active();
+      seen = Seen.focus(title(active));
+      hidden = ears.filter(e -> e.mayHide(active.process())).isPresent();
     }
     synchronized (saw) {
-      saw.addLast(new Saw(look.millis(), look.spot().isPresent(), seen));
+      saw.addLast(new Saw(look.millis(), look.spot().isPresent(), seen, hidden));
       if (saw.size() > MOST_LOOKS) {
         saw.removeFirst();
       }
@@ -381,10 +398,13 @@ public final class SessionRecorder implements Recorder {
     }
   }
 
-  /** Whether all was looked at that it may be about; or else it is not known whose it is. */
+  /**
+   * Whether all was looked at that it may be about, and all heard that programs told until then: or
+   * else it is not known whose it is, nor whether it was secret.
+   */
   private boolean isSeen(Done what) {
-    Long oldest = unseen.peekFirst();
-    return oldest == null || oldest > until(what);
+    return unseen.isPast(until(what))
+        && ears.filter(e -> !e.hasHeard(until(what) + MenuTrail.LATE_MILLIS)).isEmpty();
   }
 
   private static long until(Done what) {
@@ -398,8 +418,9 @@ public final class SessionRecorder implements Recorder {
   private void tell(Done what) {
     boolean keys = !(what instanceof Done.Pointed);
     boolean secret =
-        ears.filter(e -> e.isSecret(what.millis(), until(what) + MenuTrail.LATE_MILLIS, !keys))
-            .isPresent();
+        (keys && seen(what.millis(), false).hidden())
+            || ears.filter(e -> e.isSecret(what.millis(), until(what) + MenuTrail.LATE_MILLIS))
+                .isPresent();
     if (secret) {
       return;
     }
@@ -411,9 +432,9 @@ public final class SessionRecorder implements Recorder {
 
   private Seen about(Done what) {
     if (!(what instanceof Done.Pointed pointed)) {
-      return seen(what.millis(), false);
+      return seen(what.millis(), false).seen();
     }
-    Seen under = seen(what.millis(), true);
+    Seen under = seen(what.millis(), true).seen();
     boolean drags = pointed.act().equals(Optional.of(PointerAct.DRAG));
     if (ears.isEmpty() || pointed.button() == 0) {
       return under;
@@ -438,17 +459,17 @@ public final class SessionRecorder implements Recorder {
   }
 
   /** What was seen at a time, or else last before it. */
-  private Seen seen(long millis, boolean pointed) {
+  private Saw seen(long millis, boolean pointed) {
     synchronized (saw) {
       Iterator<Saw> back = saw.descendingIterator();
       while (back.hasNext()) {
         Saw s = back.next();
         if (s.pointed() == pointed && s.millis() <= millis) {
-          return s.seen();
+          return s;
         }
       }
     }
-    return Seen.focus("");
+    return Saw.NOTHING;
   }
 
   @Override
