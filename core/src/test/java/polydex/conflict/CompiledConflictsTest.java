@@ -21,7 +21,7 @@ class CompiledConflictsTest {
 
   @Property(
       seed = "20310314",
-      tries = 10_000,
+      tries = 8_000,
       edgeCases = EdgeCasesMode.NONE,
       shrinking = ShrinkingMode.OFF)
   void theyAreTheSameInTheSameOrder(@ForAll long seed) {

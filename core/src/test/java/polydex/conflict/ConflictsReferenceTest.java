@@ -24,7 +24,7 @@ import polydex.route.TracedBinding;
 class ConflictsReferenceTest {
   private static final Set<String> SEEN = new TreeSet<>();
 
-  @Property(seed = "20310314", tries = 10_000, edgeCases = EdgeCasesMode.NONE)
+  @Property(seed = "20310314", tries = 8_000, edgeCases = EdgeCasesMode.NONE)
   void theFinderAgreesWithThePlainDefinition(@ForAll long seed) {
     RandomSetups.Case c = RandomSetups.make(seed);
     Set<String> engine = new TreeSet<>();

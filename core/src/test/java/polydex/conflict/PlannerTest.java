@@ -44,7 +44,7 @@ class PlannerTest {
     return ConflictFinder.find(SetupTraces.of(setup, situation.world()), PERSON);
   }
 
-  @Property(seed = "20310314", tries = 60, edgeCases = EdgeCasesMode.NONE)
+  @Property(seed = "20310314", tries = 48, edgeCases = EdgeCasesMode.NONE)
   void whatAFixIsSaidToEndAndMakeIsSo(@ForAll long seed) {
     RandomSetups.Case c = RandomSetups.make(seed);
     Situation before = situation(c.world(), c.setup());
@@ -93,7 +93,7 @@ class PlannerTest {
     return lines;
   }
 
-  @Property(seed = "20310314", tries = 15, edgeCases = EdgeCasesMode.NONE)
+  @Property(seed = "20310314", tries = 12, edgeCases = EdgeCasesMode.NONE)
   void noSetOfAtMostTwoFixesIsCheaperThanThePlan(@ForAll long seed) {
     RandomSetups.Case c = RandomSetups.make(seed);
     Situation before = situation(c.world(), c.setup());
