@@ -156,6 +156,7 @@ class RecordCommandTest {
     Process recording = start("record", file.toString());
     until(recording.errorReader(StandardCharsets.UTF_8), "Recording this computer");
     hands("key", "ctrl+F7");
+    Thread.sleep(300); // it has to be heard
     recording.toHandle().destroy();
     assertThat(recording.waitFor(30, TimeUnit.SECONDS)).isTrue();
     assertThat(recording.inputReader().readLine()).contains("1 events recorded");

@@ -516,7 +516,7 @@ public final class SessionRecorder implements Recorder {
       reader.end();
     }
     try {
-      for (int i = 0; i < 20 && !done.isEmpty(); i++) {
+      for (long i = 0; i < PATIENCE_MILLIS / TICK_MILLIS && !done.isEmpty(); i++) {
         Thread.sleep(TICK_MILLIS);
       }
       Thread.sleep(TICK_MILLIS);
