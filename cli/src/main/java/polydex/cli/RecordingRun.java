@@ -39,7 +39,6 @@ final class RecordingRun {
   private final LogIntake intake;
   private final Map<Recognised.How, Long> how = new EnumMap<>(Recognised.How.class);
   private volatile Optional<ScreenSign> sign = Optional.empty();
-  private boolean paused;
   private final Ending end;
   private long events;
   private long characters;
@@ -70,7 +69,7 @@ final class RecordingRun {
                       workspace.world(), here, choices.leftOut(), choices.pause()),
                   Knowledge.recogniser(workspace))) {
         line.write(s -> s.setting(RecordingMark.SETTING, RecordingMark.begun(Instant.now())));
-        recorder.whenPauseAsked(() -> pauseOrGoOn(recorder));
+        recorder.whenPausedByHand(this::tellPaused);
         sign = ScreenSign.show("Polydex is recording. %s pauses".formatted(choices.pause()));
         recorder.start(l -> take(l, writer));
         say(
@@ -96,18 +95,18 @@ final class RecordingRun {
     }
   }
 
-  private void pauseOrGoOn(SessionRecorder recorder) {
-    paused = !paused;
-    if (paused) {
-      recorder.pause();
-      sign.ifPresent(s -> s.say("Polydex is paused. %s goes on".formatted(choices.pause()), false));
-      say("Paused; nothing is noted. %s goes on.".formatted(choices.pause()));
-    } else {
-      recorder.resume();
-      sign.ifPresent(
-          s -> s.say("Polydex is recording. %s pauses".formatted(choices.pause()), true));
-      say("Recording again.");
-    }
+  private void tellPaused(boolean paused) {
+    String keys = choices.pause().toString();
+    sign.ifPresent(
+        s ->
+            s.say(
+                (paused ? "Polydex is paused. %s goes on" : "Polydex is recording. %s pauses")
+                    .formatted(keys),
+                !paused));
+    say(
+        paused
+            ? "Paused; nothing is noted. %s goes on.".formatted(keys)
+            : "Recording again. %s pauses.".formatted(keys));
   }
 
   private void say(String sentence) {

@@ -206,7 +206,8 @@ final class RecordingStart {
 
   private void begin(SessionRecorder recorder, Gesture pause, Optional<Duration> time) {
     Recording recording = desk.recording();
-    recorder.whenPauseAsked(() -> Platform.runLater(recording::pauseOrGoOn));
+    recorder.whenPausedByHand(
+        paused -> Platform.runLater(() -> recording.pausedByHand(recorder, paused)));
     begins.run();
     recording.start(recorder, pause.toString());
     if (!recorder.remark().isEmpty()) {

@@ -171,18 +171,37 @@ public final class Recording {
       return;
     }
     if (state.get() == State.RECORDING) {
-      until = session.now();
       running.get().recorder().pause();
-      state.set(State.PAUSED);
-      sign(false);
-      session.say("The recording is paused; nothing is kept of what happens now. {PAUSE} goes on.");
+      paused();
     } else {
-      until = Instant.MAX;
       running.get().recorder().resume();
-      state.set(State.RECORDING);
-      sign(true);
-      session.say("Recording again. {PAUSE} pauses.");
+      goesOn();
     }
+  }
+
+  /** A recorder has paused or gone on by itself, since the keys for that were pressed anywhere. */
+  public void pausedByHand(Recorder recorder, boolean paused) {
+    if (running.filter(r -> r.recorder() == recorder).isPresent()) {
+      if (paused) {
+        paused();
+      } else {
+        goesOn();
+      }
+    }
+  }
+
+  private void paused() {
+    until = session.now();
+    state.set(State.PAUSED);
+    sign(false);
+    session.say("The recording is paused; nothing is kept of what happens now. {PAUSE} goes on.");
+  }
+
+  private void goesOn() {
+    until = Instant.MAX;
+    state.set(State.RECORDING);
+    sign(true);
+    session.say("Recording again. {PAUSE} pauses.");
   }
 
   /** Ends it if this one is still at work. */

@@ -45,7 +45,14 @@ public final class ScreenEars implements AutoCloseable {
   /** So deep, at most, lies what is on a button. */
   private static final int ON_A_CONTROL = 3;
 
-  private static final long PROGRAMS_MILLIS = 2000;
+  /** Programs that are not on the bus are looked for no oftener. */
+  private static final long PROGRAMS_MILLIS = 10_000;
+
+  /** A program comes to the bus so long after its window, at most. */
+  private static final long NEW_MILLIS = 3000;
+
+  /** Until then it is looked for so often. */
+  private static final long SOON_MILLIS = 250;
 
   /** The entries that were put in last; those before are forgotten. */
   private static final class Latest<K, V> extends LinkedHashMap<K, V> {
@@ -89,6 +96,10 @@ public final class ScreenEars implements AutoCloseable {
   private final SecretFields secrets;
   private final Thread thread;
   private Map<Integer, Running> programs = Map.of();
+
+  /** When programs were first missed on the bus. */
+  private final Map<Integer, Long> missed = new Latest<>(MOST_ALIVE);
+
   private long programsAt = Long.MIN_VALUE / 2;
   private volatile boolean open = true;
 
@@ -361,9 +372,13 @@ public final class ScreenEars implements AutoCloseable {
     if (process == 0) {
       return Optional.empty();
     }
-    boolean old = now.getAsLong() - programsAt > PROGRAMS_MILLIS;
-    if (!programs.containsKey(process) && old) {
-      programsAt = now.getAsLong();
+    long at = now.getAsLong();
+    if (!programs.containsKey(process)) {
+      missed.putIfAbsent(process, at);
+    }
+    long patience = isNew(process) ? SOON_MILLIS : PROGRAMS_MILLIS;
+    if (!programs.containsKey(process) && at - programsAt > patience) {
+      programsAt = at;
       try {
         Map<Integer, Running> found = new HashMap<>();
         list.programs().forEach(r -> found.putIfAbsent(r.process(), r));
@@ -373,6 +388,15 @@ public final class ScreenEars implements AutoCloseable {
       }
     }
     return Optional.ofNullable(programs.get(process));
+  }
+
+  /** Whether a program is not on the bus, and may only not be there yet. */
+  private synchronized boolean isNew(int process) {
+    Long since = missed.get(process);
+    return process != 0
+        && !programs.containsKey(process)
+        && since != null
+        && now.getAsLong() - since < NEW_MILLIS;
   }
 
   /**
@@ -412,10 +436,13 @@ public final class ScreenEars implements AutoCloseable {
   /**
    * Whether what has the focus in a program may be a field for secrets, since its toolkit tells no
    * such field from others, nor does it tell of what has the focus in a window that was just
-   * opened.
+   * opened; or since nobody knows yet what program it is.
    */
   public boolean mayHide(int process) {
     Optional<Running> program = program(process).filter(p -> p.toolkit().equals(GTK_4));
+    if (isNew(process)) {
+      return true;
+    }
     synchronized (onControl) {
       return program.isPresent() && !onControl.getOrDefault(program.get().bus(), false);
     }

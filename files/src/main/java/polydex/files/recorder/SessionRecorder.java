@@ -146,7 +146,7 @@ public final class SessionRecorder implements Recorder {
   private final Deque<Saw> saw = new ArrayDeque<>();
   private final Thread looking = thread("looking", this::look);
   private final Thread telling = thread("telling", this::tell);
-  private volatile Runnable pauseAsked = () -> {};
+  private volatile Consumer<Boolean> pausedByHand = _ -> {};
   private final RecorderLock lock;
   private @Nullable InputHook hook;
   private Consumer<LogLine> to = _ -> {};
@@ -223,9 +223,9 @@ public final class SessionRecorder implements Recorder {
     }
   }
 
-  /** Says whom to tell that the gesture was made which pauses and goes on; on the hook's thread. */
-  public void whenPauseAsked(Runnable asked) {
-    pauseAsked = asked;
+  /** Says whom to tell that it was paused by the gesture, or went on; on the hook's thread. */
+  public void whenPausedByHand(Consumer<Boolean> told) {
+    pausedByHand = told;
   }
 
   /** What can't be told here, as a sentence; empty where everything can. */
@@ -306,7 +306,14 @@ public final class SessionRecorder implements Recorder {
             && !wishes.pause().isEmpty()
             && k.presses().stream().map(m -> m.what().eitherSide()).toList().equals(wishes.pause());
     if (asksToPause) {
-      pauseAsked.run();
+      // At once: whoever is told may be busy, and what is done until then is not to be noted.
+      boolean now = !paused;
+      if (now) {
+        pause();
+      } else {
+        resume();
+      }
+      pausedByHand.accept(now);
     } else if (!paused && !closed) {
       done.offer(what);
     }

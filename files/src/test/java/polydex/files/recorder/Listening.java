@@ -39,8 +39,6 @@ final class Listening {
         }
       };
 
-  private static boolean paused;
-
   private Listening() {}
 
   public static void main(String[] left) throws Exception {
@@ -53,7 +51,7 @@ final class Listening {
             List.of(Physical.Press.of(Key.F9)));
     try (SessionRecorder recorder =
         SessionRecorder.of(Surroundings.here(), wishes, NOTHING_BOUND)) {
-      recorder.whenPauseAsked(() -> pauseOrGoOn(recorder));
+      recorder.whenPausedByHand(paused -> say(paused ? "paused" : "goes on"));
       recorder.start(Listening::print);
       say("listening" + recorder.remark());
       end();
@@ -65,17 +63,6 @@ final class Listening {
     int read = System.in.read();
     while (read >= 0 && read != 'e') {
       read = System.in.read();
-    }
-  }
-
-  private static void pauseOrGoOn(SessionRecorder recorder) {
-    paused = !paused;
-    if (paused) {
-      recorder.pause();
-      say("paused");
-    } else {
-      recorder.resume();
-      say("goes on");
     }
   }
 
