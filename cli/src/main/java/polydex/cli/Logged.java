@@ -11,6 +11,7 @@ import polydex.recall.ItemState;
 import polydex.recall.MemoryParameters;
 import polydex.recall.Progress;
 import polydex.totals.Audit;
+import polydex.totals.Reminder;
 import polydex.totals.Standing;
 import polydex.workspace.Workspace;
 
@@ -36,6 +37,11 @@ final class Logged {
 
   void add(Answer answer) {
     progress.add(answer);
+  }
+
+  /** Before the events that come after it. */
+  void follow(Reminder reminder) {
+    audit.follow(reminder);
   }
 
   void add(LogEvent event) {

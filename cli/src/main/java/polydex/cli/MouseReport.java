@@ -28,6 +28,7 @@ import polydex.person.Findings;
 import polydex.person.Knowledge;
 import polydex.person.SetupsForLog;
 import polydex.recognition.Place;
+import polydex.reminder.ReminderEffect;
 import polydex.route.Setup;
 import polydex.route.SetupId;
 import polydex.totals.Standing;
@@ -117,6 +118,7 @@ final class MouseReport implements Callable<Integer> {
       List<Integer> slipsByHour,
       Optional<DrillEffect.Change> drillEffect,
       int drilledActions,
+      Optional<ReminderEffect> reminders,
       SavedSoFar saved,
       List<Name> unknown,
       List<Stranger> strangers,
@@ -190,6 +192,7 @@ final class MouseReport implements Callable<Integer> {
         slips.byHour(),
         effect.mean(),
         effect.actions().size(),
+        Optional.of(found.reminders()).filter(r -> !r.isEmpty()),
         SavedSoFar.of(found.saved()),
         standing.unknown().stream()
             .map(u -> new Name(u.name().environment().value(), u.name().joined(), u.count()))
@@ -298,6 +301,7 @@ final class MouseReport implements Callable<Integer> {
                     100 * c.low(),
                     100 * c.high(),
                     report.drilledActions()));
+    report.reminders().ifPresent(r -> out.println("When your hands rested: " + r.inWords()));
     out.printf(
         Locale.ROOT,
         "Saved so far: %.1f h in %,d uses by keys; the drills took %.1f h.%n",

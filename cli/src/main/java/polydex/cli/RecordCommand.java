@@ -2,6 +2,7 @@ package polydex.cli;
 
 import java.io.PrintWriter;
 import java.nio.file.Path;
+import java.security.SecureRandom;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -25,10 +26,12 @@ import polydex.files.demo.DemoFile;
 import polydex.files.json.ModelJson;
 import polydex.files.recorder.RecordingChoices;
 import polydex.files.recorder.RecordingMark;
+import polydex.files.reminder.ReminderChoices;
 import polydex.files.store.Store;
-import polydex.hands.PauseGesture;
+import polydex.hands.AnywhereGesture;
 import polydex.keys.Gesture;
 import polydex.keys.GestureSyntaxException;
+import polydex.reminder.Lot;
 import polydex.route.Setup;
 import polydex.workspace.Workspace;
 
@@ -87,6 +90,15 @@ final class RecordCommand implements Callable<Integer> {
               + " Kept in the file for the next time.")
   private @Nullable String pause;
 
+  @Option(
+      names = "--at-rest",
+      paramLabel = "WHERE",
+      description =
+          "When your hands have rested for a minute, say which one thing the mouse did would have"
+              + " been quickest by keys: in a small \"window\" or as a \"notice\" of the desktop;"
+              + " \"off\" if never said. Kept in the file for the next time.")
+  private ReminderChoices.@Nullable Where atRest;
+
   @Option(names = "--json", description = "Answer as JSON at the end.")
   private boolean json;
 
@@ -105,7 +117,7 @@ final class RecordCommand implements Callable<Integer> {
         throw new FileProblem(mistake.get());
       }
       RecordingChoices choices = choices(RecordingChoices.of(store.settings()));
-      Optional<String> taken = PauseGesture.problem(workspace.world(), here, choices.pause());
+      Optional<String> taken = AnywhereGesture.problem(workspace.world(), here, choices.pause());
       if (taken.isPresent()) {
         err.println(taken.get() + " " + others(workspace, here));
         return Main.NO;
@@ -118,11 +130,32 @@ final class RecordCommand implements Callable<Integer> {
       Source.copy(store, err);
       store.setting(RecordingChoices.PAUSE, choices.pause().toString());
       store.setting(RecordingChoices.LEFT_OUT, choices.leftOutLines());
+      if (atRest != null) {
+        store.setting(ReminderChoices.WHERE, atRest.name().toLowerCase(Locale.ROOT));
+      }
       RecordingRun.Came came =
-          new RecordingRun(workspace, here, choices, err, ending).into(store, file, time);
+          new RecordingRun(
+                  workspace,
+                  here,
+                  choices,
+                  ReminderChoices.of(store.settings()),
+                  lot(store),
+                  err,
+                  ending)
+              .into(store, file, time);
       tell(new Answer(file.toString(), came.events(), came.characters(), came.recognisedShare()));
       return Main.DONE;
     }
+  }
+
+  private static Lot lot(Store store) throws FileProblem {
+    Optional<Lot> drawn = store.setting(ReminderChoices.LOT).flatMap(Lot::read);
+    if (drawn.isPresent()) {
+      return drawn.get();
+    }
+    Lot lot = new Lot(new SecureRandom().nextLong());
+    store.setting(ReminderChoices.LOT, lot.written());
+    return lot;
   }
 
   private Duration time(String written) {
@@ -154,7 +187,7 @@ final class RecordCommand implements Callable<Integer> {
   }
 
   private static String others(Workspace workspace, Setup here) {
-    List<Gesture> free = PauseGesture.free(workspace.world(), here, 3, () -> false);
+    List<Gesture> free = AnywhereGesture.free(workspace.world(), here, 3, () -> false);
     return free.isEmpty()
         ? "Name another with --pause."
         : "Name another with --pause, such as %s."

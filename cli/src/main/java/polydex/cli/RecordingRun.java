@@ -15,6 +15,9 @@ import polydex.files.recorder.RecordingChoices;
 import polydex.files.recorder.RecordingMark;
 import polydex.files.recorder.ScreenSign;
 import polydex.files.recorder.SessionRecorder;
+import polydex.files.recorder.Wishes;
+import polydex.files.reminder.AtRest;
+import polydex.files.reminder.ReminderChoices;
 import polydex.files.store.Store;
 import polydex.files.store.StoreLine;
 import polydex.log.LogEvent;
@@ -23,6 +26,7 @@ import polydex.log.LogLine;
 import polydex.person.Knowledge;
 import polydex.recognition.Recognised;
 import polydex.recognition.Recogniser;
+import polydex.reminder.Lot;
 import polydex.route.Setup;
 import polydex.workspace.Workspace;
 
@@ -34,6 +38,8 @@ final class RecordingRun {
   private final Workspace workspace;
   private final Setup here;
   private final RecordingChoices choices;
+  private final ReminderChoices reminder;
+  private final Lot lot;
   private final PrintWriter err;
   private final Recogniser recogniser;
   private final LogIntake intake;
@@ -44,8 +50,16 @@ final class RecordingRun {
   private long characters;
 
   RecordingRun(
-      Workspace workspace, Setup here, RecordingChoices choices, PrintWriter err, Ending end) {
+      Workspace workspace,
+      Setup here,
+      RecordingChoices choices,
+      ReminderChoices reminder,
+      Lot lot,
+      PrintWriter err,
+      Ending end) {
     this.end = end;
+    this.reminder = reminder;
+    this.lot = lot;
     this.workspace = workspace;
     this.here = here;
     this.choices = choices;
@@ -65,13 +79,16 @@ final class RecordingRun {
           SessionRecorder recorder =
               SessionRecorder.of(
                   Surroundings.here(),
-                  SessionRecorder.Wishes.of(
-                      workspace.world(), here, choices.leftOut(), choices.pause()),
+                  Wishes.of(workspace.world(), here, choices.leftOut(), choices.pause()),
                   Knowledge.recogniser(workspace))) {
         line.write(s -> s.setting(RecordingMark.SETTING, RecordingMark.begun(Instant.now())));
         recorder.whenPausedByHand(this::tellPaused);
         sign = ScreenSign.show("Polydex is recording. %s pauses".formatted(choices.pause()));
-        recorder.start(l -> take(l, writer));
+        if (sign.isEmpty()) {
+          say("There is no screen here to show a sign on that something is recorded.");
+        }
+        Optional<AtRest> atRest = atRest(recorder, line);
+        recorder.start(l -> take(l, writer, atRest));
         say(
             "Recording %s into %s. %s pauses and goes on; Ctrl+C ends."
                 .formatted(SessionRecorder.TITLE, file, choices.pause()));
@@ -79,6 +96,7 @@ final class RecordingRun {
           say(recorder.remark());
         }
         end.await(time.orElse(Duration.ofDays(3650)));
+        atRest.ifPresent(AtRest::close);
         sign.ifPresent(ScreenSign::close);
       }
       line.write(s -> s.setting(RecordingMark.SETTING, RecordingMark.ended()));
@@ -86,8 +104,29 @@ final class RecordingRun {
     return new Came(events, characters, Recognised.share(how));
   }
 
-  private void take(LogLine line, EventWriter writer) {
+  private Optional<AtRest> atRest(SessionRecorder recorder, StoreLine line) throws FileProblem {
+    if (reminder.where() == ReminderChoices.Where.OFF) {
+      return Optional.empty();
+    }
+    AtRest atRest =
+        AtRest.begin(
+            Surroundings.here(),
+            recorder,
+            workspace,
+            here,
+            choices.pause(),
+            reminder,
+            lot,
+            new WhoseFile(line));
+    say(
+        "When your hands rest, a line may be shown: %s takes what it says into the next drill, %s never says it again."
+            .formatted(atRest.answers().drill(), atRest.answers().never()));
+    return Optional.of(atRest);
+  }
+
+  private void take(LogLine line, EventWriter writer, Optional<AtRest> atRest) {
     if (intake.take(line) instanceof LogIntake.Event(LogEvent event)) {
+      atRest.ifPresent(r -> r.did(event.deed()));
       events++;
       characters += event.characters();
       how.merge(recogniser.of(event.deed()).how(), 1L, Long::sum);

@@ -113,6 +113,7 @@ final class Source {
         store -> {
           Logged read = new Logged(workspace, zone(), store.fits().parameters());
           store.answers(read::add);
+          store.reminders().forEach(read::follow);
           store.events(read::add);
           return read;
         };

@@ -1,6 +1,7 @@
 package polydex.boards;
 
 import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.Optional;
 import java.util.Set;
 import polydex.boards.Presses.Made;
@@ -13,10 +14,13 @@ import polydex.keys.PointerAct;
 
 /**
  * Makes presses of keys that go down and up: a key with what is held, or a tap when modifiers are
- * let go with nothing pressed between. Keys that repeat while they are held count once.
+ * let go with nothing pressed between. Keys that repeat while they are held count once. Sides of
+ * modifiers are kept where they are told.
  */
 public final class PressRecorder {
-  private final Set<Modifier> down = EnumSet.noneOf(Modifier.class);
+  /** The keys of modifiers that are down, each by itself. */
+  private final Set<Modifiers> down = new HashSet<>();
+
   private final Set<Key> keysDown = EnumSet.noneOf(Key.class);
   private Modifiers tapped = Modifiers.NONE;
 
@@ -27,18 +31,28 @@ public final class PressRecorder {
 
   /** A modifier goes down. */
   public void down(Modifier modifier) {
+    down(Modifiers.of(modifier));
+  }
+
+  /** The same, one key, perhaps with its side. */
+  public void down(Modifiers key) {
     if (down.isEmpty()) {
       tapped = Modifiers.NONE;
       usedSinceAllUp = false;
     }
-    down.add(modifier);
-    tapped = tapped.and(modifier);
+    down.add(key);
+    tapped = tapped.and(key);
   }
 
   /** A modifier goes up; a tap if it was the last and nothing was pressed between. */
   public Optional<Made> up(Modifier modifier) {
-    boolean wasDown = down.remove(modifier);
-    kept = kept.without(modifier);
+    return up(Modifiers.of(modifier));
+  }
+
+  /** The same, one key as it went down. */
+  public Optional<Made> up(Modifiers key) {
+    boolean wasDown = down.remove(key);
+    kept = kept.without(key);
     if (!wasDown || !down.isEmpty() || usedSinceAllUp) {
       return Optional.empty();
     }
@@ -72,7 +86,7 @@ public final class PressRecorder {
 
   /** The modifiers that are down now. */
   public Modifiers held() {
-    return Modifiers.of(down.toArray(new Modifier[0]));
+    return down.stream().reduce(Modifiers.NONE, Modifiers::and);
   }
 
   /** Forgets everything, as when the window loses the focus and key releases go elsewhere. */

@@ -7,6 +7,7 @@ import polydex.mouse.Saved;
 import polydex.mouse.Slips;
 import polydex.mouse.WeeklyReview;
 import polydex.mouse.Weeks;
+import polydex.reminder.ReminderEffect;
 import polydex.totals.Standing;
 
 /**
@@ -19,6 +20,7 @@ import polydex.totals.Standing;
  * @param review the last seven days
  * @param saved what keys have saved
  * @param effect what drills have changed
+ * @param reminders what lines at a pause have changed
  */
 public record Findings(
     Standing standing,
@@ -27,7 +29,8 @@ public record Findings(
     Slips slips,
     WeeklyReview review,
     Saved saved,
-    DrillEffect effect) {
+    DrillEffect effect,
+    ReminderEffect reminders) {
 
   /** What is still done with the pointer, the dearest first. */
   public List<Remaining.RemainingRow> remaining() {

@@ -28,6 +28,7 @@ import polydex.recall.DrillItem;
 import polydex.recall.NextToLearn;
 import polydex.recognition.Place;
 import polydex.recognition.Recogniser;
+import polydex.reminder.ReminderEffect;
 import polydex.route.Setup;
 import polydex.route.SetupId;
 import polydex.totals.Audit;
@@ -150,7 +151,8 @@ public record Knowledge(
         Slips.of(standing, today),
         WeeklyReview.of(standing, rows, today),
         Saved.of(standing, rows, practice.seconds()),
-        DrillEffect.of(standing, this::drilledSince, zone));
+        DrillEffect.of(standing, this::drilledSince, zone),
+        ReminderEffect.of(standing.followUps()));
   }
 
   /** Uses a working day of each action, by its id, over the whole log. */

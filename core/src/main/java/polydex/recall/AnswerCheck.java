@@ -15,7 +15,7 @@ import polydex.keys.Physical;
 /**
  * Follows an answer press by press, so that a wrong one is known at once and a right one at its
  * last key. Steps of a sequence may be pressed with the modifiers kept down, as hands do; steps of
- * a hold must be. Sides of modifiers are not compared, since keyboards do not always tell.
+ * a hold must be. Sides of modifiers are compared only where whoever hears the keys tells them.
  * Modifiers that are let go again before anything was pressed with them are a correction, unless
  * tapping them does something here.
  */
@@ -35,6 +35,7 @@ public final class AnswerCheck {
   }
 
   private final List<List<Made>> wanted;
+  private final boolean sidesMatter;
   private final Layout layout;
   private final Predicate<Modifiers> tapDoesSomething;
   private final List<Made> made = new ArrayList<>();
@@ -61,14 +62,20 @@ public final class AnswerCheck {
             .filter(Presses.Typable.class::isInstance)
             .map(p -> ((Presses.Typable) p).list())
             .toList();
+    sidesMatter =
+        wanted.stream()
+            .flatMap(List::stream)
+            .anyMatch(m -> m.what().held().modifiers().sidesTold() > 0);
   }
 
   /**
    * Takes in one press.
    *
+   * @param heard the press; of a side that nobody asks for nothing is kept
    * @param at seconds since the prompt was painted
    */
-  public State add(Made press, double at) {
+  public State add(Made heard, double at) {
+    Made press = sidesMatter ? heard : new Made(heard.what().eitherSide(), heard.kept());
     touched(at);
     longestWait = Math.max(longestWait, at - lastAt);
     made.add(press);
@@ -157,11 +164,17 @@ public final class AnswerCheck {
       return false;
     }
     for (int i = 0; i < made.size(); i++) {
-      boolean same = made.get(i).what().eitherSide().equals(one.get(i).what().eitherSide());
-      if (!same || (one.get(i).stillHeld() && !made.get(i).stillHeld())) {
+      if (!isLike(made.get(i).what(), one.get(i).what())
+          || (one.get(i).stillHeld() && !made.get(i).stillHeld())) {
         return false;
       }
     }
     return true;
+  }
+
+  private static boolean isLike(Physical pressed, Physical asked) {
+    Modifiers sides = pressed.held().modifiers();
+    return pressed.eitherSide().equals(asked.eitherSide())
+        && (sides.sidesTold() == 0 || sides.satisfy(asked.held().modifiers()));
   }
 }

@@ -59,6 +59,7 @@ public final class Audit {
   private final Map<Place, PlaceTotals> places = new HashMap<>();
   private final Rhythm rhythm;
   private final RecentActions recent = new RecentActions();
+  private final FollowUps followUps = new FollowUps();
   private LocalDate today = LocalDate.MIN;
   private long hourOfOffset = Long.MIN_VALUE;
   private int hour;
@@ -76,6 +77,11 @@ public final class Audit {
     this.rhythm = new Rhythm(zone);
   }
 
+  /** Counts what comes after a reminder; to be said before those events are added. */
+  public void follow(Reminder reminder) {
+    followUps.follow(reminder);
+  }
+
   /** Takes in an event that is not much older than those before. */
   public void add(LogEvent event) {
     Kind kind = kinds.get(event.deed());
@@ -90,6 +96,7 @@ public final class Audit {
     }
     if (kind.totals != null) {
       recent.add(event.deed(), kind.totals.place());
+      followUps.add(kind.totals.place(), event.at(), !event.deed().device().isPointer());
       boolean learnt = event.deed().device().isPointer() && isLearnt(kind.totals, event.at());
       kind.totals.add(event, today, hour(event.at()), learnt);
     }
@@ -165,7 +172,8 @@ public final class Audit {
                     .thenComparing(Strange::application))
             .toList(),
         strays,
-        last());
+        last(),
+        followUps.all());
   }
 
   /** A machine that nobody knows is named once, whatever runs on it. */

@@ -28,6 +28,7 @@ import polydex.totals.Habit.Turn;
  * @param strangers machines and programs that nobody knows, the commonest first
  * @param strays days so far from all others that a clock must have been set wrong
  * @param last when the last event was; 1970 where there is none
+ * @param followUps what came after each reminder
  */
 public record Standing(
     List<Entry> entries,
@@ -36,13 +37,22 @@ public record Standing(
     List<Unknown> unknown,
     List<Strange> strangers,
     List<LocalDate> strays,
-    Instant last) {
+    Instant last,
+    List<FollowUp> followUps) {
   /** How many days back "lately" looks. */
   public static final int LATELY_DAYS = 28;
 
   /** Before anything was noted. */
   public static final Standing NOTHING =
-      new Standing(List.of(), List.of(), Map.of(), List.of(), List.of(), List.of(), Instant.EPOCH);
+      new Standing(
+          List.of(),
+          List.of(),
+          Map.of(),
+          List.of(),
+          List.of(),
+          List.of(),
+          Instant.EPOCH,
+          List.of());
 
   /**
    * A working day.
@@ -138,6 +148,7 @@ public record Standing(
     recognised = Map.copyOf(recognised);
     unknown = List.copyOf(unknown);
     strangers = List.copyOf(strangers);
+    followUps = List.copyOf(followUps);
     strays = List.copyOf(strays);
   }
 

@@ -203,15 +203,15 @@ class HandLinesTest {
   }
 
   @Test
-  void thePauseGestureIsOneThatNothingHas() {
-    assertThat(PauseGesture.problem(WORLD, SETUP, Gesture.parse("Ctrl+S")))
+  void theAnywhereGestureIsOneThatNothingHas() {
+    assertThat(AnywhereGesture.problem(WORLD, SETUP, Gesture.parse("Ctrl+S")))
         .hasValueSatisfying(p -> assertThat(p).contains("Ctrl+S is in use"));
-    assertThat(PauseGesture.problem(WORLD, SETUP, Gesture.parse("Ctrl+L"))).isPresent();
-    assertThat(PauseGesture.problem(WORLD, SETUP, Gesture.parse("Q"))).isPresent();
-    assertThat(PauseGesture.problem(WORLD, SETUP, Gesture.parse("Click"))).isPresent();
-    assertThat(PauseGesture.problem(WORLD, SETUP, PauseGesture.USUAL)).isEmpty();
-    assertThat(PauseGesture.free(WORLD, SETUP, 3, () -> false))
+    assertThat(AnywhereGesture.problem(WORLD, SETUP, Gesture.parse("Ctrl+L"))).isPresent();
+    assertThat(AnywhereGesture.problem(WORLD, SETUP, Gesture.parse("Q"))).isPresent();
+    assertThat(AnywhereGesture.problem(WORLD, SETUP, Gesture.parse("Click"))).isPresent();
+    assertThat(AnywhereGesture.problem(WORLD, SETUP, AnywhereGesture.PAUSE)).isEmpty();
+    assertThat(AnywhereGesture.free(WORLD, SETUP, 3, () -> false))
         .hasSize(3)
-        .allSatisfy(g -> assertThat(PauseGesture.problem(WORLD, SETUP, g)).isEmpty());
+        .allSatisfy(g -> assertThat(AnywhereGesture.problem(WORLD, SETUP, g)).isEmpty());
   }
 }

@@ -143,7 +143,7 @@ class KeyStatesTest {
                         Optional.empty(),
                         Optional.empty()))
             .toList();
-    return new Standing(entries, days, Map.of(), List.of(), List.of(), List.of(), BEGUN);
+    return new Standing(entries, days, Map.of(), List.of(), List.of(), List.of(), BEGUN, List.of());
   }
 
   private static Standing.Day day(LocalDate date) {

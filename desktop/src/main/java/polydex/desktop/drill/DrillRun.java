@@ -79,12 +79,17 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
   private final Map<DrillItem, ItemState> before = new HashMap<>();
   private final PauseTransition goOn = new PauseTransition();
   private final PauseTransition limit = new PauseTransition();
+  private final ForRealKeys real;
   private final OnceShown painted = new OnceShown(() -> shownAt = System.nanoTime());
   private RepeatView repeat = RepeatView.NOTHING;
   private Stage stage = Stage.IDLE;
   private DrillQueue queue = new DrillQueue(List.of());
   private int hints;
   private boolean interrupted;
+
+  /** Whether the keys that are asked are to be pressed for real, though the desktop takes them. */
+  private boolean forReal;
+
   private long shownAt;
   private long end;
   private java.time.Duration most = java.time.Duration.ZERO;
@@ -111,7 +116,8 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
     sceneProperty()
         .flatMap(s -> s.windowProperty())
         .flatMap(w -> w.focusedProperty())
-        .subscribe(focused -> interrupted |= Boolean.FALSE.equals(focused));
+        .subscribe(focused -> interrupted |= Boolean.FALSE.equals(focused) && !forReal);
+    real = new ForRealKeys(desk, () -> getScene().getWindow());
   }
 
   /**
@@ -133,6 +139,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
                 .ifPresent(s -> before.put(q.prompt().item(), s)));
     pace = desk.session().progress().history().pace();
     use(found);
+    real.open();
     ask();
   }
 
@@ -157,6 +164,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
     use(found);
     end = System.nanoTime() + most.toNanos();
     queue.keepOnly(item -> found.material().prompt(item).isPresent());
+    real.open();
     askOrFinish();
   }
 
@@ -173,7 +181,44 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
     painted.stop();
     goOn.stop();
     limit.stop();
+    release();
+    real.end();
+  }
+
+  private void release() {
     desk.keys().release();
+    real.release();
+  }
+
+  /** All keys belong to the answer from now on. */
+  private void capture(String leave) {
+    desk.keys().capture(forReal ? new OnlyLong() : this, prompt().spelled() && !forReal, leave);
+    if (forReal) {
+      real.hear(this);
+    }
+  }
+
+  /** Whoever hears all keys hears those of the window, too: only what is held long counts there. */
+  private final class OnlyLong implements KeyCapture.Listener {
+    @Override
+    public void pressed(Made press, long nanos) {
+      // It was heard already.
+    }
+
+    @Override
+    public void holding(Modifiers held) {
+      // The same.
+    }
+
+    @Override
+    public void leave() {
+      DrillRun.this.leave();
+    }
+
+    @Override
+    public boolean hint(boolean ask) {
+      return DrillRun.this.hint(ask);
+    }
   }
 
   /** What it came to so far. */
@@ -213,6 +258,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
     stage = Stage.ASKING;
     hints = 0;
     interrupted = false;
+    forReal = question().kind() != Kind.SAY && real.asks(prompt());
     help.getChildren().clear();
     check = Optional.of(newCheck());
     if (question().kind() == Kind.SAY) {
@@ -244,7 +290,13 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
     }
     nodes.add(help);
     speak(say().top(queue));
-    if (prompt.spelled()) {
+    if (forReal) {
+      help.getChildren()
+          .add(
+              Texts.quiet(
+                  "This computer takes these keys itself, so it does what they do while you press"
+                      + " them. This window comes back."));
+    } else if (prompt.spelled()) {
       help.getChildren()
           .add(
               Texts.quiet(
@@ -252,13 +304,10 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
                       + " modifiers stay down until the next key."));
     }
     getChildren().setAll(nodes);
-    desk.keys()
-        .capture(
-            this,
-            prompt.spelled(),
-            question().kind() == Kind.SPRINT
-                ? "leave the drill"
-                : "see a hint, hold Space; to leave the drill");
+    capture(
+        question().kind() == Kind.SPRINT
+            ? "leave the drill"
+            : "see a hint, hold Space; to leave the drill");
   }
 
   private static boolean wantsDoubleClick(Prompt prompt) {
@@ -366,7 +415,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
       }
       case RIGHT -> {
         stage = Stage.ANSWERED;
-        desk.keys().release();
+        release();
         goOn.setDuration(GO_ON);
         goOn.playFromStart();
       }
@@ -421,7 +470,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
     if (stage == Stage.REPEATING) {
       if (ask) {
         stage = Stage.ANSWERED;
-        desk.keys().release();
+        release();
         next();
       }
       return true;
@@ -477,13 +526,13 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
       goOn.playFromStart();
     }
     queue.answered(verdict.isRight());
-    desk.keys().release();
+    release();
     desk.session().answer(answer);
     if (isPressedAgain(verdict, question)) {
       stage = Stage.REPEATING;
       check = Optional.of(newCheck());
       shownAt = System.nanoTime();
-      desk.keys().capture(this, prompt.spelled(), "go on without, hold Space; to leave the drill");
+      capture("go on without, hold Space; to leave the drill");
     }
   }
 

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Random;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
@@ -70,6 +71,7 @@ final class DrillStart extends VBox {
       Lists.choices(
           "Ask again when the chance of recall is",
           r -> "ask at %.0f %% recall".formatted(100 * r));
+  private final CheckBox forReal = new CheckBox("press the desktop's own keys for real");
   private int waiting;
 
   DrillStart(Desk desk, Choices choices) {
@@ -92,7 +94,7 @@ final class DrillStart extends VBox {
     sprint.setOnAction(_ -> choices.sprint());
     fillSettings();
     FlowPane buttons = new FlowPane(12, 12, goOn, begin, sprint);
-    FlowPane wishes = new FlowPane(12, 8, minutes, newOnes, retention);
+    FlowPane wishes = new FlowPane(12, 8, minutes, newOnes, retention, forReal);
     VBox card = new VBox(due, about, told, buttons, wishes);
     card.getStyleClass().add("card");
     VBox.setVgrow(next, Priority.ALWAYS);
@@ -120,6 +122,8 @@ final class DrillStart extends VBox {
     minutes.setOnAction(_ -> wish());
     newOnes.setOnAction(_ -> wish());
     retention.setOnAction(_ -> wish());
+    forReal.setSelected(ForRealKeys.isWanted(desk));
+    forReal.setOnAction(_ -> ForRealKeys.want(desk, forReal.isSelected()));
   }
 
   private void wish() {

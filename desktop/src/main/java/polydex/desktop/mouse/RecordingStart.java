@@ -18,10 +18,14 @@ import polydex.files.computer.Surroundings;
 import polydex.files.demo.SimulatedRecorder;
 import polydex.files.recorder.RecordingChoices;
 import polydex.files.recorder.SessionRecorder;
-import polydex.hands.PauseGesture;
+import polydex.files.recorder.Wishes;
+import polydex.files.reminder.AtRest;
+import polydex.files.reminder.ReminderChoices;
+import polydex.hands.AnywhereGesture;
 import polydex.keys.Gesture;
 import polydex.keys.GestureSyntaxException;
 import polydex.person.Knowledge;
+import polydex.reminder.Lot;
 import polydex.route.Setup;
 import polydex.route.World;
 import polydex.workspace.Workspace;
@@ -44,12 +48,16 @@ final class RecordingStart {
           new Speed("a minute in a second", 60),
           new Speed("an hour in six seconds", 600));
 
+  /** A recorder, and what says something when the hands rest, where that is wanted. */
+  private record Begun(SessionRecorder recorder, Optional<AtRest> atRest) {}
+
   /** Something that can be chosen. */
   private record Choice(String title, Runnable act) {}
 
   private final Desk desk;
   private final Runnable begins;
   private final Beside beside = new Beside("recorder");
+  private final LineAtRest line;
 
   /**
    * Nothing asked yet.
@@ -59,13 +67,14 @@ final class RecordingStart {
   RecordingStart(Desk desk, Runnable begins) {
     this.desk = desk;
     this.begins = begins;
+    line = new LineAtRest(desk, this::ask, this::setup, () -> choices().pause());
   }
 
   private RecordingChoices choices() {
     return RecordingChoices.of(
         Map.of(
             RecordingChoices.PAUSE,
-            desk.session().setting(RecordingChoices.PAUSE).orElse(PauseGesture.USUAL.toString()),
+            desk.session().setting(RecordingChoices.PAUSE).orElse(AnywhereGesture.PAUSE.toString()),
             RecordingChoices.LEFT_OUT,
             desk.session().setting(RecordingChoices.LEFT_OUT).orElse("")));
   }
@@ -88,6 +97,7 @@ final class RecordingStart {
     all.add(
         new Choice(
             "Keys that pause it, in any window: %s …".formatted(now.pause()), this::choosePause));
+    all.add(new Choice("A line when your hands rest: %s …".formatted(line.now()), line::ask));
     desk.dialogs()
         .choose(
             "Record what hands do",
@@ -124,10 +134,10 @@ final class RecordingStart {
     beside.ask(
         _ -> {
           Optional<String> usual =
-              PauseGesture.problem(workspace.world(), setup.get(), PauseGesture.USUAL);
+              AnywhereGesture.problem(workspace.world(), setup.get(), AnywhereGesture.PAUSE);
           return Stream.concat(
-                  Stream.of(PauseGesture.USUAL).filter(_ -> usual.isEmpty()),
-                  PauseGesture.free(workspace.world(), setup.get(), 6, () -> false).stream())
+                  Stream.of(AnywhereGesture.PAUSE).filter(_ -> usual.isEmpty()),
+                  AnywhereGesture.free(workspace.world(), setup.get(), 6, () -> false).stream())
               .map(Gesture::toString)
               .toList();
         },
@@ -183,33 +193,55 @@ final class RecordingStart {
     Workspace workspace = desk.session().workspace().get();
     RecordingChoices choices = choices();
     desk.session().say("Beginning to listen \u2026");
+    ReminderChoices reminder = line.choices();
+    Lot lot = line.lot();
     beside.ask(
         _ -> {
           free(workspace.world(), setup.get(), choices.pause());
-          return SessionRecorder.of(
-              Surroundings.here(),
-              SessionRecorder.Wishes.of(
-                  workspace.world(), setup.get(), choices.leftOut(), choices.pause()),
-              Knowledge.recogniser(workspace));
+          SessionRecorder recorder =
+              SessionRecorder.of(
+                  Surroundings.here(),
+                  Wishes.of(workspace.world(), setup.get(), choices.leftOut(), choices.pause()),
+                  Knowledge.recogniser(workspace));
+          try {
+            return new Begun(
+                recorder,
+                reminder.where() == ReminderChoices.Where.OFF
+                    ? Optional.empty()
+                    : Optional.of(
+                        AtRest.begin(
+                            Surroundings.here(),
+                            recorder,
+                            workspace,
+                            setup.get(),
+                            choices.pause(),
+                            reminder,
+                            lot,
+                            new WhoseHands(desk))));
+          } catch (FileProblem | RuntimeException e) {
+            recorder.close();
+            throw e;
+          }
         },
-        recorder -> begin(recorder, choices.pause(), time),
+        begun -> begin(begun, choices.pause(), time),
         desk.session()::problem);
   }
 
   private static Gesture free(World world, Setup setup, Gesture pause) throws FileProblem {
-    Optional<String> problem = PauseGesture.problem(world, setup, pause);
+    Optional<String> problem = AnywhereGesture.problem(world, setup, pause);
     if (problem.isPresent()) {
       throw new FileProblem(problem.get() + " Choose other keys that pause.");
     }
     return pause;
   }
 
-  private void begin(SessionRecorder recorder, Gesture pause, Optional<Duration> time) {
+  private void begin(Begun begun, Gesture pause, Optional<Duration> time) {
+    SessionRecorder recorder = begun.recorder();
     Recording recording = desk.recording();
     recorder.whenPausedByHand(
         paused -> Platform.runLater(() -> recording.pausedByHand(recorder, paused)));
     begins.run();
-    recording.start(recorder, pause.toString());
+    recording.start(recorder, pause.toString(), begun.atRest());
     if (!recorder.remark().isEmpty()) {
       desk.session().problem(recorder.remark());
     }

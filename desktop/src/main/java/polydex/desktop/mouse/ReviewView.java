@@ -23,6 +23,7 @@ import polydex.mouse.WeeklyReview;
 import polydex.own.OwnKey;
 import polydex.person.Findings;
 import polydex.recognition.Place;
+import polydex.reminder.ReminderEffect;
 
 /** The week in one page. */
 public final class ReviewView {
@@ -32,11 +33,13 @@ public final class ReviewView {
 
   private final Desk desk;
   private final WeeklyReview review;
+  private final ReminderEffect reminders;
 
   /** Of what was found. */
   public ReviewView(Desk desk, Findings found) {
     this.desk = desk;
     this.review = found.review();
+    this.reminders = found.reminders();
   }
 
   /** Opens it over the place. */
@@ -94,6 +97,10 @@ public final class ReviewView {
                                     desk.titles().action(r.place()),
                                     SpokenTime.hours(r.hoursAYear())))
                     .collect(Collectors.joining(", "))));
+    if (!reminders.isEmpty()) {
+      words.add(Texts.part("What was said when your hands rested"));
+      words.add(Texts.words(reminders.inWords()));
+    }
     return words;
   }
 

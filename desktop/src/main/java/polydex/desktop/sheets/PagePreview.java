@@ -80,6 +80,9 @@ final class PagePreview extends VBox {
     instead.setText("");
     told.setText(String.join(" ", pages.told()));
     told.setVisible(!pages.told().isEmpty());
+    // What is told below takes room from the page, or gives it back: the page is drawn once, for
+    // the room that it has then, not first for the room of the page before.
+    layout();
     redraw();
   }
 

@@ -13,6 +13,7 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.LongPredicate;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyLongProperty;
 import javafx.beans.property.ReadOnlyLongWrapper;
@@ -29,6 +30,7 @@ import polydex.person.Knowledge;
 import polydex.recall.DrillItem;
 import polydex.route.SetupId;
 import polydex.totals.Audit;
+import polydex.totals.Reminder;
 import polydex.totals.Standing;
 import polydex.workspace.Workspace;
 
@@ -56,8 +58,14 @@ final class MouseLog {
   /** What came in while the log was read again, which that reading can't have seen. */
   private final List<LogEvent> meanwhile = new ArrayList<>();
 
+  /** What comes after them is counted; those of a reading are the ones that there were then. */
+  private volatile List<Reminder> reminders;
+
   private Audit audit;
   private Optional<Standing> standing = Optional.empty();
+
+  /** The reading that the audit is of. */
+  private long newestPublished;
 
   private boolean isRead;
   private Optional<String> failure = Optional.empty();
@@ -71,6 +79,7 @@ final class MouseLog {
    *
    * @param audit what it comes to so far
    * @param isRead whether that is all of it
+   * @param reminders that the audit follows already
    * @param fluentSince when an item became fluent; asked on any thread
    * @param problems hears on the interface thread when the log can't be read again
    */
@@ -78,6 +87,7 @@ final class MouseLog {
       StoreLine store,
       Audit audit,
       boolean isRead,
+      List<Reminder> reminders,
       ZoneId zone,
       Supplier<Workspace> workspace,
       Function<DrillItem, Optional<Instant>> fluentSince,
@@ -86,6 +96,7 @@ final class MouseLog {
     this.problems = problems;
     this.audit = audit;
     this.isRead = isRead;
+    this.reminders = List.copyOf(reminders);
     this.zone = zone;
     this.workspace = workspace;
     this.fluentSince = fluentSince;
@@ -114,8 +125,14 @@ final class MouseLog {
         || !before.mouse().names().equals(after.mouse().names());
   }
 
-  private Audit read(StoreLine.Reading log, Workspace by) throws FileProblem {
+  private Audit begun(Workspace by) {
     Audit made = Knowledge.audit(by, zone, fluentSince);
+    reminders.forEach(made::follow);
+    return made;
+  }
+
+  private Audit read(StoreLine.Reading log, Workspace by) throws FileProblem {
+    Audit made = begun(by);
     log.each(made::add);
     return made;
   }
@@ -123,7 +140,7 @@ final class MouseLog {
   /** None where it was begun anew meanwhile: edits may follow each other faster than it is read. */
   private Optional<Audit> readWhileNewest(StoreLine.Reading log, Workspace by, long reading)
       throws FileProblem {
-    Audit made = Knowledge.audit(by, zone, fluentSince);
+    Audit made = begun(by);
     return log.each(made::add, () -> newestReading.get() == reading)
         ? Optional.of(made)
         : Optional.empty();
@@ -145,6 +162,17 @@ final class MouseLog {
   /** The ids of the actions done last with the pointer in a setup, the newest first. */
   List<ActionId> lastByPointer(SetupId setup) {
     return audit.lastByPointer(setup);
+  }
+
+  /** Counts what comes after a reminder from now on. */
+  void follow(Reminder reminder) {
+    reminders = Stream.concat(reminders.stream(), Stream.of(reminder)).toList();
+    if (isRead && newestReading.get() == newestPublished) {
+      audit.follow(reminder);
+      change();
+    } else {
+      readAgain();
+    }
   }
 
   /** Adds what has just been done. */
@@ -214,6 +242,7 @@ final class MouseLog {
       addTo(made, List.copyOf(meanwhile));
       meanwhile.clear();
       isRead = true;
+      newestPublished = reading;
       change();
       List<Waiting> told = List.copyOf(waiting);
       waiting.clear();

@@ -1,6 +1,7 @@
 package polydex.desktop.state;
 
 import java.time.Clock;
+import java.util.List;
 import java.util.Map;
 import polydex.conflict.ConflictHistory;
 import polydex.files.FileProblem;
@@ -8,6 +9,7 @@ import polydex.files.store.DamagedFile;
 import polydex.files.store.Store;
 import polydex.recall.MemoryFits;
 import polydex.recall.Progress;
+import polydex.totals.Reminder;
 import polydex.workspace.Workspace;
 
 /**
@@ -25,6 +27,7 @@ public record Opened(
     MemoryFits fits,
     Progress progress,
     ConflictHistory conflicts,
+    List<Reminder> reminders,
     boolean isLogged) {
 
   /** Reads it; the store is closed where it can't be read. */
@@ -42,6 +45,7 @@ public record Opened(
           fits,
           progress,
           store.conflicts(),
+          store.reminders(),
           store.isLogged());
     } catch (FileProblem e) {
       store.close();

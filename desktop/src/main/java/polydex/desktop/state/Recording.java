@@ -13,6 +13,7 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import polydex.files.recorder.RecordingMark;
 import polydex.files.recorder.ScreenSign;
+import polydex.files.reminder.AtRest;
 import polydex.log.LogEvent;
 import polydex.log.LogIntake;
 import polydex.log.LogLine;
@@ -37,7 +38,7 @@ public final class Recording {
   }
 
   /** A recorder, and the number under which its events come in. */
-  private record Running(Recorder recorder, long batch, String title) {}
+  private record Running(Recorder recorder, long batch, String title, Optional<AtRest> atRest) {}
 
   private final Session session;
   private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(State.OFF);
@@ -47,7 +48,7 @@ public final class Recording {
   private Optional<Running> running = Optional.empty();
   private Optional<ScreenSign> sign = Optional.empty();
   private Optional<String> keys = Optional.empty();
-  private boolean inFront;
+  private volatile boolean inFront;
 
   /** What was done from then on is not kept. */
   private volatile Instant until = Instant.MIN;
@@ -87,33 +88,34 @@ public final class Recording {
 
   /** Begins; what was at work before is stopped. */
   public void start(Recorder recorder) {
-    start(recorder, Optional.empty());
+    start(recorder, Optional.empty(), Optional.empty());
   }
 
   /**
    * Begins, with a sign on the screen that stays while another window is in front.
    *
    * @param pause the keys that pause it there
+   * @param atRest says something when the hands rest; ends with the recording
    */
-  public void start(Recorder recorder, String pause) {
-    start(recorder, Optional.of(pause));
+  public void start(Recorder recorder, String pause, Optional<AtRest> atRest) {
+    start(recorder, Optional.of(pause), atRest);
   }
 
-  private void start(Recorder recorder, Optional<String> pause) {
+  private void start(Recorder recorder, Optional<String> pause, Optional<AtRest> atRest) {
     stop();
     session.setting(RecordingMark.SETTING, RecordingMark.begun(session.now()));
     keys = pause;
     sign = pause.flatMap(p -> ScreenSign.show(signed(p, true)));
     inFront(inFront);
     String title = "Record " + recorder.title();
-    running = Optional.of(new Running(recorder, session.newBatch(title), recorder.title()));
+    running = Optional.of(new Running(recorder, session.newBatch(title), recorder.title(), atRest));
     count = 0;
     last.clear();
     until = Instant.MAX;
     LogIntake intake =
         new LogIntake(
             session.zone(), session.now(), Knowledge.recogniser(session.workspace().get()));
-    recorder.start(line -> take(intake, line));
+    recorder.start(line -> take(intake, line, atRest));
     state.set(State.RECORDING);
     session.say("Recording %s. {PAUSE} pauses it.".formatted(recorder.title()));
   }
@@ -130,14 +132,20 @@ public final class Recording {
     sign.ifPresent(s -> s.hidden(isInFront));
   }
 
+  /** Whether it is; may be asked on any thread. */
+  public boolean isInFront() {
+    return inFront;
+  }
+
   private void sign(boolean recording) {
     sign.ifPresent(s -> keys.ifPresent(k -> s.say(signed(k, recording), recording)));
   }
 
   /** On the recorder's thread. What is done while it is paused is dropped, whoever sends it. */
-  private void take(LogIntake intake, LogLine line) {
+  private void take(LogIntake intake, LogLine line, Optional<AtRest> atRest) {
     if (intake.take(line) instanceof LogIntake.Event(LogEvent event)
         && event.at().isBefore(until)) {
+      atRest.ifPresent(r -> r.did(event.deed()));
       waiting.add(event);
       if (told.compareAndSet(false, true)) {
         Platform.runLater(this::arrive);
@@ -216,6 +224,7 @@ public final class Recording {
     running.ifPresent(
         r -> {
           until = session.now();
+          r.atRest().ifPresent(AtRest::close);
           r.recorder().close();
           arrive();
           sign.ifPresent(ScreenSign::close);

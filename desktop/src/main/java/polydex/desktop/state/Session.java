@@ -49,6 +49,7 @@ import polydex.recall.MemoryParameters;
 import polydex.recall.Progress;
 import polydex.route.SetupId;
 import polydex.totals.Audit;
+import polydex.totals.Reminder;
 import polydex.totals.Standing;
 import polydex.workspace.Change;
 import polydex.workspace.History;
@@ -140,6 +141,7 @@ public final class Session implements AutoCloseable {
     fluentSince.putAll(progress.fluentSince());
     conflicts = opened.conflicts();
     Audit audit = Knowledge.audit(workspace.get(), clock.getZone(), this::fluentSince);
+    opened.reminders().forEach(audit::follow);
     if (log != null) {
       log.each(audit::add);
     }
@@ -150,6 +152,7 @@ public final class Session implements AutoCloseable {
             store,
             audit,
             log != null || !opened.isLogged(),
+            opened.reminders(),
             clock.getZone(),
             workspace::get,
             this::fluentSince,
@@ -562,6 +565,12 @@ public final class Session implements AutoCloseable {
   public void arrived(List<LogEvent> events, long batch) {
     mouseLog.add(events);
     store.write(s -> s.add(events, batch));
+  }
+
+  /** Keeps a moment at which something was or could have been named, and counts what follows. */
+  public void add(Reminder reminder) {
+    store.write(s -> s.add(reminder));
+    mouseLog.follow(reminder);
   }
 
   /** Says that a batch is whole, and can be taken back. */

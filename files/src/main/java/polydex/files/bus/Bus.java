@@ -208,12 +208,17 @@ final class Bus implements AutoCloseable {
 
   /** Calls a method without waiting for what comes back. */
   Call call(Target target, String type, String method, Object... arguments) throws FileProblem {
+    StringBuilder signature = new StringBuilder();
+    for (Object argument : arguments) {
+      signature.append(argument instanceof Integer ? 'i' : argument instanceof UInt32 ? 'u' : 's');
+    }
+    return callAs(target, type, method, signature.toString(), arguments);
+  }
+
+  /** The same with arguments whose types can't be told from themselves. */
+  Call callAs(Target target, String type, String method, String signature, Object... arguments)
+      throws FileProblem {
     try {
-      StringBuilder signature = new StringBuilder();
-      for (Object argument : arguments) {
-        signature.append(
-            argument instanceof Integer ? 'i' : argument instanceof UInt32 ? 'u' : 's');
-      }
       MethodCall call =
           connection
               .getMessageFactory()
@@ -224,7 +229,7 @@ final class Bus implements AutoCloseable {
                   type,
                   method,
                   (byte) 0,
-                  arguments.length == 0 ? null : signature.toString(),
+                  arguments.length == 0 ? null : signature,
                   arguments);
       connection.sendMessage(call);
       return new Call(call);

@@ -29,11 +29,13 @@ import polydex.keys.Key;
 /**
  * Keyboard and pointer of the whole session, by the hook library. Events are handed on at once, on
  * the library's own thread, so that no queue of keys ever is; which characters they type is never
- * asked. There is one hook in a process.
+ * asked.
  */
 final class InputHook implements AutoCloseable {
   private static final Object ONE = new Object();
-  private static boolean taken;
+
+  /** How many listen; the library has one hook for all of them. */
+  private static int listening;
 
   private final EventClock clock = new EventClock();
   private final LongSupplier now;
@@ -54,18 +56,19 @@ final class InputHook implements AutoCloseable {
    */
   static InputHook listen(LongSupplier now, Consumer<HandEvent> to) throws FileProblem {
     synchronized (ONE) {
-      if (taken) {
-        throw new FileProblem("This program is listening already.");
-      }
       InputHook hook = new InputHook(now, to);
       try {
         unpack();
-        GlobalScreen.setEventDispatcher(new AtOnce());
+        if (listening == 0) {
+          GlobalScreen.setEventDispatcher(new AtOnce());
+        }
         GlobalScreen.addNativeKeyListener(hook.ears);
         GlobalScreen.addNativeMouseListener(hook.ears);
         GlobalScreen.addNativeMouseMotionListener(hook.ears);
         GlobalScreen.addNativeMouseWheelListener(hook.ears);
-        GlobalScreen.registerNativeHook();
+        if (listening == 0) {
+          GlobalScreen.registerNativeHook();
+        }
       } catch (NativeHookException | UnsatisfiedLinkError | RuntimeException e) {
         hook.deafen();
         throw new FileProblem(
@@ -74,7 +77,7 @@ final class InputHook implements AutoCloseable {
                 + " libx11-xcb1 and libxkbcommon-x11-0).",
             e);
       }
-      taken = true;
+      listening++;
       return hook;
     }
   }
@@ -111,12 +114,14 @@ final class InputHook implements AutoCloseable {
       }
       open = false;
       deafen();
-      try {
-        GlobalScreen.unregisterNativeHook();
-      } catch (NativeHookException _) {
-        // The display is gone, and the hook with it.
+      listening--;
+      if (listening == 0) {
+        try {
+          GlobalScreen.unregisterNativeHook();
+        } catch (NativeHookException _) {
+          // The display is gone, and the hook with it.
+        }
       }
-      taken = false;
     }
   }
 

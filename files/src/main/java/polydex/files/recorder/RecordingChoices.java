@@ -6,7 +6,7 @@ import java.util.NavigableSet;
 import java.util.Optional;
 import java.util.TreeSet;
 import java.util.regex.Pattern;
-import polydex.hands.PauseGesture;
+import polydex.hands.AnywhereGesture;
 import polydex.keys.Gesture;
 import polydex.keys.GestureSyntaxException;
 
@@ -41,7 +41,7 @@ public record RecordingChoices(Gesture pause, NavigableSet<String> leftOut) {
     return new RecordingChoices(
         Optional.ofNullable(settings.get(PAUSE))
             .flatMap(RecordingChoices::read)
-            .orElse(PauseGesture.USUAL),
+            .orElse(AnywhereGesture.PAUSE),
         titles);
   }
 

@@ -1,28 +1,19 @@
 package polydex.files.recorder;
 
-import java.util.ArrayDeque;
-import java.util.Deque;
-import java.util.Iterator;
 import java.util.List;
 import java.util.Locale;
-import java.util.Objects;
+import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.LinkedBlockingQueue;
-import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import polydex.boards.Layout;
-import polydex.boards.Presses;
 import polydex.files.FileProblem;
-import polydex.files.bus.AccessibilityBus;
 import polydex.files.bus.ScreenEars;
 import polydex.files.computer.Surroundings;
-import polydex.hands.Backlog;
 import polydex.hands.Done;
 import polydex.hands.EventClock;
 import polydex.hands.HandEvent;
@@ -30,18 +21,11 @@ import polydex.hands.HandLines;
 import polydex.hands.HandReader;
 import polydex.hands.MenuTrail;
 import polydex.hands.Seen;
-import polydex.hands.Sequences;
-import polydex.keys.Gesture;
-import polydex.keys.Key;
-import polydex.keys.Modifier;
 import polydex.keys.Physical;
 import polydex.keys.PointerAct;
 import polydex.log.Interpreter;
 import polydex.log.LogLine;
 import polydex.log.Recorder;
-import polydex.route.Machine;
-import polydex.route.Setup;
-import polydex.route.World;
 
 /**
  * Records what hands do in a session of the X Window System. The hook's thread makes of each event
@@ -61,98 +45,33 @@ public final class SessionRecorder implements Recorder {
   /** What it records, for the person. */
   public static final String TITLE = "this computer";
 
-  private static final long NEVER = Long.MIN_VALUE / 2;
-
-  /** While somebody types on, the focus is elsewhere at most so long unseen. */
-  private static final long FOCUS_MILLIS = 400;
-
   private static final long TICK_MILLIS = 80;
 
   /** What nobody could look at for so long is not told: it may be of an application left out. */
   private static final long PATIENCE_MILLIS = 5000;
 
   private static final int MOST_WAITING = 10_000;
-  private static final int MOST_LOOKS = 1000;
-
-  /**
-   * What is recorded, and how.
-   *
-   * @param machine the title of the machine, its platform, or the setup
-   * @param layout the one under the fingers
-   * @param sequences the gestures of several presses that there are
-   * @param leftOut titles of applications of which nothing is noted, in any case
-   * @param pause the presses that pause and go on, wherever the focus is; none for no such gesture
-   */
-  public record Wishes(
-      String machine,
-      Layout layout,
-      Sequences sequences,
-      Set<String> leftOut,
-      List<Physical> pause) {
-    /** Copies them; titles in small letters. */
-    public Wishes {
-      leftOut =
-          leftOut.stream()
-              .map(t -> t.strip().toLowerCase(Locale.ROOT))
-              .collect(Collectors.toUnmodifiableSet());
-      pause = pause.stream().map(Physical::eitherSide).toList();
-    }
-
-    /**
-     * For the computer that somebody sits at: the outermost machine of a setup.
-     *
-     * @param pause the gesture that pauses and goes on; one that the layout can't make is none
-     */
-    public static Wishes of(World world, Setup setup, Set<String> leftOut, Gesture pause) {
-      Machine machine = setup.machines().getFirst();
-      Layout layout = Objects.requireNonNull(world.layouts().get(machine.layout()));
-      return new Wishes(
-          setup.machines().size() == 1 ? setup.id().value() : machine.title(),
-          layout,
-          Sequences.of(world.catalog(), layout),
-          leftOut,
-          Presses.of(pause, layout) instanceof Presses.Typable typable
-              ? typable.physical()
-              : List.of());
-    }
-  }
-
-  /**
-   * Something to look at: what has the focus, or what lies at a spot.
-   *
-   * @param closely whether it matters what lies there, rather than whose window
-   */
-  private record Look(long millis, Optional<Done.Spot> spot, boolean closely) {}
-
-  /**
-   * What was seen then.
-   *
-   * @param hidden whether what has the focus may be a field for secrets
-   */
-  private record Saw(long millis, boolean pointed, Seen seen, boolean hidden) {
-    static final Saw NOTHING = new Saw(NEVER, false, Seen.focus(""), false);
-  }
 
   private final Wishes wishes;
-  private final XWindows windows;
+  private final Sights sights;
   private final Optional<ScreenEars> ears;
   private final HandReader reader;
   private final HandLines lines;
-  private final BlockingQueue<Look> toLook = new LinkedBlockingQueue<>(MOST_WAITING);
   private final BlockingQueue<Done> done = new LinkedBlockingQueue<>(MOST_WAITING);
 
-  private final Backlog unseen = new Backlog();
+  private final Thread telling =
+      Thread.ofPlatform().name("recorder, telling").daemon().unstarted(this::tell);
 
-  private final Deque<Saw> saw = new ArrayDeque<>();
-  private final Thread looking = thread("looking", this::look);
-  private final Thread telling = thread("telling", this::tell);
+  /** What is done when these presses are made, while it records. */
+  private final Map<List<Physical>, Runnable> asked = new ConcurrentHashMap<>();
+
   private volatile Consumer<Boolean> pausedByHand = _ -> {};
   private final RecorderLock lock;
   private @Nullable InputHook hook;
   private Consumer<LogLine> to = _ -> {};
 
-  /** When somebody looked last at what has the focus; on the hook's thread. */
-  private long focusAt = NEVER;
+  /** When hands did anything last. */
+  private volatile long lastHand = System.currentTimeMillis();
 
   private volatile boolean paused;
   private volatile boolean closed;
@@ -165,14 +84,10 @@ public final class SessionRecorder implements Recorder {
       RecorderLock lock) {
     this.lock = lock;
     this.wishes = wishes;
-    this.windows = windows;
+    this.sights = new Sights(windows, ears);
     this.ears = ears;
     this.reader = new HandReader(wishes.layout(), wishes.sequences(), this::made);
     this.lines = new HandLines(wishes.machine(), wishes.layout(), interpreter, EventClock::instant);
-  }
-
-  private static Thread thread(String name, Runnable run) {
-    return Thread.ofPlatform().name("recorder, " + name).daemon().unstarted(run);
   }
 
   /**
@@ -228,6 +143,31 @@ public final class SessionRecorder implements Recorder {
     pausedByHand = told;
   }
 
+  /**
+   * Has something done whenever these presses are made, instead of noting them.
+   *
+   * @param presses of a gesture, either side of a modifier
+   * @param then on the hook's thread, so nothing that takes long
+   */
+  public void hears(List<Physical> presses, Runnable then) {
+    asked.put(presses.stream().map(Physical::eitherSide).toList(), then);
+  }
+
+  /** Notes those presses like any others from now on. */
+  public void hearsNoMore() {
+    asked.clear();
+  }
+
+  /** When hands did anything last that it heard, in milliseconds since 1970. */
+  public long lastHand() {
+    return lastHand;
+  }
+
+  /** Whether it is paused. */
+  public boolean isPaused() {
+    return paused;
+  }
+
   /** What can't be told here, as a sentence; empty where everything can. */
   public String remark() {
     return ears.isPresent()
@@ -246,7 +186,7 @@ public final class SessionRecorder implements Recorder {
     synchronized (reader) {
       to = lineTo;
     }
-    looking.start();
+    sights.start();
     telling.start();
   }
 
@@ -255,8 +195,9 @@ public final class SessionRecorder implements Recorder {
     if (closed) {
       return;
     }
+    lastHand = System.currentTimeMillis();
     if (!paused) {
-      look(event).ifPresent(this::ask);
+      sights.at(event);
       if (event instanceof HandEvent.ButtonDown) {
         ears.ifPresent(e -> e.pressed(event.millis()));
       }
@@ -266,46 +207,13 @@ public final class SessionRecorder implements Recorder {
     }
   }
 
-  private void ask(Look look) {
-    unseen.waits(look.millis());
-    if (!toLook.offer(look)) {
-      unseen.leaves(); // a flood; what is done then is told of what was seen before
-    }
-  }
-
-  /** What is to be looked at; while somebody types on, what has the focus only now and then. */
-  private Optional<Look> look(HandEvent event) {
-    return switch (event) {
-      case HandEvent.KeyDown(
-              long millis,
-              int _,
-              Optional<Key> key,
-              Optional<Modifier> modifier) -> {
-        // A key that does not write may take the focus elsewhere.
-        boolean writes =
-            modifier.isEmpty()
-                && key.filter(k -> k.keyName().isEmpty() || k == Key.Space).isPresent();
-        boolean old = !writes || millis - focusAt > FOCUS_MILLIS;
-        focusAt = !writes ? NEVER : old ? millis : focusAt;
-        yield old ? Optional.of(new Look(millis, Optional.empty(), false)) : Optional.empty();
-      }
-      case HandEvent.ButtonDown(long millis, int _, int x, int y) -> {
-        focusAt = NEVER;
-        yield Optional.of(new Look(millis, Optional.of(new Done.Spot(x, y)), true));
-      }
-      case HandEvent.Wheel(long millis, int x, int y) ->
-          Optional.of(new Look(millis, Optional.of(new Done.Spot(x, y)), false));
-      default -> Optional.empty();
-    };
-  }
-
   /** Something was done; with the reader locked. */
   private void made(Done what) {
-    boolean asksToPause =
+    List<Physical> presses =
         what instanceof Done.Keyed k
-            && !wishes.pause().isEmpty()
-            && k.presses().stream().map(m -> m.what().eitherSide()).toList().equals(wishes.pause());
-    if (asksToPause) {
+            ? k.presses().stream().map(m -> m.what().eitherSide()).toList()
+            : List.of();
+    if (!presses.isEmpty() && presses.equals(wishes.pause())) {
       // At once: whoever is told may be busy, and what is done until then is not to be noted.
       boolean now = !paused;
       if (now) {
@@ -315,65 +223,13 @@ public final class SessionRecorder implements Recorder {
       }
       pausedByHand.accept(now);
     } else if (!paused && !closed) {
-      done.offer(what);
-    }
-  }
-
-  private void look() {
-    try {
-      while (!closed) {
-        Look next = toLook.poll(1, TimeUnit.SECONDS);
-        if (next != null) {
-          guarded(() -> saw(next));
-          unseen.done();
-        }
-      }
-    } catch (InterruptedException _) {
-      Thread.currentThread().interrupt();
-    }
-  }
-
-  private void saw(Look look) {
-    Seen seen;
-    boolean hidden = false;
-    if (look.spot().isPresent()) {
-      Done.Spot spot = look.spot().get();
-      XWindows.Under under = windows.at(spot.x(), spot.y());
-      String application = title(under.window());
-      seen =
-          ears.filter(_ -> look.closely())
-              .map(
-                  e ->
-                      e.at(
-                          under.window().process(),
-                          spot,
-                          application,
-                          under.across(),
-                          under.down()))
-              .orElseGet(() -> Seen.unknown(application, under.across(), under.down()));
-      if (seen.sort() != Seen.Sort.ENTRY && windows.isMenu(under.window())) {
-        // What answers lies under the menu. Where no entry was chosen, the click did nothing.
-        seen = Seen.nothing(application);
-      }
-    } else {
-      XWindows.Window active = windows.active();
-      seen = Seen.focus(title(active));
-      hidden = ears.filter(e -> e.mayHide(active.process())).isPresent();
-    }
-    synchronized (saw) {
-      saw.addLast(new Saw(look.millis(), look.spot().isPresent(), seen, hidden));
-      if (saw.size() > MOST_LOOKS) {
-        saw.removeFirst();
+      Runnable then = asked.get(presses);
+      if (then != null) {
+        then.run();
+      } else {
+        done.offer(what);
       }
     }
-  }
-
-  private String title(XWindows.Window window) {
-    if (window.process() == ProcessHandle.current().pid()) {
-      return "Polydex";
-    }
-    return ears.flatMap(e -> e.title(window.process()))
-        .orElseGet(() -> AccessibilityBus.readable(window.program()));
   }
 
   private void tell() {
@@ -410,7 +266,7 @@ public final class SessionRecorder implements Recorder {
    * else it is not known whose it is, nor whether it was secret.
    */
   private boolean isSeen(Done what) {
-    return unseen.isPast(until(what))
+    return sights.isPast(until(what))
         && ears.filter(e -> !e.hasHeard(until(what) + MenuTrail.LATE_MILLIS)).isEmpty();
   }
 
@@ -425,7 +281,7 @@ public final class SessionRecorder implements Recorder {
   private void tell(Done what) {
     boolean keys = !(what instanceof Done.Pointed);
     boolean secret =
-        (keys && seen(what.millis(), false).hidden())
+        (keys && sights.seen(what.millis(), false).hidden())
             || ears.filter(e -> e.isSecret(what.millis(), until(what) + MenuTrail.LATE_MILLIS))
                 .isPresent();
     if (secret) {
@@ -439,9 +295,9 @@ public final class SessionRecorder implements Recorder {
 
   private Seen about(Done what) {
     if (!(what instanceof Done.Pointed pointed)) {
-      return seen(what.millis(), false).seen();
+      return sights.seen(what.millis(), false).seen();
     }
-    Seen under = seen(what.millis(), true).seen();
+    Seen under = sights.seen(what.millis(), true).seen();
     boolean drags = pointed.act().equals(Optional.of(PointerAct.DRAG));
     if (ears.isEmpty() || pointed.button() == 0) {
       return under;
@@ -457,26 +313,12 @@ public final class SessionRecorder implements Recorder {
   }
 
   /** What goes wrong with one event must not end the recording. */
-  private static void guarded(Runnable one) {
+  static void guarded(Runnable one) {
     try {
       one.run();
     } catch (RuntimeException e) {
       LOG.error("While recording", e);
     }
-  }
-
-  /** What was seen at a time, or else last before it. */
-  private Saw seen(long millis, boolean pointed) {
-    synchronized (saw) {
-      Iterator<Saw> back = saw.descendingIterator();
-      while (back.hasNext()) {
-        Saw s = back.next();
-        if (s.pointed() == pointed && s.millis() <= millis) {
-          return s;
-        }
-      }
-    }
-    return Saw.NOTHING;
   }
 
   @Override
@@ -508,12 +350,10 @@ public final class SessionRecorder implements Recorder {
       finish();
     }
     closed = true;
-    looking.interrupt();
     telling.interrupt();
-    joined(looking);
     joined(telling);
+    sights.close();
     ears.ifPresent(ScreenEars::close);
-    windows.close();
     lock.close();
   }
 
@@ -532,7 +372,7 @@ public final class SessionRecorder implements Recorder {
     }
   }
 
-  private static void joined(Thread thread) {
+  static void joined(Thread thread) {
     try {
       thread.join(3000);
     } catch (InterruptedException _) {

@@ -1,5 +1,6 @@
 package polydex.files.recorder;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import polydex.files.FileProblem;
@@ -97,6 +98,22 @@ final class XWindows implements AutoCloseable {
     }
     // The frame that a window manager draws, or the desktop itself.
     return new Under(Window.DESKTOP, frame[0], frame[1]);
+  }
+
+  /** A window of this program that the manager knows; none where there is none. */
+  Optional<Window> own() {
+    int own = (int) ProcessHandle.current().pid();
+    return Arrays.stream(display.windows(display.root(), "_NET_CLIENT_LIST"))
+        .mapToObj(this::window)
+        .flatMap(Optional::stream)
+        .filter(w -> w.process() == own)
+        .findFirst();
+  }
+
+  /** Has a window brought to the front, wherever it is, and given the focus. */
+  void bringToFront(Window window) {
+    final int asPager = 2; // whoever asks as a person does is not refused
+    display.tell(window.id(), "_NET_ACTIVE_WINDOW", asPager);
   }
 
   /** Whether a window fills the screen. */

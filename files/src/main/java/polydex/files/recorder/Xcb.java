@@ -276,6 +276,44 @@ final class Xcb implements AutoCloseable {
                         }));
   }
 
+  /** All numbers of a property that is a list of windows. */
+  int[] windows(int window, String name) {
+    byte[] value = property(window, name);
+    int[] found = new int[value.length / 4];
+    for (int i = 0; i < found.length; i++) {
+      found[i] = number(value, 4 * i);
+    }
+    return found;
+  }
+
+  /**
+   * Tells whoever manages the windows something about one of them, as the Extended Window Manager
+   * Hints have it: a client message to the root window.
+   */
+  void tell(int window, String message, int first) {
+    final int clientMessage = 33;
+    final int toManagers = 0x180000; // SubstructureNotify and SubstructureRedirect
+    try (Arena here = Arena.ofConfined()) {
+      MemorySegment event = here.allocate(32);
+      event.set(JAVA_BYTE, 0, (byte) clientMessage);
+      event.set(JAVA_BYTE, 1, (byte) 32); // numbers of 32 bits follow
+      event.set(JAVA_INT, 4, window);
+      event.set(JAVA_INT, 8, atom(message));
+      event.set(JAVA_INT, 12, first);
+      invoke(
+          handle(
+              "xcb_send_event",
+              FunctionDescriptor.of(COOKIE, ADDRESS, JAVA_BYTE, JAVA_INT, JAVA_INT, ADDRESS)),
+          here,
+          connection,
+          (byte) 0,
+          root,
+          toManagers,
+          event);
+      invoke(handle("xcb_flush", FunctionDescriptor.of(JAVA_INT, ADDRESS)), connection);
+    }
+  }
+
   @Override
   public void close() {
     if (!connection.equals(MemorySegment.NULL)) {

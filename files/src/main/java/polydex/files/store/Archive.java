@@ -80,6 +80,7 @@ public final class Archive {
           "own_binding",
           "remap_draft",
           "ticked",
+          "reminder",
           "batch",
           "deed",
           "event");

@@ -23,7 +23,7 @@ import polydex.files.FileProblem;
  */
 final class FileGate {
   static final int APPLICATION_ID = 1347175512;
-  static final int NEWEST_VERSION = 10;
+  static final int NEWEST_VERSION = 11;
 
   private static final byte[] MAGIC = "SQLite format 3\0".getBytes(StandardCharsets.US_ASCII);
   private static final int HEADER = 100;

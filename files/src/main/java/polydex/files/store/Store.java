@@ -29,6 +29,7 @@ import polydex.recall.DrillItem;
 import polydex.recall.MemoryFit;
 import polydex.recall.MemoryFits;
 import polydex.route.SetupId;
+import polydex.totals.Reminder;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
 
@@ -499,6 +500,17 @@ public final class Store implements AutoCloseable {
   public void add(MemoryFit fit) throws FileProblem {
     transaction(h -> FitTable.insert(h, fit));
     sinceCopy.ifPresent(c -> c.add(s -> s.add(fit)));
+  }
+
+  /** Keeps a moment at which something was or could have been named. */
+  public void add(Reminder reminder) throws FileProblem {
+    transaction(h -> ReminderTable.insert(h, reminder));
+    sinceCopy.ifPresent(c -> c.add(s -> s.add(reminder)));
+  }
+
+  /** Every such moment, the oldest first. */
+  public List<Reminder> reminders() throws FileProblem {
+    return query(ReminderTable::all);
   }
 
   /** Every fit of the memory to the person. */

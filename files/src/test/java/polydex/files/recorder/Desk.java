@@ -145,6 +145,13 @@ public final class Desk implements AutoCloseable {
     return Integer.parseInt(ask("count", "typed "));
   }
 
+  /** Has it fill the screen, or not. */
+  public void full(boolean on) throws Exception {
+    to.write(on ? "full on\n" : "full off\n");
+    to.flush();
+    Thread.sleep(500);
+  }
+
   /** What was done on it since this was asked last, as it says itself. */
   public List<String> did() throws Exception {
     characters();
@@ -175,6 +182,13 @@ public final class Desk implements AutoCloseable {
                 "cairo"));
     builder.environment().remove("WAYLAND_DISPLAY");
     return builder.start();
+  }
+
+  /** The process whose window lies at a spot; 0 for the desktop. */
+  public int processAt(int x, int y) throws Exception {
+    try (XWindows windows = XWindows.connect(number)) {
+      return windows.at(x, y).window().process();
+    }
   }
 
   /** Has hands do something, as xdotool writes it. */

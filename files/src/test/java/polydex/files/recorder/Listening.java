@@ -42,8 +42,8 @@ final class Listening {
   private Listening() {}
 
   public static void main(String[] left) throws Exception {
-    SessionRecorder.Wishes wishes =
-        new SessionRecorder.Wishes(
+    Wishes wishes =
+        new Wishes(
             "desk",
             Shipped.layout("us").orElseThrow(),
             Sequences.NONE,

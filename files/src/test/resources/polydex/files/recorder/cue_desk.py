@@ -3,7 +3,8 @@
 
 On standard output: "bus ADDRESS", "ready", "did NAME" whenever something happens, "at X Y" as the answer to
 "where NAME" on standard input, "at none" where it is not shown, and "typed N" with the length of the
-script as the answer to "count". Ends with its input.
+script as the answer to "count". "full on" and "full off" make it fill the screen or not. Ends with its
+input.
 """
 import gi, os, sys
 gi.require_version("Gtk", "3.0")
@@ -104,6 +105,7 @@ def heard(source, _):
         return False
     word, _, rest = line.strip().partition(" ")
     if word == "where": say("at", where(places[rest]))
+    if word == "full": window.fullscreen() if rest == "on" else window.unfullscreen()
     if word == "count": say("typed", script.get_buffer().get_char_count())
     return True
 

@@ -20,15 +20,16 @@ import polydex.route.Tracer;
 import polydex.route.World;
 
 /**
- * The gesture that pauses a recorder and has it go on, whatever has the focus. The recorder only
- * hears it, and whoever has the focus gets it as well: so nothing may be bound to it anywhere on
- * that computer. Found out by tracing it with each application in focus, in each of its contexts.
+ * A gesture that a recorder takes for itself whatever has the focus: the one that pauses it, and
+ * those that answer what it says. It only hears them, and whoever has the focus gets them as well:
+ * so nothing may be bound to them anywhere on that computer. Found out by tracing them with each
+ * application in focus, in each of its contexts.
  */
-public final class PauseGesture {
-  /** The one that is taken where nobody has chosen another: the key that has the name of it. */
-  public static final Gesture USUAL = Gesture.parse("Pause");
+public final class AnywhereGesture {
+  /** What pauses where nobody has chosen another: the key that has the name of it. */
+  public static final Gesture PAUSE = Gesture.parse("Pause");
 
-  private PauseGesture() {}
+  private AnywhereGesture() {}
 
   /**
    * What stands against a gesture on the outermost machine of a setup, as a sentence; nothing where
@@ -36,7 +37,7 @@ public final class PauseGesture {
    */
   public static Optional<String> problem(World world, Setup setup, Gesture gesture) {
     if (gesture.usesPointer() || gesture.isFamily()) {
-      return Optional.of("What pauses the recorder is one gesture of keys.");
+      return Optional.of("A recorder hears one gesture of keys here.");
     }
     Machine machine = setup.machines().getFirst();
     if (Presses.of(gesture, world.layouts().get(machine.layout()))

@@ -1,0 +1,198 @@
+package polydex.desktop.drill;
+
+import java.util.Optional;
+import java.util.function.Supplier;
+import javafx.animation.PauseTransition;
+import javafx.application.Platform;
+import javafx.stage.Stage;
+import javafx.stage.Window;
+import javafx.util.Duration;
+import polydex.boards.Presses.Made;
+import polydex.desktop.desk.Desk;
+import polydex.desktop.keys.KeyCapture;
+import polydex.desktop.state.Beside;
+import polydex.files.computer.Surroundings;
+import polydex.files.recorder.KeysForReal;
+import polydex.keys.Held;
+import polydex.keys.Key;
+import polydex.keys.Modifiers;
+import polydex.keys.Physical;
+import polydex.recall.ForReal;
+import polydex.recall.Prompt;
+
+/**
+ * Asks for keys that the desktop takes for itself, for real: they are heard wherever they go while
+ * such a question waits for its answer, and the window is taken back to the front afterwards. Only
+ * where the person wants it, and for nothing that could do harm. What can't be asked so is spelled.
+ */
+final class ForRealKeys implements AutoCloseable {
+  private static final String SETTING = "drill.for-real";
+
+  /** So long after the last key the desktop has done what it does. */
+  private static final Duration DONE = Duration.millis(250);
+
+  /** A desktop may be slow, or refuse at first. */
+  private static final int MOST_TIMES = 8;
+
+  private final Desk desk;
+  private final Supplier<Window> window;
+  private final Beside beside = new Beside("keys for real");
+  private final PauseTransition back = new PauseTransition(DONE);
+  private Optional<KeysForReal> keys = Optional.empty();
+  private Optional<KeyCapture.Listener> listener = Optional.empty();
+  private Modifiers held = Modifiers.NONE;
+
+  /** Something was asked for real, so the window may have lost its place to another. */
+  private boolean mayBeAway;
+
+  private boolean wantsBack;
+  private boolean ending;
+  private int times;
+
+  /**
+   * Closed.
+   *
+   * @param window the one to be taken back
+   */
+  ForRealKeys(Desk desk, Supplier<Window> window) {
+    this.desk = desk;
+    this.window = window;
+    back.setOnFinished(_ -> takeBack());
+  }
+
+  /** Whether the person wants it. */
+  static boolean isWanted(Desk desk) {
+    return desk.session().setting(SETTING).filter("yes"::equals).isPresent();
+  }
+
+  /** Wants it from now on, or no more. */
+  static void want(Desk desk, boolean wanted) {
+    desk.session().setting(SETTING, wanted ? "yes" : "no");
+  }
+
+  /** Makes ready, if it is wanted; questions that come before it is are spelled. */
+  void open() {
+    ending = false;
+    if (!isWanted(desk) || keys.isPresent() || beside.busy().get()) {
+      return;
+    }
+    beside.ask(
+        _ -> KeysForReal.listen(Surroundings.here(), new Heard()),
+        made -> {
+          keys = Optional.of(made);
+          if (ending) {
+            close();
+          }
+        },
+        why ->
+            desk.session()
+                .problem("Keys of the desktop are spelled, since they can't be heard. " + why));
+  }
+
+  /** Whether a question is asked for real. */
+  boolean asks(Prompt prompt) {
+    return prompt.spelled()
+        && keys.isPresent()
+        && desk.session()
+            .workspace()
+            .get()
+            .catalog()
+            .action(prompt.item().action())
+            .filter(ForReal::may)
+            .isPresent();
+  }
+
+  /** What is pressed from now on goes to a listener. */
+  void hear(KeyCapture.Listener to) {
+    listener = Optional.of(to);
+    mayBeAway = true;
+  }
+
+  /** It was answered: the window comes back as soon as all keys are let go. */
+  void release() {
+    listener = Optional.empty();
+    wantsBack = mayBeAway;
+    if (held.isEmpty()) {
+      soonBack();
+    }
+  }
+
+  /** Hears nothing any more, once the window is back. */
+  void end() {
+    ending = true;
+    release();
+    if (!mayBeAway) {
+      close();
+    }
+  }
+
+  private void soonBack() {
+    if (wantsBack) {
+      wantsBack = false;
+      times = 0;
+      back.playFromStart();
+    }
+  }
+
+  private void takeBack() {
+    if (keys.isEmpty()) {
+      return;
+    }
+    boolean isBack = window.get().isFocused() && keys.get().isInFront();
+    if (!isBack) {
+      if (window.get() instanceof Stage stage && stage.isIconified()) {
+        stage.setIconified(false);
+      }
+      keys.get().takeBack();
+    }
+    // It is looked once more when it is back: what a desktop does may begin after a while.
+    times++;
+    if (times < (isBack ? 2 : MOST_TIMES)) {
+      back.playFromStart();
+    } else if (listener.isEmpty()) {
+      mayBeAway = false;
+      if (ending) {
+        close();
+      }
+    }
+  }
+
+  @Override
+  public void close() {
+    listener = Optional.empty();
+    back.stop();
+    beside.stop();
+    keys.ifPresent(KeysForReal::close);
+    keys = Optional.empty();
+    held = Modifiers.NONE;
+    mayBeAway = false;
+    wantsBack = false;
+  }
+
+  /** On the hook's thread. */
+  private final class Heard implements KeysForReal.Hearer {
+    @Override
+    public void pressed(Made press, long nanos) {
+      // Held long, these two ask for something else than an answer, as in any drill.
+      boolean plain =
+          press.what() instanceof Physical.Press(Held with, Key key)
+              && with.equals(Held.NOTHING)
+              && (key == Key.Escape || key == Key.Space);
+      if (!plain) {
+        Platform.runLater(() -> listener.ifPresent(l -> l.pressed(press, nanos)));
+      }
+    }
+
+    @Override
+    public void holding(Modifiers now) {
+      Platform.runLater(
+          () -> {
+            held = now;
+            listener.ifPresent(l -> l.holding(now));
+            if (now.isEmpty()) {
+              soonBack();
+            }
+          });
+    }
+  }
+}
