@@ -1,9 +1,11 @@
 package polydex.hands;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
+import java.util.regex.Pattern;
 import polydex.boards.Presses;
 import polydex.catalog.Context;
 import polydex.catalog.Environment;
@@ -11,6 +13,10 @@ import polydex.catalog.Environment.Application;
 import polydex.free.Candidate;
 import polydex.free.Candidates;
 import polydex.keys.Gesture;
+import polydex.keys.Held;
+import polydex.keys.Key;
+import polydex.keys.KeyRef;
+import polydex.keys.Step;
 import polydex.own.OwnKey;
 import polydex.route.Machine;
 import polydex.route.Setup;
@@ -28,6 +34,8 @@ import polydex.route.World;
 public final class AnywhereGesture {
   /** What pauses where nobody has chosen another: the key that has the name of it. */
   public static final Gesture PAUSE = Gesture.parse("Pause");
+
+  private static final Pattern FUNCTION = Pattern.compile("F\\d{1,2}");
 
   private AnywhereGesture() {}
 
@@ -95,8 +103,24 @@ public final class AnywhereGesture {
     return Optional.empty();
   }
 
+  /** How likely it is that a program that nobody knows has something on it; the least first. */
+  private static int risk(Gesture gesture) {
+    if (!(gesture.steps().getLast() instanceof Step.Stroke(Held _, KeyRef.Placed(Key key)))) {
+      return 2; // what writes: commands with Ctrl, menus with Alt
+    }
+    return FUNCTION.matcher(key.name()).matches() ? 0 : 1;
+  }
+
+  /** Keys whose lights or letters change when they are pressed are nothing to answer with. */
+  private static boolean locks(Gesture gesture) {
+    return gesture.steps().getLast() instanceof Step.Stroke(Held _, KeyRef.Placed(Key key))
+        && key.name().endsWith("Lock");
+  }
+
   /**
-   * Gestures of one stroke against which nothing stands, the easiest first.
+   * Gestures of one stroke against which nothing stands: of function keys first, since programs
+   * that nobody knows here have commands and menus on keys that write, and edit with the others;
+   * among those the easiest.
    *
    * @param most how many at most
    * @param stopped whether nobody waits for them any more
@@ -105,6 +129,8 @@ public final class AnywhereGesture {
     Setup here = on(setup, new Machine.Bare());
     return Candidates.of(List.of(SetupTraces.of(here, world))).strokes(1).stream()
         .map(Candidate::gesture)
+        .filter(g -> !locks(g))
+        .sorted(Comparator.comparing(AnywhereGesture::risk))
         .takeWhile(_ -> !stopped.getAsBoolean())
         .filter(g -> problem(world, setup, g).isEmpty())
         .limit(most)

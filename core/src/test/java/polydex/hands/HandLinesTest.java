@@ -212,6 +212,7 @@ class HandLinesTest {
     assertThat(AnywhereGesture.problem(WORLD, SETUP, AnywhereGesture.PAUSE)).isEmpty();
     assertThat(AnywhereGesture.free(WORLD, SETUP, 3, () -> false))
         .hasSize(3)
+        .allSatisfy(g -> assertThat(g.toString()).matches("(.*\\+)?F\\d+"))
         .allSatisfy(g -> assertThat(AnywhereGesture.problem(WORLD, SETUP, g)).isEmpty());
   }
 }

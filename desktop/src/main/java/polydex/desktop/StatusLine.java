@@ -104,6 +104,10 @@ final class StatusLine extends HBox {
         recorded.getStyleClass().add("recording-paused");
         recorded.setText(own.in("\u275a\u275a Recording paused. {PAUSE} goes on"));
       }
+      case ENDING -> {
+        recorded.getStyleClass().add("recording-paused");
+        recorded.setText("The recording is ending \u2026");
+      }
     }
   }
 }

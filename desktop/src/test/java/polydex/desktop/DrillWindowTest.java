@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import javafx.application.Platform;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
@@ -215,5 +216,20 @@ class DrillWindowTest extends InWindow {
     prompt(1);
     assertThat(person.shown()).anyMatch(t -> t.endsWith("sprint"));
     assertThat(session.progress().state(asked()).orElseThrow().isFluent()).isTrue();
+  }
+
+  /** Nobody manages the windows of the display that tests run on. */
+  @Test
+  void keysOfTheDesktopAreSpelledWhereTheyCantBeHeardAndThatIsSaid() {
+    person.keys("Alt+D");
+    person.untilShown("questions, about");
+    for (int i = 0; i < 12 && !(person.focus() instanceof CheckBox); i++) {
+      person.keys("Tab");
+    }
+    person.keys("Space");
+    person.keys("Enter");
+    person.untilShown("Keys of the desktop are spelled, since they can't be heard.");
+    prompt(1);
+    assertThat(session.setting("drill.for-real")).contains("yes");
   }
 }

@@ -9,7 +9,9 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -23,16 +25,23 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
+import polydex.catalog.Action;
 import polydex.catalog.ActionId;
+import polydex.catalog.Catalog;
 import polydex.catalog.EnvironmentId;
 import polydex.desktop.state.Stored;
+import polydex.files.store.Store;
 import polydex.log.LogEvent;
 import polydex.mouse.Slips;
 import polydex.recognition.Place;
 import polydex.route.Setup;
 import polydex.route.SetupId;
+import polydex.totals.FollowUp;
 import polydex.totals.Habit;
+import polydex.totals.Reminder;
 import polydex.totals.Standing;
+import polydex.workspace.Change;
+import polydex.workspace.Workspace;
 
 /** Today and the mouse, by keys alone. */
 @ExtendWith(ApplicationExtension.class)
@@ -444,5 +453,54 @@ class MouseWindowTest extends InWindow {
     person.keys("Ctrl+Z");
     person.until("taken back", () -> stored().size() == before);
     person.until("counted", () -> session.standing().events() == before);
+  }
+
+  private Change.Edit renamed() {
+    Workspace now = session.workspace().get();
+    Action copy = now.catalog().action(new ActionId("edit.copy")).orElseThrow();
+    Catalog other = now.catalog().with(List.of(copy.titled("Copy it")), List.of(), Map.of());
+    return new Change.Edit("Rename", now, now.with(other));
+  }
+
+  @Test
+  void aLineAtRestIsChosenByKeysAndWhatItLedToIsInTheReview() {
+    person.keys("Alt+M");
+    person.keys("F9");
+    person.untilShown("A line when your hands rest: off");
+    person.keys("7");
+    person.untilShown("After a minute without a hand on anything");
+    // Keys that answer it must be free on this computer, and the check says what has them.
+    person.keys("4");
+    person.until("free ones", () -> person.focus() instanceof TextField);
+    person.type("Ctrl+S");
+    person.keys("Enter");
+    person.untilShown("Ctrl+S is in use");
+    person.keys("F9");
+    person.untilShown("A line when your hands rest: off");
+    person.keys("7");
+    person.untilShown("After a minute without a hand on anything");
+    person.keys("3");
+    person.untilShown("A line when your hands rest: as a notice of the desktop");
+    person.keys("Esc");
+    Place copy =
+        Place.of(
+            new SetupId("laptop-cues"),
+            new EnvironmentId("cue-editor-alder"),
+            new ActionId("edit.copy"));
+    Reminder told = new Reminder(session.now().minus(Duration.ofDays(20)), copy, true);
+    Reminder untold = new Reminder(session.now().minus(Duration.ofDays(19)), copy, false);
+    Platform.runLater(() -> session.add(told));
+    Platform.runLater(() -> session.add(untold));
+    Driver.settle();
+    assertThat(Stored.in(session, Store::reminders)).containsExactly(told, untold);
+    // Read again, as at the next start, the uses that followed count.
+    Platform.runLater(() -> session.apply(renamed()));
+    person.until(
+        "followed",
+        () -> session.standing().followUps().stream().mapToInt(FollowUp::uses).sum() > 0);
+    person.keys("F8");
+    person.untilShown("What was said when your hands rested");
+    person.untilShown("Said 1 time: ");
+    person.untilShown("Left unsaid by lot 1 time: ");
   }
 }

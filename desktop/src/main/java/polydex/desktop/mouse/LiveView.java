@@ -79,8 +79,7 @@ public final class LiveView extends VBox {
     return List.of(
         off
             ? KeyCommand.of(OwnKey.RECORD_BEGIN_OR_END, "Begin to record", this::begin)
-            : KeyCommand.of(
-                OwnKey.RECORD_BEGIN_OR_END, "End the recording", desk.recording()::stop),
+            : KeyCommand.of(OwnKey.RECORD_BEGIN_OR_END, "End the recording", desk.recording()::end),
         KeyCommand.of(OwnKey.PAUSE, "Pause or go on", desk.recording()::pauseOrGoOn));
   }
 
@@ -108,6 +107,7 @@ public final class LiveView extends VBox {
           case RECORDING ->
               "Recording %s: %,d events so far. What is typed is counted and never kept."
                   .formatted(recording.title(), recording.count());
+          case ENDING -> "Ending; what was done last is still being told.";
           case PAUSED ->
               "Paused at %,d events. Nothing is kept of what happens now."
                   .formatted(recording.count());

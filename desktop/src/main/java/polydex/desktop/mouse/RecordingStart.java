@@ -248,7 +248,7 @@ final class RecordingStart {
     time.ifPresent(
         t -> {
           PauseTransition over = new PauseTransition(t);
-          over.setOnFinished(_ -> recording.stop(recorder));
+          over.setOnFinished(_ -> recording.end(recorder));
           over.play();
         });
   }

@@ -34,7 +34,9 @@ public final class Recording {
   public enum State {
     OFF,
     RECORDING,
-    PAUSED
+    PAUSED,
+    /** What was done last is still being told. */
+    ENDING
   }
 
   /** A recorder, and the number under which its events come in. */
@@ -178,6 +180,9 @@ public final class Recording {
       session.say("Nothing is being recorded. Under Mouse, {RECORD} begins.");
       return;
     }
+    if (state.get() == State.ENDING) {
+      return;
+    }
     if (state.get() == State.RECORDING) {
       running.get().recorder().pause();
       paused();
@@ -189,7 +194,7 @@ public final class Recording {
 
   /** A recorder has paused or gone on by itself, since the keys for that were pressed anywhere. */
   public void pausedByHand(Recorder recorder, boolean paused) {
-    if (running.filter(r -> r.recorder() == recorder).isPresent()) {
+    if (running.filter(r -> r.recorder() == recorder).isPresent() && state.get() != State.ENDING) {
       if (paused) {
         paused();
       } else {
@@ -212,32 +217,62 @@ public final class Recording {
     session.say("Recording again. {PAUSE} pauses.");
   }
 
-  /** Ends it if this one is still at work. */
-  public void stop(Recorder recorder) {
+  /** Ends one if it is still at work, as {@link #end} does. */
+  public void end(Recorder recorder) {
     if (running.filter(r -> r.recorder() == recorder).isPresent()) {
-      stop();
+      end();
     }
   }
 
-  /** Ends it; what was recorded can be taken back as one. */
+  /**
+   * Ends it beside the window, since what was done last is only known after a moment; what was
+   * recorded can be taken back as one.
+   */
+  public void end() {
+    if (running.isEmpty() || state.get() == State.ENDING) {
+      return;
+    }
+    Running ending = running.get();
+    if (state.get() == State.RECORDING) {
+      until = session.now();
+    }
+    state.set(State.ENDING);
+    session.say("Ending the recording \u2026");
+    Thread.ofVirtual()
+        .start(
+            () -> {
+              close(ending);
+              Platform.runLater(() -> running.filter(ending::equals).ifPresent(_ -> ended(ending)));
+            });
+  }
+
+  /** The same at once. */
   public void stop() {
     running.ifPresent(
         r -> {
           until = session.now();
-          r.atRest().ifPresent(AtRest::close);
-          r.recorder().close();
-          arrive();
-          sign.ifPresent(ScreenSign::close);
-          sign = Optional.empty();
-          session.setting(RecordingMark.SETTING, RecordingMark.ended());
-          running = Optional.empty();
-          state.set(State.OFF);
-          String title = "Record %s, %,d events".formatted(r.title(), count);
-          if (count > 0) {
-            session.made(new Change.Batch(title, r.batch()));
-          } else {
-            session.say("The recording has ended; nothing came in.");
-          }
+          close(r);
+          ended(r);
         });
+  }
+
+  private static void close(Running ending) {
+    ending.atRest().ifPresent(AtRest::close);
+    ending.recorder().close();
+  }
+
+  private void ended(Running r) {
+    arrive();
+    sign.ifPresent(ScreenSign::close);
+    sign = Optional.empty();
+    session.setting(RecordingMark.SETTING, RecordingMark.ended());
+    running = Optional.empty();
+    state.set(State.OFF);
+    String title = "Record %s, %,d events".formatted(r.title(), count);
+    if (count > 0) {
+      session.made(new Change.Batch(title, r.batch()));
+    } else {
+      session.say("The recording has ended; nothing came in.");
+    }
   }
 }

@@ -32,9 +32,16 @@ public final class FinishedFiles {
       FileTime changed = newestIn(Path.of(part), into);
       newest = changed.compareTo(newest) > 0 ? changed : newest;
     }
+    // All that is old goes first: one is begun with another, and must not begin with yesterday's.
     for (Finished finished : Finished.values()) {
       Path file = into.resolve(finished.fileName());
-      if (!Files.exists(file) || Files.getLastModifiedTime(file).compareTo(newest) < 0) {
+      if (Files.exists(file) && Files.getLastModifiedTime(file).compareTo(newest) < 0) {
+        Files.delete(file);
+      }
+    }
+    for (Finished finished : Finished.values()) {
+      Path file = into.resolve(finished.fileName());
+      if (!Files.exists(file)) {
         make(finished, file);
       }
     }

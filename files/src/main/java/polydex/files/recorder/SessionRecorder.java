@@ -339,7 +339,7 @@ public final class SessionRecorder implements Recorder {
   }
 
   @Override
-  public void close() {
+  public synchronized void close() {
     if (closed) {
       return;
     }

@@ -113,6 +113,11 @@ final class XWindows implements AutoCloseable {
   /** Has a window brought to the front, wherever it is, and given the focus. */
   void bringToFront(Window window) {
     final int asPager = 2; // whoever asks as a person does is not refused
+    // Not every manager goes to the workspace of a window by itself.
+    int workspace = display.number(window.id(), "_NET_WM_DESKTOP");
+    if (workspace >= 0 && workspace != display.number(display.root(), "_NET_CURRENT_DESKTOP")) {
+      display.tell(display.root(), "_NET_CURRENT_DESKTOP", workspace);
+    }
     display.tell(window.id(), "_NET_ACTIVE_WINDOW", asPager);
   }
 

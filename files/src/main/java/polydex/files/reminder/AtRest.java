@@ -206,10 +206,11 @@ public final class AtRest implements AutoCloseable {
   private void guardedTick() {
     try {
       tick(Instant.now());
-    } catch (RuntimeException e) {
-      LOG.error("While the hands rested", e);
     } catch (InterruptedException _) {
       Thread.currentThread().interrupt();
+    } catch (Throwable e) {
+      // Whatever it is, there is another rest, and nobody else would say so.
+      LOG.error("While the hands rested", e);
     }
   }
 

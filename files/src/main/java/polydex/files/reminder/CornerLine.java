@@ -17,7 +17,7 @@ final class CornerLine implements ReminderLine {
   private static final int MARGIN = 14;
   private static final int ROW = 30;
   private static final int GAP = 8;
-  private static final int LONGEST = 360;
+  private static final int LONGEST = 320;
   private static final Font WORDS = new Font(Font.SANS_SERIF, Font.PLAIN, 14);
   private static final Font NAME = WORDS.deriveFont(Font.BOLD, 15f);
   private static final Color QUIET = new Color(0xD0D0D0);
@@ -50,8 +50,8 @@ final class CornerLine implements ReminderLine {
         return;
       }
       ReminderWords said = now.get();
-      pen.words(said.action(), NAME, Color.WHITE);
-      pen.words(said.application(), WORDS, QUIET);
+      pen.name(said.action(), NAME, Color.WHITE);
+      pen.name(said.application(), WORDS, QUIET);
       pen.caps(said.keys().caps());
       pen.next();
       pen.words(said.cost(), WORDS, QUIET);
@@ -75,16 +75,22 @@ final class CornerLine implements ReminderLine {
       this.g = g;
     }
 
-    void words(String text, Font font, Color color) {
+    /** A name, cut where it is too long for a line in a corner. */
+    void name(String text, Font font, Color color) {
       FontMetrics letters = g.getFontMetrics(font);
       String shown = text;
       while (letters.stringWidth(shown) > LONGEST) {
         shown = shown.substring(0, shown.length() - 2).stripTrailing() + "\u2026";
       }
+      words(shown, font, color);
+    }
+
+    void words(String text, Font font, Color color) {
+      FontMetrics letters = g.getFontMetrics(font);
       g.setFont(font);
       g.setColor(color);
-      g.drawString(shown, x, y + (letters.getAscent() - letters.getDescent()) / 2);
-      move(letters.stringWidth(shown) + GAP);
+      g.drawString(text, x, y + (letters.getAscent() - letters.getDescent()) / 2);
+      move(letters.stringWidth(text) + GAP);
     }
 
     void caps(List<CapMark> marks) {
