@@ -7,6 +7,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import polydex.boards.Board;
 import polydex.boards.Layout;
 import polydex.boards.Presses;
@@ -25,6 +27,7 @@ import polydex.route.Passage;
 import polydex.route.Setup;
 import polydex.route.SetupId;
 import polydex.route.SetupTraces;
+import polydex.route.Trace;
 import polydex.route.TracedBinding;
 import polydex.route.Tracer;
 import polydex.route.World;
@@ -136,6 +139,15 @@ public final class Material {
     return bare.trace(gesture).passages().stream()
         .filter(p -> p.layer().kind() != Layer.Kind.TYPING)
         .anyMatch(p -> p.verb() == Passage.Verb.TAKES || p.verb() == Passage.Verb.HOLDS);
+  }
+
+  /** What this computer does with the gestures of a prompt while nothing of it is in focus. */
+  public Set<ActionId> done(Prompt prompt) {
+    return prompt.gestures().stream()
+        .flatMap(g -> bare.results(g).stream())
+        .filter(Trace.Acted.class::isInstance)
+        .map(o -> ((Trace.Acted) o).action())
+        .collect(Collectors.toSet());
   }
 
   private static boolean isOfStrokes(Gesture gesture) {

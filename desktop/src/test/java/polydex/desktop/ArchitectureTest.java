@@ -45,7 +45,12 @@ class ArchitectureTest {
     "polydex.workspace..",
     "polydex.intake..",
     "polydex.setups..",
-    "polydex.person.."
+    "polydex.person..",
+    "polydex.reminder..",
+    "polydex.hands..",
+    "polydex.computer..",
+    "polydex.systems..",
+    "polydex.sheets.."
   };
 
   @ArchTest

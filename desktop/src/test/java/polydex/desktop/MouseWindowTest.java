@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -482,13 +483,13 @@ class MouseWindowTest extends InWindow {
     person.keys("3");
     person.untilShown("A line when your hands rest: as a notice of the desktop");
     person.keys("Esc");
-    Place copy =
-        Place.of(
-            new SetupId("laptop-cues"),
-            new EnvironmentId("cue-editor-alder"),
-            new ActionId("edit.copy"));
-    Reminder told = new Reminder(session.now().minus(Duration.ofDays(20)), copy, true);
-    Reminder untold = new Reminder(session.now().minus(Duration.ofDays(19)), copy, false);
+    Place often =
+        session.standing().entries().stream()
+            .max(Comparator.comparingInt(Standing.Entry::byKeys))
+            .orElseThrow()
+            .place();
+    Reminder told = new Reminder(session.now().minus(Duration.ofDays(20)), often, true);
+    Reminder untold = new Reminder(session.now().minus(Duration.ofDays(19)), often, false);
     Platform.runLater(() -> session.add(told));
     Platform.runLater(() -> session.add(untold));
     Driver.settle();

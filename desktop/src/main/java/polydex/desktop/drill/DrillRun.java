@@ -258,7 +258,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
     stage = Stage.ASKING;
     hints = 0;
     interrupted = false;
-    forReal = question().kind() != Kind.SAY && real.asks(prompt());
+    forReal = question().kind() != Kind.SAY && real.asks(prompt(), say().found().material());
     help.getChildren().clear();
     check = Optional.of(newCheck());
     if (question().kind() == Kind.SAY) {

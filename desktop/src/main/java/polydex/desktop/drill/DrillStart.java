@@ -7,7 +7,6 @@ import java.util.Optional;
 import java.util.Random;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
@@ -71,7 +70,10 @@ final class DrillStart extends VBox {
       Lists.choices(
           "Ask again when the chance of recall is",
           r -> "ask at %.0f %% recall".formatted(100 * r));
-  private final CheckBox forReal = new CheckBox("press the desktop's own keys for real");
+  private final ComboBox<Boolean> forReal =
+      Lists.choices(
+          "Keys that the desktop takes",
+          real -> real ? "press the desktop’s keys for real" : "spell the desktop’s keys");
   private int waiting;
 
   DrillStart(Desk desk, Choices choices) {
@@ -122,8 +124,9 @@ final class DrillStart extends VBox {
     minutes.setOnAction(_ -> wish());
     newOnes.setOnAction(_ -> wish());
     retention.setOnAction(_ -> wish());
-    forReal.setSelected(ForRealKeys.isWanted(desk));
-    forReal.setOnAction(_ -> ForRealKeys.want(desk, forReal.isSelected()));
+    forReal.getItems().setAll(false, true);
+    forReal.setValue(ForRealKeys.isWanted(desk));
+    forReal.setOnAction(_ -> ForRealKeys.want(desk, forReal.getValue()));
   }
 
   private void wish() {

@@ -2,12 +2,14 @@ package polydex.desktop.drill;
 
 import java.util.Optional;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.stage.Stage;
 import javafx.stage.Window;
 import javafx.util.Duration;
 import polydex.boards.Presses.Made;
+import polydex.catalog.ActionId;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCapture;
 import polydex.desktop.state.Beside;
@@ -18,6 +20,7 @@ import polydex.keys.Key;
 import polydex.keys.Modifiers;
 import polydex.keys.Physical;
 import polydex.recall.ForReal;
+import polydex.recall.Material;
 import polydex.recall.Prompt;
 
 /**
@@ -89,17 +92,25 @@ final class ForRealKeys implements AutoCloseable {
                 .problem("Keys of the desktop are spelled, since they can't be heard. " + why));
   }
 
-  /** Whether a question is asked for real. */
-  boolean asks(Prompt prompt) {
+  /**
+   * Whether a question is asked for real: neither what it asks for nor what this computer does with
+   * the same keys may do any harm.
+   */
+  boolean asks(Prompt prompt, Material material) {
     return prompt.spelled()
         && keys.isPresent()
-        && desk.session()
-            .workspace()
-            .get()
-            .catalog()
-            .action(prompt.item().action())
-            .filter(ForReal::may)
-            .isPresent();
+        && Stream.concat(Stream.of(prompt.item().action()), material.done(prompt).stream())
+            .allMatch(this::may);
+  }
+
+  private boolean may(ActionId action) {
+    return desk.session()
+        .workspace()
+        .get()
+        .catalog()
+        .action(action)
+        .filter(ForReal::may)
+        .isPresent();
   }
 
   /** What is pressed from now on goes to a listener. */
@@ -150,6 +161,12 @@ final class ForRealKeys implements AutoCloseable {
     if (times < (isBack ? 2 : MOST_TIMES)) {
       back.playFromStart();
     } else if (listener.isEmpty()) {
+      if (!isBack) {
+        desk.session()
+            .problem(
+                "The window could not be brought back by itself. Close what the desktop has opened,"
+                    + " often with Esc.");
+      }
       mayBeAway = false;
       if (ending) {
         close();
