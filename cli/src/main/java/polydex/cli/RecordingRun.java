@@ -104,10 +104,19 @@ final class RecordingRun {
     return new Came(events, characters, Recognised.share(how));
   }
 
-  private Optional<AtRest> atRest(SessionRecorder recorder, StoreLine line) throws FileProblem {
+  private Optional<AtRest> atRest(SessionRecorder recorder, StoreLine line) {
     if (reminder.where() == ReminderChoices.Where.OFF) {
       return Optional.empty();
     }
+    try {
+      return Optional.of(begun(recorder, line));
+    } catch (FileProblem e) {
+      say("No line is shown when your hands rest. " + e.getMessage());
+      return Optional.empty();
+    }
+  }
+
+  private AtRest begun(SessionRecorder recorder, StoreLine line) throws FileProblem {
     AtRest atRest =
         AtRest.begin(
             Surroundings.here(),
@@ -121,7 +130,7 @@ final class RecordingRun {
     say(
         "When your hands rest, a line may be shown: %s takes what it says into the next drill, %s never says it again."
             .formatted(atRest.answers().drill(), atRest.answers().never()));
-    return Optional.of(atRest);
+    return atRest;
   }
 
   private void take(LogLine line, EventWriter writer, Optional<AtRest> atRest) {

@@ -390,6 +390,7 @@ public final class Shell implements Navigation {
   @Override
   public void capture(KeyCapture.Listener listener, boolean spelled, String leave) {
     capture.start(listener, spelled);
+    desk.recording().answering(true);
     captured = Optional.of(leave);
     showRail();
     // No field may look as if it had the keys, or get them by mistake.
@@ -405,6 +406,7 @@ public final class Shell implements Navigation {
   @Override
   public void release() {
     capture.stop();
+    desk.recording().answering(false);
     captured = Optional.empty();
     places.forEach(p -> p.ifMade(made -> made.node().getStyleClass().remove("capturing")));
     table.near(current.get().commands());

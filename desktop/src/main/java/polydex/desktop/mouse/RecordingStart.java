@@ -48,8 +48,13 @@ final class RecordingStart {
           new Speed("a minute in a second", 60),
           new Speed("an hour in six seconds", 600));
 
-  /** A recorder, and what says something when the hands rest, where that is wanted. */
-  private record Begun(SessionRecorder recorder, Optional<AtRest> atRest) {}
+  /**
+   * A recorder.
+   *
+   * @param atRest says something when the hands rest, where that is wanted
+   * @param problem why it can't, as a sentence; empty where nothing is in its way
+   */
+  private record Begun(SessionRecorder recorder, Optional<AtRest> atRest, String problem) {}
 
   /** Something that can be chosen. */
   private record Choice(String title, Runnable act) {}
@@ -203,22 +208,26 @@ final class RecordingStart {
                   Surroundings.here(),
                   Wishes.of(workspace.world(), setup.get(), choices.leftOut(), choices.pause()),
                   Knowledge.recogniser(workspace));
+          if (reminder.where() == ReminderChoices.Where.OFF) {
+            return new Begun(recorder, Optional.empty(), "");
+          }
           try {
             return new Begun(
                 recorder,
-                reminder.where() == ReminderChoices.Where.OFF
-                    ? Optional.empty()
-                    : Optional.of(
-                        AtRest.begin(
-                            Surroundings.here(),
-                            recorder,
-                            workspace,
-                            setup.get(),
-                            choices.pause(),
-                            reminder,
-                            lot,
-                            new WhoseHands(desk))));
-          } catch (FileProblem | RuntimeException e) {
+                Optional.of(
+                    AtRest.begin(
+                        Surroundings.here(),
+                        recorder,
+                        workspace,
+                        setup.get(),
+                        choices.pause(),
+                        reminder,
+                        lot,
+                        new WhoseHands(desk))),
+                "");
+          } catch (FileProblem e) {
+            return new Begun(recorder, Optional.empty(), e.getMessage());
+          } catch (RuntimeException e) {
             recorder.close();
             throw e;
           }
@@ -242,8 +251,9 @@ final class RecordingStart {
         paused -> Platform.runLater(() -> recording.pausedByHand(recorder, paused)));
     begins.run();
     recording.start(recorder, pause.toString(), begun.atRest());
-    if (!recorder.remark().isEmpty()) {
-      desk.session().problem(recorder.remark());
+    String remark = (recorder.remark() + " " + begun.problem()).strip();
+    if (!remark.isEmpty()) {
+      desk.session().problem(remark);
     }
     time.ifPresent(
         t -> {

@@ -13,6 +13,7 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import polydex.files.recorder.RecordingMark;
 import polydex.files.recorder.ScreenSign;
+import polydex.files.recorder.SessionRecorder;
 import polydex.files.reminder.AtRest;
 import polydex.log.LogEvent;
 import polydex.log.LogIntake;
@@ -172,6 +173,14 @@ public final class Recording {
       count += events.size();
       session.arrived(events, running.get().batch());
     }
+  }
+
+  /** Keys answer what the program asks, and are not noted, or they do so no longer. */
+  public void answering(boolean now) {
+    running
+        .map(Running::recorder)
+        .filter(SessionRecorder.class::isInstance)
+        .ifPresent(r -> ((SessionRecorder) r).answering(now));
   }
 
   /** Pauses, or goes on. */

@@ -1,7 +1,5 @@
 package polydex.files.bus;
 
-import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -42,33 +40,6 @@ public final class ScreenEars implements AutoCloseable {
   private static final int MOST_ALIVE = 200;
   private static final int MOST_SHOWN = 2000;
 
-  /** So deep, at most, lies what is on a button. */
-  private static final int ON_A_CONTROL = 3;
-
-  /** Programs that are not on the bus are looked for no oftener. */
-  private static final long PROGRAMS_MILLIS = 10_000;
-
-  /** A program comes to the bus so long after its window, at most. */
-  private static final long NEW_MILLIS = 3000;
-
-  /** Until then it is looked for so often. */
-  private static final long SOON_MILLIS = 250;
-
-  /** The entries that were put in last; those before are forgotten. */
-  private static final class Latest<K, V> extends LinkedHashMap<K, V> {
-    private static final long serialVersionUID = 1;
-    private final int most;
-
-    Latest(int most) {
-      this.most = most;
-    }
-
-    @Override
-    protected boolean removeEldestEntry(Map.Entry<K, V> eldest) {
-      return size() > most;
-    }
-  }
-
   private static final MenuTrail.Area NOWHERE = new MenuTrail.Area(0, 0, 0, 0);
 
   /** How GTK 4 calls itself; GTK 3 has small letters. */
@@ -80,6 +51,8 @@ public final class ScreenEars implements AutoCloseable {
   private final Bus bus;
   private final AccessibilityBus list;
   private final BusLook look;
+  private final UnderPointer under;
+  private final ProgramsHere programs;
   private final LongSupplier now;
   private final BlockingQueue<Told> waiting = new LinkedBlockingQueue<>(MOST_WAITING);
   private final Backlog unheard = new Backlog();
@@ -95,18 +68,14 @@ public final class ScreenEars implements AutoCloseable {
   private final Map<String, Boolean> onControl = new Latest<>(MOST_ALIVE);
   private final SecretFields secrets;
   private final Thread thread;
-  private Map<Integer, Running> programs = Map.of();
-
-  /** When programs were first missed on the bus. */
-  private final Map<Integer, Long> missed = new Latest<>(MOST_ALIVE);
-
-  private long programsAt = Long.MIN_VALUE / 2;
   private volatile boolean open = true;
 
   private ScreenEars(Bus bus, AccessibilityBus list, LongSupplier now) {
     this.bus = bus;
     this.list = list;
     this.look = new BusLook(bus);
+    this.under = new UnderPointer(look);
+    this.programs = new ProgramsHere(list, now);
     this.now = now;
     this.secrets = new SecretFields(look);
     this.thread = Thread.ofPlatform().name("screen ears").daemon().unstarted(this::work);
@@ -306,7 +275,7 @@ public final class ScreenEars implements AutoCloseable {
    */
   public Seen at(int process, Spot spot, String application, double across, double down) {
     Seen unknown = Seen.unknown(application, across, down);
-    Optional<Running> program = program(process);
+    Optional<Running> program = programs.find(process);
     if (program.isEmpty()) {
       return unknown;
     }
@@ -316,87 +285,15 @@ public final class ScreenEars implements AutoCloseable {
         return unknown;
       }
       Optional<Target> found = look.at(root, spot.x(), spot.y());
-      return found.isEmpty() ? unknown : seen(look.describe(found.get()), spot, unknown);
+      return found.isEmpty() ? unknown : under.seen(look.describe(found.get()), spot, unknown);
     } catch (Silent | FileProblem _) {
       return unknown;
     }
   }
 
-  private Seen seen(Described what, Spot spot, Seen unknown) throws FileProblem, Silent {
-    if (what.isInMenu()) {
-      boolean opens = what.opens(look.children(what.part().target()) > 0);
-      return of(what, opens ? Seen.Sort.OPENS : Seen.Sort.ENTRY, unknown);
-    }
-    // Some tabs say that what is on their page lies on them.
-    for (Described.Part part : what.above()) {
-      if (part.isTab() && look.area(part.target()).contains(spot)) {
-        return of(look.describe(part.target()), unknown);
-      }
-    }
-    // A label or a picture on a button is the button.
-    for (int i = 0; i < ON_A_CONTROL && i < what.above().size() && what.isOnSomething(); i++) {
-      if (Described.sort(what.above().get(i)) == Seen.Sort.CONTROL) {
-        Described control = look.describe(what.above().get(i).target());
-        if (control.area().contains(spot)) {
-          return of(control, unknown);
-        }
-      }
-    }
-    return of(what, unknown);
-  }
-
-  private static Seen of(Described what, Seen unknown) {
-    if (what.sort() == Seen.Sort.CONTROL && what.part().name().isBlank()) {
-      return unknown;
-    }
-    return of(what, what.sort(), unknown);
-  }
-
-  private static Seen of(Described what, Seen.Sort sort, Seen unknown) {
-    return new Seen(
-        unknown.application(),
-        sort,
-        sort == Seen.Sort.UNKNOWN ? "" : what.part().name(),
-        what.path(),
-        what.area().width() > 0 ? what.area().width() : Double.NaN,
-        unknown.across(),
-        unknown.down());
-  }
-
   /** How the program of a process calls itself; none where it is not on the bus. */
   public Optional<String> title(int process) {
-    return program(process).map(Running::title);
-  }
-
-  private synchronized Optional<Running> program(int process) {
-    if (process == 0) {
-      return Optional.empty();
-    }
-    long at = now.getAsLong();
-    if (!programs.containsKey(process)) {
-      missed.putIfAbsent(process, at);
-    }
-    long patience = isNew(process) ? SOON_MILLIS : PROGRAMS_MILLIS;
-    if (!programs.containsKey(process) && at - programsAt > patience) {
-      programsAt = at;
-      try {
-        Map<Integer, Running> found = new HashMap<>();
-        list.programs().forEach(r -> found.putIfAbsent(r.process(), r));
-        programs = found;
-      } catch (FileProblem _) {
-        programs = Map.of();
-      }
-    }
-    return Optional.ofNullable(programs.get(process));
-  }
-
-  /** Whether a program is not on the bus, and may only not be there yet. */
-  private synchronized boolean isNew(int process) {
-    Long since = missed.get(process);
-    return process != 0
-        && !programs.containsKey(process)
-        && since != null
-        && now.getAsLong() - since < NEW_MILLIS;
+    return programs.find(process).map(Running::title);
   }
 
   /**
@@ -439,8 +336,8 @@ public final class ScreenEars implements AutoCloseable {
    * opened; or since nobody knows yet what program it is.
    */
   public boolean mayHide(int process) {
-    Optional<Running> program = program(process).filter(p -> p.toolkit().equals(GTK_4));
-    if (isNew(process)) {
+    Optional<Running> program = programs.find(process).filter(p -> p.toolkit().equals(GTK_4));
+    if (programs.isNew(process)) {
       return true;
     }
     synchronized (onControl) {

@@ -74,6 +74,7 @@ public final class SessionRecorder implements Recorder {
   private volatile long lastHand = System.currentTimeMillis();
 
   private volatile boolean paused;
+  private volatile boolean answering;
   private volatile boolean closed;
 
   private SessionRecorder(
@@ -158,6 +159,18 @@ public final class SessionRecorder implements Recorder {
     asked.clear();
   }
 
+  /**
+   * Keys answer questions of our own, and are no uses of what they do, or they do no longer.
+   *
+   * @param now whether they do now
+   */
+  public void answering(boolean now) {
+    synchronized (reader) {
+      reader.end();
+      answering = now;
+    }
+  }
+
   /** When hands did anything last that it heard, in milliseconds since 1970. */
   public long lastHand() {
     return lastHand;
@@ -222,7 +235,7 @@ public final class SessionRecorder implements Recorder {
         resume();
       }
       pausedByHand.accept(now);
-    } else if (!paused && !closed) {
+    } else if (!paused && !closed && !(answering && !(what instanceof Done.Pointed))) {
       Runnable then = asked.get(presses);
       if (then != null) {
         then.run();

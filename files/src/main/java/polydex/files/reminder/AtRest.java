@@ -233,7 +233,8 @@ public final class AtRest implements AutoCloseable {
     if (shown.isPresent() && goesAt.equals(Instant.MAX) && lastHand.isAfter(shownAt)) {
       goesAt = now.plus(STAYS);
     }
-    if (now.isAfter(goesAt) || (shown.isPresent() && recorder.isPaused())) {
+    boolean inTheWay = shown.isPresent() && (recorder.isPaused() || screen.isFull());
+    if (now.isAfter(goesAt) || inTheWay) {
       hide();
     }
   }
@@ -252,12 +253,17 @@ public final class AtRest implements AutoCloseable {
       LOG.warn("Nothing is said at this pause, since it was not found out what to say", e);
       return;
     }
+    if (isOftenEnough(known, now)) {
+      return;
+    }
     Workspace workspace = known.workspace();
     LocalDate today = now.atZone(ZoneId.systemDefault()).toLocalDate();
     Dearest.of(
             uses,
             known.rows(workspace.setups().values()),
             item -> !workspace.learning().mayPropose(item, today))
+        // Finding it out takes a while, in which the hands may have come back.
+        .filter(_ -> recorder.lastHand() <= now.toEpochMilli() && !recorder.isPaused())
         .ifPresent(
             dearest -> {
               rests.said(now);
@@ -272,6 +278,15 @@ public final class AtRest implements AutoCloseable {
                         dearest, workspace.catalog(), answers.drill(), answers.never()));
               }
             });
+  }
+
+  /** A program that is started anew remembers by its file what was said within the hour. */
+  private static boolean isOftenEnough(Knowledge known, Instant now) {
+    Instant since = now.minus(Duration.ofHours(1));
+    return known.standing().followUps().stream()
+            .filter(f -> f.reminder().at().isAfter(since))
+            .count()
+        >= Rests.MOST_AN_HOUR;
   }
 
   /** Takes an answer, if there is anything to answer; on any thread. */

@@ -16,7 +16,7 @@ import polydex.reminder.Dearest;
  * @param action what was done with the pointer
  * @param application where
  * @param keys that do it
- * @param cost how often it was done, and what keys would have saved
+ * @param cost how often it was done, and what keys would have saved, as a part of a sentence
  * @param answers keys that answer it, and what they do
  */
 record ReminderWords(
@@ -68,11 +68,11 @@ record ReminderWords(
   private static String cost(Dearest dearest) {
     String seconds =
         dearest.seconds() < 1.5
-            ? "about a second"
+            ? "a second"
             : String.format(Locale.ROOT, "about %,.0f seconds", dearest.seconds());
-    return dearest.uses() == 1
-        ? "once with the mouse just now, %s longer".formatted(seconds)
-        : "%,d times with the mouse just now, %s longer".formatted(dearest.uses(), seconds);
+    return (dearest.uses() == 1 ? "once" : "%,d times".formatted(dearest.uses()))
+        + " with the mouse just now; keys would have saved "
+        + seconds;
   }
 
   /** In one sentence, with the keys in writing. */

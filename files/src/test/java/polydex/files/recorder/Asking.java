@@ -32,11 +32,25 @@ final class Asking {
                 say("holding " + held);
               }
             })) {
+      // Another listener that comes and goes takes nothing from this one.
+      KeysForReal.listen(Surroundings.here(), new Deaf()).close();
       say("asks " + keys.isInFront());
       answer(keys);
     }
     say("ended");
     System.exit(0);
+  }
+
+  private static final class Deaf implements KeysForReal.Hearer {
+    @Override
+    public void pressed(Made press, long nanos) {
+      say("heard too long");
+    }
+
+    @Override
+    public void holding(Modifiers held) {
+      say("heard too long");
+    }
   }
 
   private static void answer(KeysForReal keys) throws IOException, InterruptedException {

@@ -165,10 +165,10 @@ class AtRestTest {
       rest("NOTICE", true);
       edit("Undo");
       until("kept edit.undo true");
-      assertThat(shown.next().replaceAll("about [a-z0-9 ]+ longer", "so much longer"))
+      assertThat(shown.next().replaceAll("saved [a-z0-9 ]+", "saved time"))
           .isEqualTo(
               "notice 1 | Undo <b>& all</b>: Ctrl+Z | Undo &lt;b&gt;&amp; all&lt;/b&gt; (Cue desk):"
-                  + " Ctrl+Z. Done once with the mouse just now, so much longer. F7 takes it"
+                  + " Ctrl+Z. Done once with the mouse just now; keys would have saved time. F7 takes it"
                   + " into the next drill; F8 never says it again. | 0,Into the next"
                   + " drill,1,Never again | ['transient', 'urgency'] 0");
       server.getOutputStream().write("take 1 0\n".getBytes(StandardCharsets.UTF_8));
