@@ -79,7 +79,7 @@ final class RecordingRun {
           SessionRecorder recorder =
               SessionRecorder.of(
                   Surroundings.here(),
-                  Wishes.of(workspace.world(), here, choices.leftOut(), choices.pause()),
+                  Wishes.of(workspace, here, choices.leftOut(), choices.pause()),
                   Knowledge.recogniser(workspace))) {
         line.write(s -> s.setting(RecordingMark.SETTING, RecordingMark.begun(Instant.now())));
         recorder.whenPausedByHand(this::tellPaused);

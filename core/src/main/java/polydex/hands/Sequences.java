@@ -1,5 +1,6 @@
 package polydex.hands;
 
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -9,12 +10,17 @@ import polydex.boards.Presses.Made;
 import polydex.catalog.Binding;
 import polydex.catalog.Catalog;
 import polydex.catalog.Environment;
+import polydex.catalog.MenuKeys;
 import polydex.keys.Gesture;
 import polydex.keys.Physical;
+import polydex.route.Setup;
+import polydex.route.SetupTraces;
+import polydex.route.World;
 
 /**
- * The gestures of several presses that keymaps have, by their presses on a layout. Only those that
- * begin with a press that does not write, since the others can't be told from text.
+ * The gestures of several presses that keymaps have, by their presses on a layout, walks through
+ * menus by their access keys among them. Only those that begin with a press that does not write,
+ * since the others can't be told from text.
  */
 public final class Sequences {
   /** None. */
@@ -25,17 +31,37 @@ public final class Sequences {
 
   private Sequences() {}
 
-  /** Of every keymap of a catalogue, in O(bindings). */
+  /** Of every keymap of a catalogue, in O(bindings + entries of menus). */
   public static Sequences of(Catalog catalog, Layout layout) {
     Sequences found = new Sequences();
     for (Environment e : catalog.environments()) {
-      for (Binding b : catalog.bindings(e.id())) {
-        for (Gesture g : b.gesture().expand()) {
-          Presses.physical(g, layout).ifPresent(found::add);
-        }
+      catalog.bindings(e.id()).forEach(b -> found.add(b, layout));
+      if (e.kind() instanceof Environment.Application application) {
+        application.platforms().stream()
+            .flatMap(p -> catalog.environment(p).flatMap(Environment::platform).stream())
+            .flatMap(p -> MenuKeys.of(e, p).stream())
+            .forEach(b -> found.add(b, layout));
       }
     }
     return found;
+  }
+
+  /**
+   * The same, with what is pressed for them in some setups, where machines on the way change keys.
+   */
+  public static Sequences of(World world, Collection<Setup> setups, Layout layout) {
+    Sequences found = of(world.catalog(), layout);
+    setups.stream()
+        .filter(s -> s.machines().size() > 1 && world.problem(s).isEmpty())
+        .flatMap(s -> SetupTraces.of(s, world).all().stream())
+        .forEach(t -> Presses.physical(t.gesture(), layout).ifPresent(found::add));
+    return found;
+  }
+
+  private void add(Binding binding, Layout layout) {
+    for (Gesture g : binding.gesture().expand()) {
+      Presses.physical(g, layout).ifPresent(this::add);
+    }
   }
 
   private void add(List<Physical> presses) {

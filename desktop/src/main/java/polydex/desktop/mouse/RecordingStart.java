@@ -206,7 +206,7 @@ final class RecordingStart {
           SessionRecorder recorder =
               SessionRecorder.of(
                   Surroundings.here(),
-                  Wishes.of(workspace.world(), setup.get(), choices.leftOut(), choices.pause()),
+                  Wishes.of(workspace, setup.get(), choices.leftOut(), choices.pause()),
                   Knowledge.recogniser(workspace));
           if (reminder.where() == ReminderChoices.Where.OFF) {
             return new Begun(recorder, Optional.empty(), "");

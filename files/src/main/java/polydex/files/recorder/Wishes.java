@@ -13,6 +13,7 @@ import polydex.keys.Physical;
 import polydex.route.Machine;
 import polydex.route.Setup;
 import polydex.route.World;
+import polydex.workspace.Workspace;
 
 /**
  * What is recorded, and how.
@@ -39,13 +40,19 @@ public record Wishes(
    *
    * @param pause the gesture that pauses and goes on; one that the layout can't make is none
    */
-  public static Wishes of(World world, Setup setup, Set<String> leftOut, Gesture pause) {
+  public static Wishes of(Workspace workspace, Setup setup, Set<String> leftOut, Gesture pause) {
+    World world = workspace.world();
     Machine machine = setup.machines().getFirst();
     Layout layout = Objects.requireNonNull(world.layouts().get(machine.layout()));
     return new Wishes(
         setup.machines().size() == 1 ? setup.id().value() : machine.title(),
         layout,
-        Sequences.of(world.catalog(), layout),
+        Sequences.of(
+            world,
+            workspace.setups().values().stream()
+                .filter(s -> s.machines().getFirst().title().equals(machine.title()))
+                .toList(),
+            layout),
         leftOut,
         Presses.of(pause, layout) instanceof Presses.Typable typable
             ? typable.physical()

@@ -30,6 +30,7 @@ import polydex.keys.Key;
 import polydex.keys.Modifier;
 import polydex.keys.Modifiers;
 import polydex.keys.Physical;
+import polydex.log.Deed;
 import polydex.log.LogEvent;
 import polydex.log.LogIntake;
 import polydex.log.LogLine;
@@ -92,33 +93,47 @@ class BothRecordersTest {
   @Test
   void bothComeToTheSameAudit() throws Exception {
     Recogniser recogniser = Knowledge.recogniser(DEMO);
+    Sequences sequences = Sequences.of(DEMO.world(), DEMO.setups().values(), LAYOUT);
     Log lines = new Log();
     Log hands = new Log();
+    List<String> otherwise = new ArrayList<>();
     int passedOver = 0;
     now = 0;
     for (LogLine line : days()) {
       now += APART;
       events.clear();
       double took = line.duration().isEmpty() ? 1.25 : Double.parseDouble(line.duration());
-      if (!make(line, took)) {
+      if (!make(line, took) || isUnboundSequence(recogniser, line)) {
         passedOver++;
         continue;
       }
-      // Keys have no time of their own: a recorder does not know when somebody began to think.
-      boolean keys = line.device().equals("keyboard");
-      lines.take(at(line, keys ? "" : String.valueOf(took)));
       List<Done> done = new ArrayList<>();
-      HandReader reader = new HandReader(LAYOUT, Sequences.of(DEMO.catalog(), LAYOUT), done::add);
+      HandReader reader = new HandReader(LAYOUT, sequences, done::add);
       reader.take(new HandEvent.Moved(now - APART, x, 0)); // where the pointer is
       events.forEach(reader::take);
       reader.end();
+      if (done.size() > 1 && !line.input().startsWith("\"")) {
+        passedOver++; // keys that a machine on the way changes are no sequence of any keymap
+        continue;
+      }
+      long before = lines.characters - hands.characters;
+      // Keys have no time of their own: a recorder does not know when somebody began to think.
+      boolean keys = line.device().equals("keyboard");
+      lines.take(at(line, keys ? "" : String.valueOf(took)));
       HandLines told = new HandLines(line.machine(), LAYOUT, recogniser, this::instant);
-      done.forEach(d -> told.of(d, seen(line, d)).forEach(hands::take));
+      List<LogLine> made = new ArrayList<>();
+      done.forEach(d -> made.addAll(told.of(d, seen(line, d))));
+      made.forEach(hands::take);
+      if (lines.characters - hands.characters != before || made.size() != 1) {
+        otherwise.add(line.application() + " " + line.input() + " " + done);
+      }
       now = Math.max(now, events.getLast().millis());
     }
     System.out.printf("Both recorders: %d lines passed over%n", passedOver);
-    assertThat(passedOver).as("begin with what writes, or can't be pressed").isLessThan(EVENTS / 5);
-    assertThat(hands.characters).isEqualTo(lines.characters);
+    assertThat(passedOver)
+        .as("begin with what writes, are nothing there, or can't be pressed")
+        .isLessThan(EVENTS / 20);
+    assertThat(otherwise).isEmpty();
     Standing a = lines.audit.standing();
     Standing b = hands.audit.standing();
     assertThat(a.events()).isGreaterThan(EVENTS * 3 / 4);
@@ -136,6 +151,18 @@ class BothRecordersTest {
           .ifPresent(
               s -> assertThat(same.pointerSeconds().orElseThrow()).isEqualTo(s, within(0.002)));
     }
+  }
+
+  /** Several strokes that nothing has there: no recorder of strokes can know that they are one. */
+  private static boolean isUnboundSequence(Recogniser recogniser, LogLine line) {
+    if (!line.device().equals("keyboard") || line.input().startsWith("\"")) {
+      return false;
+    }
+    Gesture gesture = Gesture.parse(line.input());
+    Deed where = Deed.typing(line.machine(), line.application());
+    return gesture.presses() > 1
+        && !recogniser.binds(where, gesture)
+        && recogniser.does(where, gesture).isEmpty();
   }
 
   private Instant instant(long millis) {
@@ -266,7 +293,7 @@ class BothRecordersTest {
     if (distance > 0 || took > 0) {
       events.add(new HandEvent.Moved(now, x + 1, 0));
       for (long part = 200; part < took * 1000; part += 200) {
-        events.add(new HandEvent.Moved(now + part, x + 1 + (int) (part % 2), 1));
+        events.add(new HandEvent.Moved(now + part, x + 1 + (int) (part / 200 % 2), 1));
       }
     }
     now += Math.round(took * 1000);

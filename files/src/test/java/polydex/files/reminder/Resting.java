@@ -76,7 +76,7 @@ final class Resting implements AtRest.Person {
     try (SessionRecorder recorder =
             SessionRecorder.of(
                 Surroundings.here(),
-                Wishes.of(workspace.world(), setup, Set.of(), Gesture.parse("F9")),
+                Wishes.of(workspace, setup, Set.of(), Gesture.parse("F9")),
                 Knowledge.recogniser(workspace));
         AtRest atRest =
             AtRest.begin(
