@@ -62,13 +62,11 @@ public record ReminderEffect(Side said, Side unsaid, Optional<Change> change) {
   }
 
   private static String words(String what, Side side) {
-    return "%s %,d %s: %,d of the next %,d uses came by keys."
-        .formatted(
-            what,
-            side.moments(),
-            side.moments() == 1 ? "time" : "times",
-            side.byKeys(),
-            side.uses());
+    String times = side.moments() == 1 ? "time" : "times";
+    return side.uses() == 0
+        ? "%s %,d %s; none of it was done again yet.".formatted(what, side.moments(), times)
+        : "%s %,d %s: %,d of the next %,d uses came by keys."
+            .formatted(what, side.moments(), times, side.byKeys(), side.uses());
   }
 
   /** Of what came after reminders. */

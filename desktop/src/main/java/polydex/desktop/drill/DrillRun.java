@@ -86,6 +86,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
   private DrillQueue queue = new DrillQueue(List.of());
   private int hints;
   private boolean interrupted;
+  private boolean opening;
 
   /** Whether the keys that are asked are to be pressed for real, though the desktop takes them. */
   private boolean forReal;
@@ -139,8 +140,19 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
                 .ifPresent(s -> before.put(q.prompt().item(), s)));
     pace = desk.session().progress().history().pace();
     use(found);
-    real.open();
-    ask();
+    whenReady(this::ask);
+  }
+
+  /** Whoever wants keys to be heard everywhere gets no question before they are. */
+  private void whenReady(Runnable then) {
+    opening = true;
+    real.open(
+        () -> {
+          if (opening) {
+            opening = false;
+            then.run();
+          }
+        });
   }
 
   private void use(Analysis found) {
@@ -164,8 +176,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
     use(found);
     end = System.nanoTime() + most.toNanos();
     queue.keepOnly(item -> found.material().prompt(item).isPresent());
-    real.open();
-    askOrFinish();
+    whenReady(this::askOrFinish);
   }
 
   /** Leaves it as it stands. */
@@ -178,6 +189,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
 
   private void stop() {
     stage = Stage.IDLE;
+    opening = false;
     painted.stop();
     goOn.stop();
     limit.stop();

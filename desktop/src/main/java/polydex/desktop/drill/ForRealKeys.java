@@ -34,6 +34,9 @@ final class ForRealKeys implements AutoCloseable {
   /** So long after the last key the desktop has done what it does. */
   private static final Duration DONE = Duration.millis(250);
 
+  /** What took the focus away may be told of a little later than that it did. */
+  private static final long SAME_NANOS = 100_000_000;
+
   /** A desktop may be slow, or refuse at first. */
   private static final int MOST_TIMES = 8;
 
@@ -45,11 +48,23 @@ final class ForRealKeys implements AutoCloseable {
   private Optional<KeyCapture.Listener> listener = Optional.empty();
   private Modifiers held = Modifiers.NONE;
 
+  /** What is done once keys are heard, or it is known that they can't be. */
+  private Runnable waiting = () -> {};
+
   /** Something was asked for real, so the window may have lost its place to another. */
   private boolean mayBeAway;
 
   private boolean wantsBack;
   private boolean ending;
+
+  /** The window that asks, and when it lost the focus, by {@link System#nanoTime}. */
+  private Optional<Window> front = Optional.empty();
+
+  private long lostAt;
+
+  /** When what is held now began to be held; on the hook's thread. */
+  private long heldSince;
+
   private int times;
 
   /**
@@ -73,10 +88,19 @@ final class ForRealKeys implements AutoCloseable {
     desk.session().setting(SETTING, wanted ? "yes" : "no");
   }
 
-  /** Makes ready, if it is wanted; questions that come before it is are spelled. */
-  void open() {
+  /**
+   * Makes ready, if it is wanted.
+   *
+   * @param then is done when it is, or can't be
+   */
+  void open(Runnable then) {
     ending = false;
-    if (!isWanted(desk) || keys.isPresent() || beside.busy().get()) {
+    if (!isWanted(desk) || keys.isPresent()) {
+      then.run();
+      return;
+    }
+    waiting = then;
+    if (beside.busy().get()) {
       return;
     }
     beside.ask(
@@ -85,11 +109,15 @@ final class ForRealKeys implements AutoCloseable {
           keys = Optional.of(made);
           if (ending) {
             close();
+          } else {
+            waiting.run();
           }
         },
-        why ->
-            desk.session()
-                .problem("Keys of the desktop are spelled, since they can't be heard. " + why));
+        why -> {
+          desk.session()
+              .problem("Keys of the desktop are spelled, since they can't be heard. " + why);
+          waiting.run();
+        });
   }
 
   /**
@@ -115,8 +143,28 @@ final class ForRealKeys implements AutoCloseable {
 
   /** What is pressed from now on goes to a listener. */
   void hear(KeyCapture.Listener to) {
+    if (front.isEmpty()) {
+      front = Optional.of(window.get());
+      window.get().focusedProperty().subscribe(this::focused);
+    }
     listener = Optional.of(to);
     mayBeAway = true;
+  }
+
+  private void focused(boolean now) {
+    if (!now) {
+      lostAt = System.nanoTime();
+    }
+  }
+
+  /**
+   * Whether keys are an answer: they began while the window had the focus, and may have taken it
+   * away. What somebody types elsewhere meanwhile is none.
+   *
+   * @param began by {@link System#nanoTime}
+   */
+  private boolean isAnswer(long began) {
+    return front.filter(Window::isFocused).isPresent() || began - lostAt < SAME_NANOS;
   }
 
   /** It was answered: the window comes back as soon as all keys are let go. */
@@ -149,11 +197,13 @@ final class ForRealKeys implements AutoCloseable {
     if (keys.isEmpty()) {
       return;
     }
-    boolean isBack = window.get().isFocused() && keys.get().isInFront();
+    boolean isBack = front.filter(Window::isFocused).isPresent() && keys.get().isInFront();
     if (!isBack) {
-      if (window.get() instanceof Stage stage && stage.isIconified()) {
-        stage.setIconified(false);
-      }
+      front
+          .filter(Stage.class::isInstance)
+          .map(Stage.class::cast)
+          .filter(Stage::isIconified)
+          .ifPresent(s -> s.setIconified(false));
       keys.get().takeBack();
     }
     // It is looked once more when it is back: what a desktop does may begin after a while.
@@ -178,7 +228,6 @@ final class ForRealKeys implements AutoCloseable {
   public void close() {
     listener = Optional.empty();
     back.stop();
-    beside.stop();
     keys.ifPresent(KeysForReal::close);
     keys = Optional.empty();
     held = Modifiers.NONE;
@@ -188,20 +237,28 @@ final class ForRealKeys implements AutoCloseable {
 
   /** On the hook's thread. */
   private final class Heard implements KeysForReal.Hearer {
+    private boolean isHeld;
+
     @Override
     public void pressed(Made press, long nanos) {
+      long began = press.what().held().modifiers().isEmpty() ? nanos : heldSince;
       // Held long, these two ask for something else than an answer, as in any drill.
       boolean plain =
           press.what() instanceof Physical.Press(Held with, Key key)
               && with.equals(Held.NOTHING)
               && (key == Key.Escape || key == Key.Space);
       if (!plain) {
-        Platform.runLater(() -> listener.ifPresent(l -> l.pressed(press, nanos)));
+        Platform.runLater(
+            () -> listener.filter(_ -> isAnswer(began)).ifPresent(l -> l.pressed(press, nanos)));
       }
     }
 
     @Override
     public void holding(Modifiers now) {
+      if (!now.isEmpty() && !isHeld) {
+        heldSince = System.nanoTime();
+      }
+      isHeld = !now.isEmpty();
       Platform.runLater(
           () -> {
             held = now;

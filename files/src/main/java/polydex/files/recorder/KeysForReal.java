@@ -41,7 +41,11 @@ public final class KeysForReal implements AutoCloseable {
   private KeysForReal(Hearer to, XWindows windows) {
     this.to = to;
     this.windows = windows;
-    own = windows.own();
+    // The one that asks, where the program has several.
+    own =
+        Optional.of(windows.active())
+            .filter(w -> w.process() == ProcessHandle.current().pid())
+            .or(windows::own);
   }
 
   /**
@@ -52,7 +56,7 @@ public final class KeysForReal implements AutoCloseable {
   public static KeysForReal listen(Surroundings here, Hearer to) throws FileProblem {
     XWindows windows = XWindows.connect(here.variable("DISPLAY").orElse(""));
     KeysForReal made = new KeysForReal(to, windows);
-    if (made.own.isEmpty()) {
+    if (windows.own().isEmpty()) {
       windows.close();
       throw new FileProblem(
           "Nobody manages the windows here, so this one could not be brought back to the front.");
