@@ -501,7 +501,7 @@ class MouseWindowTest extends InWindow {
         () -> session.standing().followUps().stream().mapToInt(FollowUp::uses).sum() > 0);
     person.keys("F8");
     person.untilShown("What was said when your hands rested");
-    person.untilShown("Said 1 time: ");
-    person.untilShown("Left unsaid by lot 1 time: ");
+    person.untilShown("Said 1 time");
+    person.untilShown("Left unsaid by lot 1 time");
   }
 }
