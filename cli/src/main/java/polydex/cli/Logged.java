@@ -3,6 +3,8 @@ package polydex.cli;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.Optional;
+import polydex.files.FileProblem;
+import polydex.files.store.Store;
 import polydex.log.LogEvent;
 import polydex.person.Knowledge;
 import polydex.recall.Answer;
@@ -11,7 +13,6 @@ import polydex.recall.ItemState;
 import polydex.recall.MemoryParameters;
 import polydex.recall.Progress;
 import polydex.totals.Audit;
-import polydex.totals.Reminder;
 import polydex.totals.Standing;
 import polydex.workspace.Workspace;
 
@@ -31,17 +32,21 @@ final class Logged {
             workspace, zone, item -> Optional.ofNullable(progress.fluentSince().get(item)));
   }
 
+  /** All of a file, in the order in which it has to be read. */
+  static Logged of(Store store, Workspace workspace, ZoneId zone) throws FileProblem {
+    Logged read = new Logged(workspace, zone, store.fits().parameters());
+    store.answers(read::add);
+    store.reminders().forEach(read.audit::follow);
+    store.events(read::add);
+    return read;
+  }
+
   private Optional<Instant> since(DrillItem item) {
     return progress.state(item).map(ItemState::begun);
   }
 
   void add(Answer answer) {
     progress.add(answer);
-  }
-
-  /** Before the events that come after it. */
-  void follow(Reminder reminder) {
-    audit.follow(reminder);
   }
 
   void add(LogEvent event) {

@@ -109,14 +109,7 @@ final class Source {
   }
 
   private Logged logged(Workspace workspace) throws FileProblem {
-    DemoFile.Work<Logged> reading =
-        store -> {
-          Logged read = new Logged(workspace, zone(), store.fits().parameters());
-          store.answers(read::add);
-          store.reminders().forEach(read::follow);
-          store.events(read::add);
-          return read;
-        };
+    DemoFile.Work<Logged> reading = store -> Logged.of(store, workspace, zone());
     if (choice.demo) {
       return DemoFile.withDemo(reading);
     }

@@ -5,9 +5,7 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.UnaryOperator;
-import polydex.files.FileProblem;
 import polydex.files.reminder.AtRest;
-import polydex.files.store.Store;
 import polydex.files.store.StoreLine;
 import polydex.person.Knowledge;
 import polydex.recall.Learning;
@@ -26,15 +24,7 @@ final class WhoseFile implements AtRest.Person {
 
   @Override
   public CompletableFuture<Knowledge> known() {
-    return line.ask(WhoseFile::known);
-  }
-
-  private static Knowledge known(Store store) throws FileProblem {
-    Logged read = new Logged(store.workspace(), ZoneId.systemDefault(), store.fits().parameters());
-    store.answers(read::add);
-    store.reminders().forEach(read::follow);
-    store.events(read::add);
-    return read.known();
+    return line.ask(s -> Logged.of(s, s.workspace(), ZoneId.systemDefault()).known());
   }
 
   @Override

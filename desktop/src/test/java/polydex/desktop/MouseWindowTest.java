@@ -458,6 +458,10 @@ class MouseWindowTest extends InWindow {
     person.until("counted", () -> session.standing().events() == before);
   }
 
+  private boolean isShown(String part) {
+    return person.shown().stream().anyMatch(t -> t.contains(part));
+  }
+
   private Change.Edit renamed() {
     Workspace now = session.workspace().get();
     Action copy = now.catalog().action(new ActionId("edit.copy")).orElseThrow();
@@ -503,15 +507,13 @@ class MouseWindowTest extends InWindow {
         () -> session.standing().followUps().stream().mapToInt(FollowUp::uses).sum() > 0);
     // A page shows what was found when it was opened, which may be a moment before.
     person.keys("F8");
-    for (int i = 0;
-        i < 40 && !person.shown().contains("What was said when your hands rested");
-        i++) {
+    for (int i = 0; i < 40 && !isShown("Said 1 time: "); i++) {
       WaitForAsyncUtils.sleep(250, TimeUnit.MILLISECONDS);
       person.keys("Esc");
       person.keys("F8");
     }
     person.untilShown("What was said when your hands rested");
-    person.untilShown("Said 1 time");
-    person.untilShown("Left unsaid by lot 1 time");
+    person.untilShown("Said 1 time: ");
+    person.untilShown("Left unsaid by lot 1 time: ");
   }
 }

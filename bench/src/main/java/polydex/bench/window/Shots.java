@@ -124,11 +124,11 @@ final class Shots {
     steps.add(new Step("weeks", List.of("F7", "WAIT")));
     steps.add(new Step("", List.of("CONTROL+M")));
     steps.add(new Step("setup", List.of("ESCAPE", "CONTROL+U", "DOWN", "DOWN", "F2")));
-    steps.add(new Step("", List.of("ESCAPE", "ESCAPE", "ALT+D", "ALT+N", "DOWN")));
+    steps.add(new Step("drill", List.of("ESCAPE", "ESCAPE", "ALT+D", "WAIT", "ALT+N", "DOWN")));
     steps.add(new Step("drill-progress", List.of("F7", "WAIT")));
     steps.add(new Step("", List.of("ESCAPE", "ALT+B", "HOLD SPACE")));
     steps.add(new Step("drill-answer", List.of("CONTROL+D")));
-    steps.add(new Step("drill-after", List.of("HOLD SPACE", "WAIT", "F9", "WAIT", "HOLD ESCAPE")));
+    steps.add(new Step("", List.of("HOLD SPACE", "WAIT", "F9", "WAIT", "HOLD ESCAPE")));
     steps.add(new Step("sheets", List.of("ALT+S", "WAIT", "WAIT", "WAIT", "WAIT")));
     steps.add(new Step("bring-in", List.of("COPIED LIST", "CONTROL+SHIFT+V", "WAIT")));
     steps.add(

@@ -11,9 +11,7 @@ import polydex.desktop.desk.Desk;
 import polydex.desktop.state.Beside;
 import polydex.files.reminder.ReminderChoices;
 import polydex.files.reminder.ReminderChoices.Where;
-import polydex.hands.AnywhereGesture;
 import polydex.keys.Gesture;
-import polydex.keys.GestureSyntaxException;
 import polydex.reminder.Lot;
 import polydex.route.Setup;
 import polydex.workspace.Workspace;
@@ -28,6 +26,7 @@ final class LineAtRest {
   private final Supplier<Optional<Setup>> setup;
   private final Supplier<Gesture> pause;
   private final Beside beside = new Beside("line at rest");
+  private final AnywhereKeys free;
 
   /**
    * Nothing asked yet.
@@ -41,6 +40,7 @@ final class LineAtRest {
     this.back = back;
     this.setup = setup;
     this.pause = pause;
+    free = new AnywhereKeys(desk, beside);
   }
 
   /** What was chosen. */
@@ -116,38 +116,14 @@ final class LineAtRest {
   }
 
   private void chooseKeys(String title, String setting) {
-    Optional<Setup> here = setup.get();
-    if (here.isEmpty()) {
-      return;
-    }
-    Workspace workspace = desk.session().workspace().get();
     Gesture pauses = pause.get();
-    beside.ask(
-        course ->
-            AnywhereGesture.free(workspace.world(), here.get(), 6, () -> !course.isWanted())
-                .stream()
-                .filter(g -> !g.equals(pauses))
-                .map(Gesture::toString)
-                .toList(),
-        free ->
-            desk.dialogs()
-                .chooseOrWrite(
-                    title,
-                    "Whoever has the focus gets them as well, so nothing may be bound to them. These"
-                        + " are free on this computer; you can write others.",
-                    free,
-                    written -> check(setting, written, here.get())),
-        desk.session()::problem);
+    setup
+        .get()
+        .ifPresent(
+            here -> free.ask(title, here, List.of(), pauses::equals, g -> check(setting, g, here)));
   }
 
-  private void check(String setting, String written, Setup here) {
-    Gesture gesture;
-    try {
-      gesture = Gesture.parse(written);
-    } catch (GestureSyntaxException e) {
-      desk.session().problem(e.getMessage());
-      return;
-    }
+  private void check(String setting, Gesture gesture, Setup here) {
     ReminderChoices now = choices();
     ReminderChoices wanted =
         setting.equals(ReminderChoices.DRILL)

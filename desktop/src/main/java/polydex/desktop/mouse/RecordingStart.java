@@ -6,7 +6,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
 import java.util.regex.Pattern;
-import java.util.stream.Stream;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.util.Duration;
@@ -23,7 +22,6 @@ import polydex.files.reminder.AtRest;
 import polydex.files.reminder.ReminderChoices;
 import polydex.hands.AnywhereGesture;
 import polydex.keys.Gesture;
-import polydex.keys.GestureSyntaxException;
 import polydex.person.Knowledge;
 import polydex.reminder.Lot;
 import polydex.route.Setup;
@@ -62,6 +60,7 @@ final class RecordingStart {
   private final Desk desk;
   private final Runnable begins;
   private final Beside beside = new Beside("recorder");
+  private final AnywhereKeys keys;
   private final LineAtRest line;
 
   /**
@@ -72,6 +71,7 @@ final class RecordingStart {
   RecordingStart(Desk desk, Runnable begins) {
     this.desk = desk;
     this.begins = begins;
+    keys = new AnywhereKeys(desk, beside);
     line = new LineAtRest(desk, this::ask, this::setup, () -> choices().pause());
   }
 
@@ -131,40 +131,18 @@ final class RecordingStart {
   }
 
   private void choosePause() {
-    Optional<Setup> setup = setup();
-    if (setup.isEmpty()) {
-      return;
-    }
-    Workspace workspace = desk.session().workspace().get();
-    beside.ask(
-        _ -> {
-          Optional<String> usual =
-              AnywhereGesture.problem(workspace.world(), setup.get(), AnywhereGesture.PAUSE);
-          return Stream.concat(
-                  Stream.of(AnywhereGesture.PAUSE).filter(_ -> usual.isEmpty()),
-                  AnywhereGesture.free(workspace.world(), setup.get(), 6, () -> false).stream())
-              .map(Gesture::toString)
-              .toList();
-        },
-        free ->
-            desk.dialogs()
-                .chooseOrWrite(
+    setup()
+        .ifPresent(
+            here ->
+                keys.ask(
                     "Pause with which keys?",
-                    "Whoever has the focus gets them as well, so nothing may be bound to them. These"
-                        + " are free on this computer; you can write others.",
-                    free,
-                    this::pauseWith),
-        desk.session()::problem);
+                    here,
+                    List.of(AnywhereGesture.PAUSE),
+                    _ -> false,
+                    this::pauseWith));
   }
 
-  private void pauseWith(String written) {
-    Gesture gesture;
-    try {
-      gesture = Gesture.parse(written);
-    } catch (GestureSyntaxException e) {
-      desk.session().problem(e.getMessage());
-      return;
-    }
+  private void pauseWith(Gesture gesture) {
     Workspace workspace = desk.session().workspace().get();
     Optional<Setup> setup = setup();
     if (setup.isEmpty()) {
