@@ -12,7 +12,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.TimeUnit;
 import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
@@ -27,7 +26,6 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
-import org.testfx.util.WaitForAsyncUtils;
 import polydex.catalog.Action;
 import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
@@ -458,10 +456,6 @@ class MouseWindowTest extends InWindow {
     person.until("counted", () -> session.standing().events() == before);
   }
 
-  private boolean isShown(String part) {
-    return person.shown().stream().anyMatch(t -> t.contains(part));
-  }
-
   private Change.Edit renamed() {
     Workspace now = session.workspace().get();
     Action copy = now.catalog().action(new ActionId("edit.copy")).orElseThrow();
@@ -505,13 +499,7 @@ class MouseWindowTest extends InWindow {
     person.until(
         "followed",
         () -> session.standing().followUps().stream().mapToInt(FollowUp::uses).sum() > 0);
-    // A page shows what was found when it was opened, which may be a moment before.
     person.keys("F8");
-    for (int i = 0; i < 40 && !isShown("Said 1 time: "); i++) {
-      WaitForAsyncUtils.sleep(250, TimeUnit.MILLISECONDS);
-      person.keys("Esc");
-      person.keys("F8");
-    }
     person.untilShown("What was said when your hands rested");
     person.untilShown("Said 1 time: ");
     person.untilShown("Left unsaid by lot 1 time: ");

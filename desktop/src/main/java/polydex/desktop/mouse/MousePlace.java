@@ -121,12 +121,19 @@ public final class MousePlace implements Place {
 
   /** Something that needs what was found out. */
   private Runnable found(Consumer<Findings> act) {
-    return () ->
-        desk.auditor()
-            .found()
-            .get()
-            .ifPresentOrElse(
-                act, () -> desk.session().say("Still looking at the log; ask again in a moment."));
+    return () -> {
+      if (desk.auditor().found().get().isEmpty()) {
+        desk.session().say("Still looking at the log; the page opens when that is done.");
+      }
+      // What a recorder has just handed on belongs to it.
+      desk.auditor()
+          .ask(
+              f -> {
+                if (isShown()) {
+                  act.accept(f);
+                }
+              });
+    };
   }
 
   /** Turns to the weeks, whatever was shown before. */

@@ -1,7 +1,10 @@
 package polydex.desktop.state;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -27,6 +30,7 @@ public final class Auditor implements AutoCloseable {
   private final PauseTransition rest = new PauseTransition(REST);
   private final Beside auditing = new Beside("audit");
   private Optional<String> failure = Optional.empty();
+  private final List<Consumer<Findings>> waiting = new ArrayList<>();
   private boolean looking;
   private boolean askedAgain;
   private boolean closed;
@@ -64,14 +68,23 @@ public final class Auditor implements AutoCloseable {
     session.whenLogRead(this::look, this::failed);
   }
 
+  /** Looks anew, and does something with that answer: a page is made of what there is now. */
+  public void ask(Consumer<Findings> then) {
+    waiting.add(then);
+    ask();
+  }
+
   private void look() {
     Knowledge known = session.knowledge();
+    List<Consumer<Findings>> wanted = List.copyOf(waiting);
+    waiting.clear();
     auditing.ask(
         _ -> look(known),
         answer -> {
           failure = Optional.empty();
           found.set(Optional.of(answer));
           rest.playFromStart();
+          wanted.forEach(w -> w.accept(answer));
         },
         this::failed);
   }
