@@ -62,6 +62,9 @@ public record ReminderEffect(Side said, Side unsaid, Optional<Change> change) {
   }
 
   private static String words(String what, Side side) {
+    if (side.moments() == 0) {
+      return "Nothing was %s yet.".formatted(what.toLowerCase(Locale.ROOT));
+    }
     String times = side.moments() == 1 ? "time" : "times";
     return side.uses() == 0
         ? "%s %,d %s; none of it was done again yet.".formatted(what, side.moments(), times)
