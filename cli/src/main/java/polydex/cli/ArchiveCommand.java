@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.concurrent.Callable;
@@ -53,10 +55,10 @@ final class ArchiveCommand implements Callable<Integer> {
       try (Store store = Store.open(Source.existing(file))) {
         store.archive(doing.to, Instant.now());
       }
-      spec.commandLine().getOut().printf("All of %s is in %s.%n", file, doing.to);
+      spec.commandLine().getOut().printf(worded("command.all-of-is-in"), file, doing.to);
     } else if (doing.from != null) {
       Archive.read(Source.existing(doing.from), file);
-      spec.commandLine().getOut().printf("%s is made of %s.%n", file, doing.from);
+      spec.commandLine().getOut().printf(worded("command.is-made-of"), file, doing.from);
     }
     return Main.DONE;
   }

@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.io.PrintWriter;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -122,7 +124,7 @@ final class AssignCommand implements Callable<Integer> {
     }
     if (actions.isEmpty()) {
       throw new ParameterException(
-          spec.commandLine(), "Nothing is wished for. Name the actions that are to have gestures.");
+          spec.commandLine(), worded("command.nothing-is-wished-for-name-the"));
     }
     return actions.stream().distinct().toList();
   }
@@ -134,13 +136,13 @@ final class AssignCommand implements Callable<Integer> {
       int equals = lock.indexOf('=');
       if (equals < 1) {
         throw new ParameterException(
-            spec.commandLine(), "--lock takes an action, = and its gesture.");
+            spec.commandLine(), worded("command.lock-takes-an-action-and-its"));
       }
       ActionId action =
           FitWords.action(spec, workspace.catalog(), lock.substring(0, equals).strip());
       if (!actions.contains(action)) {
         throw new ParameterException(
-            spec.commandLine(), "\u201c%s\u201d is not among the actions.".formatted(action));
+            spec.commandLine(), worded("command.is-not-among-the-actions", action));
       }
       try {
         Gesture gesture = Gesture.parse(lock.substring(equals + 1).strip());
@@ -151,7 +153,7 @@ final class AssignCommand implements Callable<Integer> {
                     () ->
                         new ParameterException(
                             spec.commandLine(),
-                            "%s can\u2019t be pressed on this layout.".formatted(gesture))));
+                            worded("command.cant-be-pressed-on-this-layout", gesture))));
       } catch (GestureSyntaxException e) {
         throw new ParameterException(spec.commandLine(), e.getMessage(), e);
       }
@@ -166,16 +168,20 @@ final class AssignCommand implements Callable<Integer> {
           g.gesture(),
           g.score().points(),
           workspace.catalog().title(new ActionId(g.action())),
-          g.locked() ? " (locked)" : "",
+          g.locked() ? worded("command.locked") : "",
           g.score().line(workspace.catalog()));
     }
     for (String a : answer.without()) {
-      out.printf("%-22s        %s%n", "none left", workspace.catalog().title(new ActionId(a)));
+      out.printf(
+          "%-22s        %s%n",
+          worded("command.none-left"), workspace.catalog().title(new ActionId(a)));
     }
     out.printf(
-        "%.1f points in all%s%s%n",
+        worded("command.points-in-all"),
         answer.total(),
-        answer.proved() ? ", and no other way has fewer" : ", not proved to be the fewest",
-        answer.inTurn().map("; %.1f if each took its best in turn"::formatted).orElse(""));
+        answer.proved()
+            ? worded("command.and-no-other-way-has-fewer")
+            : worded("command.not-proved-to-be-the-fewest"),
+        answer.inTurn().map(worded("command.if-each-took-its-best-in")::formatted).orElse(""));
   }
 }

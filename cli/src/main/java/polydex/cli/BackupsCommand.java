@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -87,13 +89,13 @@ final class BackupsCommand implements Callable<Integer> {
     if (json) {
       out.println(ModelJson.answer(all));
     } else if (all.isEmpty()) {
-      out.println("There is no copy of " + file + " yet. One is made each day that it is used.");
+      out.println(worded("command.there-is-no-copy-of-yet", file));
     } else {
       all.forEach(
           l ->
               out.printf(
-                  "%s  %,12d bytes  %s%n", l.day(), l.bytes(), l.sound() ? "sound" : "damaged"));
-      out.printf("--take %s puts the newest in the place of %s.%n", all.getFirst().day(), file);
+                  worded("command.bytes"), l.day(), l.bytes(), l.sound() ? "sound" : "damaged"));
+      out.printf(worded("command.take-puts-the-newest-in-the"), all.getFirst().day(), file);
     }
     return !all.isEmpty() && all.stream().allMatch(Listed::sound) ? Main.DONE : Main.NO;
   }
@@ -107,23 +109,24 @@ final class BackupsCommand implements Callable<Integer> {
             .orElseThrow(
                 () ->
                     new FileProblem(
-                        "There is no copy of %s of %s. There are: %s."
-                            .formatted(
-                                file,
-                                day,
-                                all.isEmpty()
-                                    ? "none"
-                                    : String.join(
-                                        ", ",
-                                        all.stream().map(c -> c.day().toString()).toList()))));
+                        worded(
+                            "command.there-is-no-copy-of-of",
+                            file,
+                            day,
+                            all.isEmpty()
+                                ? "none"
+                                : String.join(
+                                    ", ", all.stream().map(c -> c.day().toString()).toList()))));
     Optional<String> kept = DailyCopies.takeBack(wanted, file).map(Path::toString);
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
       out.println(ModelJson.answer(new Taken(day.toString(), kept)));
     } else {
       out.printf(
-          "%s is as it was on %s.%s%n",
-          file, day, kept.map(k -> " What was there is kept as " + k + ".").orElse(""));
+          worded("command.is-as-it-was-on"),
+          file,
+          day,
+          kept.map(k -> worded("command.what-was-there-is-kept-as", k)).orElse(""));
     }
     return Main.DONE;
   }
@@ -135,7 +138,7 @@ final class BackupsCommand implements Callable<Integer> {
       out.println(ModelJson.answer(saved));
     } else {
       out.printf(
-          "Saved into %s: %,d actions, %,d bindings, %,d setups, %,d answers, %,d events.%n",
+          worded("command.saved-into-actions-bindings-setups-answers"),
           into,
           saved.get("action"),
           saved.get("binding"),

@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
@@ -43,8 +45,10 @@ final class BundleCommand implements Callable<Integer> {
     spec.commandLine()
         .getOut()
         .printf(
-            "%,d keymaps and %,d setups are in %s.%n",
-            ModelFiles.bundledKeymaps(workspace), workspace.setups().size(), to);
+            worded("command.keymaps-and-setups-are-in"),
+            ModelFiles.bundledKeymaps(workspace),
+            workspace.setups().size(),
+            to);
     return Main.DONE;
   }
 }

@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.io.PrintWriter;
 import java.util.List;
 import java.util.Locale;
@@ -81,8 +83,8 @@ final class CompareCommand implements Callable<Integer> {
                       "%-20s %-36s %-28s %s%n",
                       words(l.likeness()),
                       catalog.title(l.action()),
-                      String.join("  or  ", written(l.from())),
-                      String.join("  or  ", written(l.to()))));
+                      String.join(worded("command.or"), written(l.from())),
+                      String.join(worded("command.or"), written(l.to()))));
       out.println(
           comparison.counts().entrySet().stream()
               .map(e -> e.getValue() + " " + words(e.getKey()))
@@ -113,11 +115,11 @@ final class CompareCommand implements Callable<Integer> {
             () ->
                 new ParameterException(
                     spec.commandLine(),
-                    "There is no platform or application “%s”. There are: %s."
-                        .formatted(
-                            name,
-                            catalog.environments().stream()
-                                .map(e -> e.id().value())
-                                .collect(Collectors.joining(", ")))));
+                    worded(
+                        "command.there-is-no-platform-or-application",
+                        name,
+                        catalog.environments().stream()
+                            .map(e -> e.id().value())
+                            .collect(Collectors.joining(", ")))));
   }
 }

@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.io.PrintWriter;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -92,7 +94,7 @@ final class ConflictsCommand implements Callable<Integer> {
     if (asked.setupName == null) {
       List<Conflict> habits =
           HabitFinder.find(workspace.catalog(), workspace.setups().values(), person);
-      add(rows, workspace, "Habits", habits, out);
+      add(rows, workspace, worded("command.habits"), habits, out);
     }
     if (asked.json) {
       out.println(ModelJson.answer(rows));
@@ -142,9 +144,9 @@ final class ConflictsCommand implements Callable<Integer> {
     out.println(
         title
             + switch (rows.size()) {
-              case 0 -> ": no conflicts.";
-              case 1 -> ": 1 conflict";
-              default -> ": %,d conflicts".formatted(rows.size());
+              case 0 -> worded("command.no-conflicts");
+              case 1 -> worded("command.1-conflict");
+              default -> worded("command.conflicts", rows.size());
             });
     Map<String, List<ConflictRow>> byCause = new LinkedHashMap<>();
     rows.forEach(r -> byCause.computeIfAbsent(r.cause(), _ -> new ArrayList<>()).add(r));
@@ -156,8 +158,8 @@ final class ConflictsCommand implements Callable<Integer> {
         List<String> others =
             some.subList(shown, some.size()).stream().map(ConflictRow::gesture).distinct().toList();
         out.printf(
-            "       and %s for the same reason: %s%s%n",
-            some.size() == 2 ? "1 more" : "%,d more".formatted(some.size() - 1),
+            worded("command.and-for-the-same-reason"),
+            some.size() == 2 ? worded("command.1-more") : worded("command.more", some.size() - 1),
             String.join(", ", others.subList(0, Math.min(OTHERS, others.size()))),
             others.size() > OTHERS ? ", ..." : "");
       }

@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -190,11 +192,11 @@ final class DrillCommand implements Callable<Integer> {
 
   private void checkRanges() {
     if (retention < 0.80 || retention > 0.97) {
-      throw new ParameterException(spec.commandLine(), "--retention is from 0.80 to 0.97.");
+      throw new ParameterException(spec.commandLine(), worded("command.retention-is-from-0-80-to"));
     }
     if (what.forecast != null && (what.forecast < 1 || what.forecast > Forecast.MOST_DAYS)) {
       throw new ParameterException(
-          spec.commandLine(), "--forecast is for 1 to " + Forecast.MOST_DAYS + " days.");
+          spec.commandLine(), worded("command.forecast-is-for-1-to-days", Forecast.MOST_DAYS));
     }
   }
 
@@ -233,7 +235,8 @@ final class DrillCommand implements Callable<Integer> {
     try {
       return MemoryParameters.parse(text);
     } catch (IllegalArgumentException e) {
-      throw new ParameterException(spec.commandLine(), "--parameters: " + e.getMessage() + ".", e);
+      throw new ParameterException(
+          spec.commandLine(), worded("command.parameters", e.getMessage()), e);
     }
   }
 
@@ -273,7 +276,9 @@ final class DrillCommand implements Callable<Integer> {
       out.println(ModelJson.answer(items));
       return;
     }
-    out.printf("%-24s %-32s %6s %9s %5s  %s%n", "environment", "action", "D", "S days", "R", "due");
+    out.printf(
+        "%-24s %-32s %6s %9s %5s  %s%n",
+        "environment", "action", "D", worded("command.s-days"), "R", "due");
     items.forEach(
         i ->
             out.printf(
@@ -285,7 +290,7 @@ final class DrillCommand implements Callable<Integer> {
                 i.stability(),
                 i.retrievability(),
                 i.isDue() ? "now" : i.due().substring(0, 10),
-                i.fluent() ? ", fluent" : ""));
+                i.fluent() ? worded("command.fluent") : ""));
   }
 
   private Item item(Map.Entry<DrillItem, ItemState> entry, AskingPlan plan, Instant now) {

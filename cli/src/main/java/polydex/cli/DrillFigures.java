@@ -1,5 +1,8 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+import static polydex.language.Language.decimals;
+
 import java.io.PrintWriter;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -39,7 +42,7 @@ final class DrillFigures {
     } else {
       out.printf(
           Locale.ROOT,
-          "%.4f s to begin, %.4f s a key, %.4f s a modifier%n",
+          worded("command.s-to-begin-s-a-key"),
           pace.start(),
           pace.press(),
           pace.modifier());
@@ -81,7 +84,7 @@ final class DrillFigures {
                 p.action(),
                 p.otherEnvironment(),
                 p.otherAction(),
-                p.open() ? ", asked side by side" : ""));
+                p.open() ? worded("command.asked-side-by-side") : ""));
   }
 
   /**
@@ -123,7 +126,7 @@ final class DrillFigures {
         c ->
             out.printf(
                 Locale.ROOT,
-                "%-24s %-32s %4d right  %s%s%n",
+                worded("command.right"),
                 c.environment(),
                 c.action(),
                 c.rightAnswers(),
@@ -136,9 +139,9 @@ final class DrillFigures {
                                 t.floor(),
                                 t.gain(),
                                 t.rate()))
-                    .orElse("no curve before " + LearningCurve.ANSWERS_FOR_A_FIT),
+                    .orElse(worded("command.no-curve-before", LearningCurve.ANSWERS_FOR_A_FIT)),
                 c.firstKey()
-                    .map(s -> String.format(Locale.ROOT, ", first key after %.2f s", s))
+                    .map(s -> worded("command.first-key-after-s", decimals(2, s)))
                     .orElse("")));
   }
 
@@ -161,8 +164,9 @@ final class DrillFigures {
     Optional<MemoryFit> found = MemoryFitter.fit(progress.latest(), progress.parameters(), now);
     if (found.isEmpty()) {
       out.printf(
-          "A fit wants %d first answers of a day; there are %d.%n",
-          MemoryFitter.LEAST_ANSWERS, progress.latest().size());
+          worded("command.a-fit-wants-first-answers-of"),
+          MemoryFitter.LEAST_ANSWERS,
+          progress.latest().size());
       return false;
     }
     MemoryFit f = found.get();
@@ -179,14 +183,15 @@ final class DrillFigures {
     } else {
       out.printf(
           Locale.ROOT,
-          "%s%nmade from %d answers; on the %d after them the loss is %.4f, before it was %.4f:"
-              + " %s.%n",
+          worded("command.made-from-answers-on-the-after"),
           f.parameters(),
           f.answers(),
           f.heldOut(),
           f.after(),
           f.before(),
-          f.isUsed() ? "better, so it is used" : "no better, so it is not used");
+          f.isUsed()
+              ? worded("command.better-so-it-is-used")
+              : worded("command.no-better-so-it-is-not"));
     }
     return true;
   }

@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.io.PrintWriter;
 import java.util.List;
 import java.util.Optional;
@@ -66,10 +68,10 @@ final class FindCommand implements Callable<Integer> {
     if (json) {
       out.println(ModelJson.answer(found));
     } else if (found.isEmpty()) {
-      out.println("Nothing found for \u201c" + String.join(" ", words) + "\u201d.");
+      out.println(worded("command.nothing-found-for", String.join(" ", words)));
     } else {
       if (answer.partial()) {
-        out.println("No action has all of these words. With some of them:");
+        out.println(worded("command.no-action-has-all-of-these"));
       }
       found.forEach(f -> print(out, f));
     }
@@ -130,7 +132,8 @@ final class FindCommand implements Callable<Integer> {
   private static void print(PrintWriter out, Found found) {
     out.println(found.title());
     for (FoundIn place : found.places()) {
-      out.printf("  %-28s %s%n", place.title(), String.join("  or  ", place.gestures()));
+      out.printf(
+          "  %-28s %s%n", place.title(), String.join(worded("command.or"), place.gestures()));
     }
   }
 }

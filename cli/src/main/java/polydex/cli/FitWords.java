@@ -1,5 +1,8 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+import static polydex.language.Language.decimals;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -28,12 +31,12 @@ final class FitWords {
             () ->
                 new ParameterException(
                     spec.commandLine(),
-                    "There is no computer \u201c%s\u201d. There are: %s."
-                        .formatted(
-                            title,
-                            bench.computers().stream()
-                                .map(Computer::title)
-                                .collect(Collectors.joining(", ")))));
+                    worded(
+                        "command.there-is-no-computer-there-are",
+                        title,
+                        bench.computers().stream()
+                            .map(Computer::title)
+                            .collect(Collectors.joining(", ")))));
   }
 
   /** The action with this id or title. */
@@ -48,9 +51,7 @@ final class FitWords {
         .orElseThrow(
             () ->
                 new ParameterException(
-                    spec.commandLine(),
-                    "There is no action \u201c%s\u201d. Look for it with polydex find."
-                        .formatted(name)))
+                    spec.commandLine(), worded("command.there-is-no-action-look-for", name)))
         .id();
   }
 
@@ -114,14 +115,11 @@ final class FitWords {
 
     /** As one line. */
     String line(Catalog catalog) {
-      String by =
-          action
-              .map(a -> " by \u201c%s\u201d".formatted(catalog.title(new ActionId(a))))
-              .orElse("");
+      String by = action.map(a -> worded("command.by", catalog.title(new ActionId(a)))).orElse("");
       return state
           + by
           + layer.map(l -> ", " + l).orElse("")
-          + (losesWork ? ", which loses work" : "")
+          + (losesWork ? worded("command.which-loses-work") : "")
           + why.map(w -> ": " + w).orElse("");
     }
   }
@@ -153,16 +151,18 @@ final class FitWords {
     /** In words. */
     String line(Catalog catalog) {
       List<String> parts = new ArrayList<>();
-      parts.add("effort %.1f".formatted(effort));
-      initial.ifPresent(w -> parts.add("initial of \u201c%s\u201d".formatted(w)));
+      parts.add(worded("command.effort", decimals(1, effort)));
+      initial.ifPresent(w -> parts.add(worded("command.initial-of", w)));
       if (!sameIn.isEmpty()) {
-        parts.add("same as on " + String.join(", ", sameIn));
+        parts.add(worded("command.same-as-on", String.join(", ", sameIn)));
       }
-      partner.ifPresent(p -> parts.add("belongs with " + p));
+      partner.ifPresent(p -> parts.add(worded("command.belongs-with", p)));
       for (Near n : near) {
         parts.add(
-            "near to %s, \u201c%s\u201d, which loses work"
-                .formatted(n.gesture(), catalog.title(new ActionId(n.action()))));
+            worded(
+                "command.near-to-which-loses-work",
+                n.gesture(),
+                catalog.title(new ActionId(n.action()))));
       }
       return String.join("; ", parts);
     }

@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.io.PrintWriter;
 import java.util.ArrayList;
 import java.util.List;
@@ -54,7 +56,8 @@ final class FreeCommand implements Callable<Integer> {
   @Override
   public Integer call() throws Exception {
     if (most < 1) {
-      throw new ParameterException(spec.commandLine(), "--most takes a number from 1 on.");
+      throw new ParameterException(
+          spec.commandLine(), worded("command.most-takes-a-number-from-1"));
     }
     Workspace workspace = source.workspace();
     FreeGestures free = where.free(source, workspace);
@@ -79,7 +82,7 @@ final class FreeCommand implements Callable<Integer> {
     } else {
       answers.forEach(a -> print(out, workspace, a));
       if (answers.isEmpty()) {
-        out.println("No gesture is free in all of them.");
+        out.println(worded("command.no-gesture-is-free-in-all"));
       }
     }
     return !answers.isEmpty() && answers.stream().allMatch(Answer::free) ? Main.DONE : Main.NO;
@@ -90,7 +93,7 @@ final class FreeCommand implements Callable<Integer> {
       Gesture gesture = Gesture.parse(written);
       if (gesture.isFamily()) {
         throw new ParameterException(
-            spec.commandLine(), "\u201c%s\u201d is a family; name one of it.".formatted(written));
+            spec.commandLine(), worded("command.is-a-family-name-one-of", written));
       }
       return gesture;
     } catch (GestureSyntaxException e) {
@@ -115,7 +118,7 @@ final class FreeCommand implements Callable<Integer> {
       out.printf("%-24s %5.1f%n", answer.gesture(), answer.effort());
       return;
     }
-    out.printf("%s: %s%n", answer.gesture(), answer.free() ? "free" : "not free");
+    out.printf("%s: %s%n", answer.gesture(), answer.free() ? "free" : worded("command.not-free"));
     for (FitWords.Said said : answer.setups()) {
       out.printf(
           "  %-28s %s%n",

@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -56,7 +58,7 @@ final class FreeFor {
             .toList();
     if (traces.isEmpty()) {
       throw new ParameterException(
-          command.commandLine(), "No setup that was asked about has this computer in it.");
+          command.commandLine(), worded("command.no-setup-that-was-asked-about"));
     }
     return new FreeGestures(traces, computers);
   }

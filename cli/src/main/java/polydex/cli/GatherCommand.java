@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -35,9 +37,7 @@ final class GatherCommand implements Callable<Integer> {
     ComputerFile.write(file, found);
     spec.commandLine()
         .getOut()
-        .println(
-            "%s: %d findings of \u201c%s\u201d."
-                .formatted(file, found.findings().size(), found.title()));
+        .println(worded("command.findings-of", file, found.findings().size(), found.title()));
     return Main.DONE;
   }
 }

@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -19,7 +21,11 @@ import polydex.files.ProgramVersion;
 public final class Handbook {
   /** What opens a window, which the script that starts the program sees to. */
   static final Map<String, String> WINDOWS =
-      Map.of("open", "Open a file in a window.", "demo", "Open the demo in a window.");
+      Map.of(
+          "open",
+          worded("command.open-a-file-in-a-window"),
+          "demo",
+          worded("command.open-the-demo-in-a-window"));
 
   /**
    * A command as shells and readers see it.

@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.io.PrintWriter;
 import java.util.HashMap;
 import java.util.List;
@@ -109,7 +111,7 @@ final class HereCommand implements Callable<Integer> {
   public Integer call() throws Exception {
     if (accessibility != null && !Set.of("on", "off").contains(accessibility)) {
       throw new ParameterException(
-          spec.commandLine(), "“%s” is neither on nor off.".formatted(accessibility));
+          spec.commandLine(), worded("command.is-neither-on-nor-off", accessibility));
     }
     boolean switched = accessibility == null || switchAccessibility(accessibility);
     Looking.Result looked = looking.look();
@@ -147,7 +149,7 @@ final class HereCommand implements Callable<Integer> {
     for (String title : same) {
       if (!asked.containsKey(title)) {
         throw new ParameterException(
-            spec.commandLine(), "“%s” was not asked about.".formatted(title));
+            spec.commandLine(), worded("command.was-not-asked-about", title));
       }
     }
     asked.keySet().retainAll(Set.copyOf(same));
@@ -165,8 +167,8 @@ final class HereCommand implements Callable<Integer> {
         .getErr()
         .println(
             done
-                ? "Accessibility is %s. Programs notice when they start.".formatted(wanted)
-                : "Accessibility can't be switched: the tool gsettings or its schema is not there.");
+                ? worded("command.accessibility-is-programs-notice-when-they", wanted)
+                : worded("command.accessibility-cant-be-switched-the-tool"));
     return done;
   }
 
@@ -217,21 +219,23 @@ final class HereCommand implements Callable<Integer> {
                   f.title(),
                   f.id(),
                   f.amount(),
-                  f.example().map(e -> ", such as " + e).orElse("")));
+                  f.example().map(e -> worded("command.such-as", e)).orElse("")));
       if (f.taken() + f.changed() + f.gone() + f.refused() > 0) {
         out.println(
-            "    %,d new, %,d changed, %,d gone%s"
-                .formatted(
-                    f.taken(),
-                    f.changed(),
-                    f.gone(),
-                    f.refused() == 0 ? "" : ", %,d can't be read".formatted(f.refused())));
+            worded(
+                "command.new-changed-gone",
+                f.taken(),
+                f.changed(),
+                f.gone(),
+                f.refused() == 0 ? "" : worded("command.cant-be-read", f.refused())));
       }
       f.remarks().forEach(r -> out.println("    " + r));
     }
     for (Place place : answer.sources()) {
       place.remarks().forEach(r -> out.println(place.title() + ": " + r));
     }
-    out.println((answer.written() ? "Taken. " : "Nothing was written. ") + plan.summary());
+    out.println(
+        (answer.written() ? worded("command.taken") : worded("command.nothing-was-written"))
+            + plan.summary());
   }
 }

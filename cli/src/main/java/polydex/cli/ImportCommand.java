@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.Arrays;
@@ -209,7 +211,7 @@ final class ImportCommand implements Callable<Integer> {
                   () ->
                       new ParameterException(
                           spec.commandLine(),
-                          "“%s” is none of: desktop, application, own.".formatted(about))));
+                          worded("command.is-none-of-desktop-application-own", about))));
     }
     return application != null
         ? Optional.of(ListSubject.APPLICATION)
@@ -228,17 +230,13 @@ final class ImportCommand implements Callable<Integer> {
                         () ->
                             new ParameterException(
                                 spec.commandLine(),
-                                "“%s=%s” is none of: %s."
-                                    .formatted(
-                                        name,
-                                        option,
-                                        Arrays.stream(ReadingChoice.values())
-                                            .map(
-                                                c ->
-                                                    c.written()
-                                                        + "="
-                                                        + String.join("|", c.options()))
-                                            .collect(Collectors.joining(", ")))));
+                                worded(
+                                    "command.is-none-of",
+                                    name,
+                                    option,
+                                    Arrays.stream(ReadingChoice.values())
+                                        .map(c -> c.written() + "=" + String.join("|", c.options()))
+                                        .collect(Collectors.joining(", ")))));
             said.put(choice, option.strip());
           });
     }

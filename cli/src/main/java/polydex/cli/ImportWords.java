@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.io.PrintWriter;
 import java.util.List;
 import java.util.Locale;
@@ -16,10 +18,10 @@ final class ImportWords {
 
   static void print(PrintWriter out, ImportAnswer answer) {
     out.printf(
-        "%s: %d %s, %d changed, %d known already, %d gone, %d refused, %d to be asked%n",
+        worded("command.changed-known-already-gone-refused-to"),
         answer.read(),
         answer.taken().size(),
-        answer.written() ? "taken" : "would be taken",
+        answer.written() ? "taken" : worded("command.would-be-taken"),
         answer.changed().size(),
         answer.known().size(),
         answer.gone().size(),
@@ -27,7 +29,7 @@ final class ImportWords {
         answer.asked().size());
     out.printf(
         Locale.ROOT,
-        "  understood: %,d of %,d lines (%.1f %%), in %d of %d tables%n",
+        worded("command.understood-of-lines-in-of-tables"),
         answer.lines().understood(),
         answer.lines().all(),
         Math.floor(answer.lines().share() * 1000) / 10,
@@ -38,17 +40,17 @@ final class ImportWords {
     tables(out, answer.tables());
     lines(out, answer);
     if (answer.left() > 0) {
-      out.printf("  left out: %d entries without a gesture%n", answer.left());
+      out.printf(worded("command.left-out-entries-without-a-gesture"), answer.left());
     }
     answer
         .overlooked()
         .forEach(
             o ->
                 out.printf(
-                    "  not looked at: %s%s%s: %s%n",
+                    worded("command.not-looked-at"),
                     o.file().isEmpty() ? "" : o.file() + ": ",
                     o.what(),
-                    o.line() > 0 ? " on line " + o.line() : "",
+                    o.line() > 0 ? worded("command.on-line", o.line()) : "",
                     o.why()));
   }
 
@@ -57,7 +59,7 @@ final class ImportWords {
         about.subject().equals(ListSubject.OWN.written())
             || about.environment().equals(SubjectGuess.THIS_DESKTOP);
     out.printf(
-        "  about %s%s.%s --about says otherwise%n",
+        worded("command.about-about-says-otherwise"),
         ListSubject.named(about.subject()).orElseThrow().title(),
         unnamed ? "" : ", “" + about.environment() + "”",
         about.why().isEmpty() ? "" : " " + about.why());
@@ -69,15 +71,15 @@ final class ImportWords {
         .forEach(
             r ->
                 out.printf(
-                    "  %d %s %s, such as “%s”: %s%n",
+                    worded("command.such-as-2"),
                     r.count(),
-                    r.count() == 1 ? "cell" : "cells",
+                    worded("command.cells", r.count()),
                     r.words(),
                     r.text(),
                     r.reading()));
     if (answer.systems().size() > 1) {
       out.printf(
-          "  systems: %s; left: %d; --system says which, and several are an application each%n",
+          worded("command.systems-left-system-says-which-and"),
           answer.systems().entrySet().stream()
               .map(
                   e ->
@@ -85,15 +87,16 @@ final class ImportWords {
                           .formatted(
                               e.getKey(),
                               e.getValue().gestures(),
-                              e.getValue().taken() ? ", taken" : ""))
+                              e.getValue().taken() ? worded("command.taken-2") : ""))
               .collect(Collectors.joining(", ")),
           answer.otherSystems());
     }
     if (!answer.language().equals("en")) {
-      out.printf("  keys are named as in “%s”%n", answer.language());
+      out.printf(worded("command.keys-are-named-as-in"), answer.language());
     }
     for (Map.Entry<String, String> choice : answer.choices().entrySet()) {
-      out.printf("  read with %s=%s; --read says otherwise%n", choice.getKey(), choice.getValue());
+      out.printf(
+          worded("command.read-with-read-says-otherwise"), choice.getKey(), choice.getValue());
     }
   }
 
@@ -102,12 +105,12 @@ final class ImportWords {
       if (tables.size() > 1 || !t.taken() || !t.why().endsWith(".")) {
         out.printf(
             "  %s %d%s%s%s: %s%n",
-            t.taken() ? "table" : "left: table",
+            t.taken() ? "table" : worded("command.left-table"),
             t.number(),
-            t.file().isEmpty() ? "" : " of " + t.file(),
-            t.line() > 0 ? " on line " + t.line() : "",
+            t.file().isEmpty() ? "" : worded("command.of", t.file()),
+            t.line() > 0 ? worded("command.on-line", t.line()) : "",
             t.title().isBlank() ? "" : " “" + t.title().replace('\n', ' ') + "”",
-            t.taken() ? t.why() : t.why() + " --take " + t.number() + " takes it.");
+            t.taken() ? t.why() : worded("command.take-takes-it", t.why(), t.number()));
       }
     }
   }
@@ -116,50 +119,54 @@ final class ImportWords {
     answer
         .changed()
         .forEach(
-            c -> out.printf("  %s: %s, was %s%n", place(c.file(), c.line()), c.text(), c.before()));
-    answer.gone().forEach(g -> out.printf("  gone: %s%n", g));
+            c ->
+                out.printf(worded("command.was"), place(c.file(), c.line()), c.text(), c.before()));
+    answer.gone().forEach(g -> out.printf(worded("command.gone"), g));
     answer
         .unbound()
         .forEach(
             u ->
                 out.printf(
-                    "  %s: takes away %s (%s)%n",
+                    worded("command.takes-away"),
                     place(u.file(), u.line()),
                     u.text(),
-                    u.bindings() == 0 ? "nothing of it is known here" : "switched off"));
+                    u.bindings() == 0
+                        ? worded("command.nothing-of-it-is-known-here")
+                        : worded("command.switched-off")));
     answer
         .asked()
         .forEach(
             a ->
                 out.printf(
-                    "  %s: %s Say --read %s%n",
-                    place(a.file(), a.line()), a.why(), options(a.choice())));
+                    worded("command.say-read"),
+                    place(a.file(), a.line()),
+                    a.why(),
+                    options(a.choice())));
     answer
         .partly()
         .forEach(
             p ->
                 out.printf(
-                    "  %s: %s: no gesture in “%s”; the rest is taken%n",
+                    worded("command.no-gesture-in-the-rest-is"),
                     place(p.file(), p.line()),
                     p.text().replace('\n', ' '),
                     String.join("”, “", p.unread())));
     if (!answer.withoutGesture().isEmpty()) {
-      out.printf("  lines without a gesture: %d%n", answer.withoutGesture().size());
+      out.printf(worded("command.lines-without-a-gesture"), answer.withoutGesture().size());
     }
     answer
         .recognised()
         .forEach(
             l ->
                 out.printf(
-                    "  “%s” is taken for “%s”; --apart keeps them two%n",
-                    l.title(), l.actionTitle()));
+                    worded("command.is-taken-for-apart-keeps-them"), l.title(), l.actionTitle()));
     answer
         .resembling()
         .forEach(
             l ->
                 out.printf(
                     Locale.ROOT,
-                    "  “%s” resembles “%s” (%.2f); --match takes it for that%n",
+                    worded("command.resembles-match-takes-it-for-that"),
                     l.title(),
                     l.actionTitle(),
                     l.score()));
@@ -172,10 +179,10 @@ final class ImportWords {
   private static String options(String choice) {
     return ReadingChoice.named(choice).orElseThrow().options().stream()
         .map(o -> choice + "=" + o)
-        .collect(Collectors.joining(" or "));
+        .collect(Collectors.joining(worded("command.or-2")));
   }
 
   private static String place(String file, int line) {
-    return (file.isEmpty() ? "line " : file + ", line ") + line;
+    return (file.isEmpty() ? worded("command.line") : worded("command.line-2", file)) + line;
   }
 }

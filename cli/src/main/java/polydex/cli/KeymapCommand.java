@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -39,8 +41,10 @@ final class KeymapCommand implements Callable<Integer> {
                   spec.commandLine()
                       .getOut()
                       .printf(
-                          "%-24s %4d bindings  %s%n",
-                          e.id(), workspace.catalog().bindings(e.id()).size(), e.title()));
+                          worded("command.bindings"),
+                          e.id(),
+                          workspace.catalog().bindings(e.id()).size(),
+                          e.title()));
       return Main.DONE;
     }
     String text =
@@ -49,12 +53,12 @@ final class KeymapCommand implements Callable<Integer> {
                 () ->
                     new ParameterException(
                         spec.commandLine(),
-                        "There is no platform or application “%s”. There are: %s."
-                            .formatted(
-                                id,
-                                workspace.catalog().environments().stream()
-                                    .map(e -> e.id().value())
-                                    .collect(Collectors.joining(", ")))));
+                        worded(
+                            "command.there-is-no-platform-or-application",
+                            id,
+                            workspace.catalog().environments().stream()
+                                .map(e -> e.id().value())
+                                .collect(Collectors.joining(", ")))));
     spec.commandLine().getOut().print(text);
     return Main.DONE;
   }

@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.io.PrintWriter;
 import java.util.List;
 import java.util.Optional;
@@ -90,7 +92,7 @@ final class LayoutCommand implements Callable<Integer> {
 
   private static String shown(Symbol symbol) {
     String sign = Character.toString(symbol.codePoint());
-    return symbol.dead() ? "dead " + sign : sign.isBlank() ? "space" : sign;
+    return symbol.dead() ? worded("command.dead", sign) : sign.isBlank() ? "space" : sign;
   }
 
   static Layout layout(CommandSpec spec, OptionalSource source, String wanted) throws FileProblem {
@@ -98,8 +100,10 @@ final class LayoutCommand implements Callable<Integer> {
     if (found.isEmpty()) {
       throw new ParameterException(
           spec.commandLine(),
-          "There is no layout “%s”. There are: %s, and xkb: with the name of an installed one."
-              .formatted(wanted, String.join(", ", source.workspace().world().layouts().keySet())));
+          worded(
+              "command.there-is-no-layout-there-are",
+              wanted,
+              String.join(", ", source.workspace().world().layouts().keySet())));
     }
     return found.get();
   }

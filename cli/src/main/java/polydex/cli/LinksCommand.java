@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -127,22 +129,24 @@ final class LinksCommand implements Callable<Integer> {
     for (Launcher l : answer.launchers()) {
       out.printf(
           "%-22s %s  %s%n",
-          l.keys().isEmpty() ? "no keys" : String.join(", ", l.keys()), l.path(), l.starts());
+          l.keys().isEmpty() ? worded("command.no-keys") : String.join(", ", l.keys()),
+          l.path(),
+          l.starts());
     }
-    answer.refused().forEach(r -> out.println("refused: " + r));
+    answer.refused().forEach(r -> out.println(worded("command.refused", r)));
     for (Standing s : answer.plan()) {
       out.printf(
           "%-16s %s%s%s%n",
           s.standing(),
           s.action().orElse(""),
-          s.planned().map(p -> ", planned " + p).orElse(""),
-          s.found().map(f -> ", found " + f).orElse(""));
+          s.planned().map(p -> worded("command.planned", p)).orElse(""),
+          s.found().map(f -> worded("command.found", f)).orElse(""));
     }
     out.printf(
-        "%d read, %d refused, %d other files%s%n",
+        worded("command.read-refused-other-files"),
         answer.launchers().size(),
         answer.refused().size(),
         answer.passedOver(),
-        answer.complete() ? "" : "; there is more than is looked at");
+        answer.complete() ? "" : worded("command.there-is-more-than-is-looked"));
   }
 }

@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.util.HashSet;
@@ -94,8 +96,7 @@ final class Looking {
             .filter(f -> f.id().equals(id))
             .findFirst()
             .orElseThrow();
-    err.println(
-        "Watching “%s”: open each of its menus once. Enter ends.".formatted(program.title()));
+    err.println(worded("command.watching-open-each-of-its-menus", program.title()));
     AtomicBoolean ended = new AtomicBoolean();
     Thread input =
         Thread.ofVirtual()
@@ -129,8 +130,10 @@ final class Looking {
       if (!there.contains(id) && !id.equals("all")) {
         throw new ParameterException(
             command.commandLine(),
-            "“%s” was not found. There are: %s."
-                .formatted(id, there.stream().sorted().collect(Collectors.joining(", "))));
+            worded(
+                "command.was-not-found-there-are",
+                id,
+                there.stream().sorted().collect(Collectors.joining(", "))));
       }
     }
   }
@@ -141,9 +144,9 @@ final class Looking {
         + ": "
         + switch (source.stage()) {
           case READING -> "...";
-          case DONE -> found == 0 ? "nothing." : found + " found.";
+          case DONE -> found == 0 ? "nothing." : worded("command.found-2", found);
           case FAILED -> source.words();
-          case STOPPED -> source.words() + " " + found + " found.";
+          case STOPPED -> worded("command.found-3", source.words(), found);
         };
   }
 

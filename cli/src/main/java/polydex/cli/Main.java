@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.time.DateTimeException;
@@ -20,6 +22,7 @@ import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.TypeConversionException;
 import polydex.conflict.Conflict;
 import polydex.files.FileProblem;
+import polydex.files.LanguageChoice;
 import polydex.files.LogPlace;
 import polydex.files.Unexpected;
 import polydex.files.store.DamagedFile;
@@ -106,6 +109,7 @@ public final class Main {
   /** Runs a command and ends the program with its exit code. */
   public static void main(String[] args) {
     LogPlace.use();
+    LanguageChoice.speak();
     PrintWriter out = new PrintWriter(System.out, true, StandardCharsets.UTF_8);
     PrintWriter err = new PrintWriter(System.err, true, StandardCharsets.UTF_8);
     System.exit(run(out, err, args));
@@ -139,11 +143,11 @@ public final class Main {
         .setErr(err)
         .registerConverter(Conflict.Kind.class, Main::kind)
         .registerConverter(
-            Instant.class, read(Instant::parse, "moment; write it as in 2031-03-14T16:00:00Z"))
+            Instant.class, read(Instant::parse, worded("command.moment-write-it-as-in-2031")))
         .registerConverter(
-            LocalDate.class, read(LocalDate::parse, "day; write it as in 2031-03-14"))
+            LocalDate.class, read(LocalDate::parse, worded("command.day-write-it-as-in-2031")))
         .registerConverter(
-            ZoneId.class, read(ZoneId::of, "time zone; write it as in UTC+02:00 or Europe/Berlin"))
+            ZoneId.class, read(ZoneId::of, worded("command.time-zone-write-it-as-in")))
         .setCaseInsensitiveEnumValuesAllowed(true)
         .setParameterExceptionHandler(Main::usage)
         .setExecutionExceptionHandler(Main::failure)
@@ -156,7 +160,7 @@ public final class Main {
       try {
         return how.apply(text);
       } catch (DateTimeException _) {
-        throw new TypeConversionException("“%s” is no %s.".formatted(text, what));
+        throw new TypeConversionException(worded("command.is-no", text, what));
       }
     };
   }
@@ -166,18 +170,18 @@ public final class Main {
         .orElseThrow(
             () ->
                 new TypeConversionException(
-                    "“%s” is no kind; there are: %s."
-                        .formatted(
-                            text,
-                            Stream.of(Conflict.Kind.values())
-                                .map(Conflict.Kind::written)
-                                .collect(Collectors.joining(", ")))));
+                    worded(
+                        "command.is-no-kind-there-are",
+                        text,
+                        Stream.of(Conflict.Kind.values())
+                            .map(Conflict.Kind::written)
+                            .collect(Collectors.joining(", ")))));
   }
 
   private static int usage(ParameterException e, String[] args) {
     CommandLine command = e.getCommandLine();
     command.getErr().println(Visible.of(e.getMessage(), LONGEST));
-    command.getErr().println("See: " + command.getCommandSpec().qualifiedName() + " --help");
+    command.getErr().println(worded("command.see-help", command.getCommandSpec().qualifiedName()));
     return USAGE;
   }
 
@@ -185,11 +189,7 @@ public final class Main {
     if (e instanceof FileProblem) {
       command.getErr().println(e.getMessage());
       if (e instanceof DamagedFile) {
-        command
-            .getErr()
-            .println(
-                "polydex backups --file FILE lists its copies; with --save-into NEW it saves what"
-                    + " can still be read.");
+        command.getErr().println(worded("command.polydex-backups-file-file-lists-its"));
       }
       return FILE;
     }

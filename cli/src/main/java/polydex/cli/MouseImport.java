@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -111,7 +113,7 @@ final class MouseImport implements Callable<Integer> {
   }
 
   private Answer stream(boolean looks) throws FileProblem {
-    String name = "standard input";
+    String name = worded("command.standard-input");
     if (looks) {
       Recogniser recogniser = Knowledge.recogniser(source.workspace());
       return answer(
@@ -137,7 +139,7 @@ final class MouseImport implements Callable<Integer> {
       now.problem()
           .ifPresent(
               p -> {
-                err.println("Not stored yet: %s".formatted(p));
+                err.println(worded("command.not-stored-yet", p));
                 err.flush();
               });
     }
@@ -187,29 +189,29 @@ final class MouseImport implements Callable<Integer> {
   private static void print(PrintWriter out, Answer a) {
     out.printf(
         Locale.ROOT,
-        "%s: %,d events %s, %,d lines refused; %.0f %% recognised, %,d characters typed%n",
+        worded("command.events-lines-refused-recognised-characters-typed"),
         a.name(),
         a.events(),
         a.written()
-            ? "taken" + a.newEvents().map(n -> " (%,d of them new)".formatted(n)).orElse("")
-            : "could be taken",
+            ? worded(
+                "command.taken-3",
+                a.newEvents().map(n -> worded("command.of-them-new", n)).orElse(""))
+            : worded("command.could-be-taken"),
         a.refusedInAll(),
         100 * a.recognisedShare(),
         a.characters());
     if (a.backward() > 0) {
-      out.printf(
-          "  %,d lines earlier than the one before, %,d by more than an hour%n",
-          a.backward(), a.jumps());
+      out.printf(worded("command.lines-earlier-than-the-one-before"), a.backward(), a.jumps());
     }
     if (!a.unused().isEmpty()) {
-      out.println("  not used: " + String.join(", ", a.unused()));
+      out.println(worded("command.not-used", String.join(", ", a.unused())));
     }
-    a.refused().forEach(r -> out.printf("  line %,d: %s%n", r.line(), r.reason()));
+    a.refused().forEach(r -> out.printf(worded("command.line-3"), r.line(), r.reason()));
     if (a.refusedInAll() > a.refused().size()) {
-      out.printf("  and %,d more%n", a.refusedInAll() - a.refused().size());
+      out.printf(worded("command.and-more"), a.refusedInAll() - a.refused().size());
     }
     if (a.refusedInAll() > 0 && !a.written()) {
-      out.println("Nothing was taken. --good-lines takes the lines that can be used.");
+      out.println(worded("command.nothing-was-taken-good-lines-takes"));
     }
   }
 }

@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.io.PrintWriter;
 import java.util.ArrayList;
 import java.util.List;
@@ -107,16 +109,19 @@ final class MouseRemaining implements Callable<Integer> {
   static void print(PrintWriter out, Workspace workspace, WrittenRow row) {
     out.printf(
         Locale.ROOT,
-        "%6.2f h a year  %3.0f %%  %-17s %-10s %-40s %s%n",
+        worded("command.h-a-year"),
         row.hoursAYear(),
         100 * row.share(),
         row.kind(),
         row.state(),
         MouseCommand.title(workspace, row.action()),
         row.kept()
-            .map(why -> "kept: " + why)
+            .map(why -> worded("command.kept", why))
             .or(row::gesture)
-            .or(() -> row.walkPresses().map(n -> n + " presses: " + String.join(" > ", row.walk())))
+            .or(
+                () ->
+                    row.walkPresses()
+                        .map(n -> worded("command.presses", n, String.join(" > ", row.walk()))))
             .orElse(""));
   }
 }

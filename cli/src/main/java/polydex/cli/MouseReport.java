@@ -1,5 +1,8 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+import static polydex.language.Language.decimals;
+
 import java.io.PrintWriter;
 import java.time.LocalDate;
 import java.util.List;
@@ -246,12 +249,12 @@ final class MouseReport implements Callable<Integer> {
   private static void print(PrintWriter out, Workspace workspace, Report report) {
     out.printf(
         Locale.ROOT,
-        "%,d events on %d working days, %.0f %% of them recognised; %,d characters typed.%n%n",
+        worded("command.events-on-working-days-of-them"),
         report.events(),
         report.workingDays(),
         100 * report.recognisedShare(),
         report.characters());
-    out.println("week of      by keys  by time   open   h a year   slips   trips an hour");
+    out.println(worded("command.week-of-by-keys-by-time"));
     for (Week w : report.weeks()) {
       out.printf(
           Locale.ROOT,
@@ -267,44 +270,46 @@ final class MouseReport implements Callable<Integer> {
               : String.format(Locale.ROOT, "%.1f", w.trips() / w.activeHours()),
           w.relapsed().isEmpty()
               ? ""
-              : "   came back: "
-                  + w.relapsed().stream()
+              : worded(
+                  "command.came-back",
+                  w.relapsed().stream()
                       .map(a -> MouseCommand.title(workspace, a))
-                      .collect(Collectors.joining(", ")));
+                      .collect(Collectors.joining(", "))));
     }
     Cost cost = report.remaining();
     out.printf(
         Locale.ROOT,
-        "What remains costs %.1f h a year%s.%n",
+        worded("command.what-remains-costs-h-a-year"),
         cost.hoursAYear(),
         cost.hoursLow()
             .map(
                 low ->
-                    String.format(
-                        Locale.ROOT,
-                        " (%.1f to %.1f: it rests on %,d uses on %,d days)",
-                        low,
-                        cost.hoursHigh().orElse(low),
+                    worded(
+                        "command.to-it-rests-on-uses-on",
+                        decimals(1, low),
+                        decimals(1, cost.hoursHigh().orElse(low)),
                         cost.uses(),
                         cost.days()))
             .orElse(""));
-    report.openTrend().ifPresent(t -> print(out, "open actions", "", t));
-    report.hoursTrend().ifPresent(t -> print(out, "hours a year", " h", t));
+    report.openTrend().ifPresent(t -> print(out, worded("command.open-actions"), "", t));
+    report.hoursTrend().ifPresent(t -> print(out, worded("command.hours-a-year"), " h", t));
     report
         .drillEffect()
         .ifPresent(
             c ->
                 out.printf(
                     Locale.ROOT,
-                    "Uses by keys after the first drill against before: %+.0f percentage points (95 %%: %+.0f to %+.0f), %d actions.%n",
+                    worded("command.uses-by-keys-after-the-first"),
                     100 * c.difference(),
                     100 * c.low(),
                     100 * c.high(),
                     report.drilledActions()));
-    report.reminders().ifPresent(r -> out.println("When your hands rested: " + r.inWords()));
+    report
+        .reminders()
+        .ifPresent(r -> out.println(worded("command.when-your-hands-rested", r.inWords())));
     out.printf(
         Locale.ROOT,
-        "Saved so far: %.1f h in %,d uses by keys; the drills took %.1f h.%n",
+        worded("command.saved-so-far-h-in-uses"),
         report.saved().hours(),
         report.saved().usesByKeys(),
         report.saved().drillHours());
@@ -312,20 +317,19 @@ final class MouseReport implements Callable<Integer> {
       out.printf(
           Locale.ROOT,
           s.unknown().equals("machine")
-              ? "No setup has the machine “%1$s”: %3$,d by pointer and %4$,d by keys in “%2$s” there.%n"
-              : "No keymap knows “%2$s” on “%1$s”: %3$,d by pointer, %4$,d by keys.%n",
+              ? worded("command.no-setup-has-the-machine-by")
+              : worded("command.no-keymap-knows-on-by-pointer"),
           s.machine(),
           s.application(),
           s.byPointer(),
           s.byKeys());
     }
     if (!report.strayDays().isEmpty()) {
-      out.printf(
-          "Left out, so far from all other days: %s.%n", String.join(", ", report.strayDays()));
+      out.printf(worded("command.left-out-so-far-from-all"), String.join(", ", report.strayDays()));
     }
     if (!report.setupsNeeded().isEmpty()) {
       out.printf(
-          "Setups that would help: %s. In the window, F4 in Mouse makes them.%n",
+          worded("command.setups-that-would-help-in-the"),
           String.join(", ", report.setupsNeeded()));
     }
   }
@@ -337,16 +341,15 @@ final class MouseReport implements Callable<Integer> {
   private static void print(PrintWriter out, String what, String unit, Trend t) {
     String range =
         t.low().isEmpty()
-            ? "too few weeks for an interval"
-            : String.format(
-                Locale.ROOT, "95 %%: %+.1f to %+.1f%s", t.low().get(), t.high().orElse(0.0), unit);
+            ? worded("command.too-few-weeks-for-an-interval")
+            : worded("command.95-to", t.low().get(), t.high().orElse(0.0), unit);
     out.printf(
         Locale.ROOT,
-        "Trend of %s: %+.1f%s a week (%s)%s.%n",
+        worded("command.trend-of-a-week"),
         what,
         t.aWeek(),
         unit,
         range,
-        t.mayBeNone() ? "; no clear trend" : "");
+        t.mayBeNone() ? worded("command.no-clear-trend") : "");
   }
 }

@@ -1,5 +1,8 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+import static polydex.language.Language.decimals;
+
 import java.io.PrintWriter;
 import java.time.LocalDate;
 import java.util.List;
@@ -103,10 +106,10 @@ final class MouseReview implements Callable<Integer> {
   private static void print(PrintWriter out, Workspace workspace, Review r) {
     // Until is the day after; people name the last one.
     LocalDate last = LocalDate.parse(r.until()).minusDays(1);
-    out.printf("The week from %s to %s%n", r.from(), last);
+    out.printf(worded("command.the-week-from-to"), r.from(), last);
     out.printf(
         Locale.ROOT,
-        "%,d uses by keys, %,d by mouse: %.0f %% by keys, after %.0f %% the week before.%n",
+        worded("command.uses-by-keys-by-mouse-by"),
         r.now().keys(),
         r.now().pointer(),
         100 * r.now().coverage().orElse(0.0),
@@ -114,26 +117,24 @@ final class MouseReview implements Callable<Integer> {
     if (r.now().tripsAnHour().isPresent()) {
       out.printf(
           Locale.ROOT,
-          "The hand went to the mouse %.0f times an hour%s.%n",
+          worded("command.the-hand-went-to-the-mouse"),
           r.now().tripsAnHour().get(),
-          r.before()
-              .tripsAnHour()
-              .map(n -> String.format(Locale.ROOT, ", after %.0f", n))
-              .orElse(""));
+          r.before().tripsAnHour().map(n -> worded("command.after", decimals(0, n))).orElse(""));
     }
-    out.println("Replaced: " + titles(workspace, r.replaced()));
-    out.println("Came back: " + titles(workspace, r.cameBack()));
-    out.println("Slipped after twenty times by keys: " + titles(workspace, r.slipped()));
-    out.println("Costs most now:");
+    out.println(worded("command.replaced", titles(workspace, r.replaced())));
+    out.println(worded("command.came-back-2", titles(workspace, r.cameBack())));
+    out.println(
+        worded("command.slipped-after-twenty-times-by-keys", titles(workspace, r.slipped())));
+    out.println(worded("command.costs-most-now"));
     r.dearest().forEach(row -> print(out, workspace, row));
-    out.println("For the next week:");
+    out.println(worded("command.for-the-next-week"));
     r.proposals().forEach(row -> print(out, workspace, row));
   }
 
   private static void print(PrintWriter out, Workspace workspace, MouseRemaining.WrittenRow row) {
     out.printf(
         Locale.ROOT,
-        "  %5.2f h a year  %-13s %s (%s)%n",
+        worded("command.h-a-year-2"),
         row.hoursAYear(),
         row.kind(),
         MouseCommand.title(workspace, row.action()),

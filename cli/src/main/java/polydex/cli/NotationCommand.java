@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.io.PrintWriter;
 import java.util.List;
 import java.util.Locale;
@@ -114,9 +116,10 @@ final class NotationCommand implements Callable<Integer> {
                 () ->
                     new ParameterException(
                         spec.commandLine(),
-                        "There is no board “%s”. There are: %s."
-                            .formatted(
-                                board, String.join(", ", workspace.world().boards().keySet())))));
+                        worded(
+                            "command.there-is-no-board-there-are",
+                            board,
+                            String.join(", ", workspace.world().boards().keySet())))));
   }
 
   private GestureReader reader() throws FileProblem {
@@ -136,7 +139,7 @@ final class NotationCommand implements Callable<Integer> {
         .orElseThrow(
             () ->
                 new ParameterException(
-                    spec.commandLine(), "There is no platform “%s”.".formatted(platform)));
+                    spec.commandLine(), worded("command.there-is-no-platform", platform)));
   }
 
   private static Answer answer(
@@ -175,7 +178,7 @@ final class NotationCommand implements Callable<Integer> {
       case Presses.Typable t ->
           t.physical().stream()
               .filter(p -> board.isPresent() && board.get().press(p).isEmpty())
-              .map(p -> "%s has no key for %s.".formatted(board.get().title(), written(p)))
+              .map(p -> worded("command.has-no-key-for", board.get().title(), written(p)))
               .findFirst();
     };
   }
@@ -204,7 +207,7 @@ final class NotationCommand implements Callable<Integer> {
 
   private static void print(PrintWriter out, Answer a) {
     out.println(Visible.of(a.text(), LONGEST));
-    a.refusal().ifPresent(r -> out.println("  refused  " + r.message()));
+    a.refusal().ifPresent(r -> out.println(worded("command.refused-2", r.message())));
     a.gesture().ifPresent(g -> out.printf("  %-12s %s%n", a.form().orElse(""), g));
     if (!a.strokes().isEmpty()) {
       out.printf("  %-12s %s%n", "strokes", String.join("  ", a.strokes()));

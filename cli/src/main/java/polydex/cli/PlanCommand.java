@@ -1,5 +1,8 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+import static polydex.language.Language.decimals;
+
 import java.io.PrintWriter;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -111,8 +114,7 @@ final class PlanCommand implements Callable<Integer> {
     Person person = Person.of(source.usesPerDay(workspace));
     if (seconds < 1 || most < 1 || atLeast < 0 || atLeast > MOST_SEVERE) {
       throw new ParameterException(
-          spec.commandLine(),
-          "--seconds and --most are 1 or more, and --at-least is from 0 to " + MOST_SEVERE + ".");
+          spec.commandLine(), worded("command.seconds-and-most-are-1-or", MOST_SEVERE));
     }
     List<Conflict> chosen = new ArrayList<>();
     for (Setup setup : source.setups(workspace, asked.setupName)) {
@@ -171,42 +173,40 @@ final class PlanCommand implements Callable<Integer> {
     }
     if (points.size() != WEIGHTS || points.stream().anyMatch(p -> p < 0)) {
       throw new ParameterException(
-          spec.commandLine(), "--weights wants four numbers from 0 on: 2,3,4,1");
+          spec.commandLine(), worded("command.weights-wants-four-numbers-from-0"));
     }
     return new Fix.Weights(points.get(0), points.get(1), points.get(2), points.get(3));
   }
 
   private static void print(PrintWriter out, Answer answer) {
     if (answer.steps().isEmpty() && answer.left().isEmpty()) {
-      out.println("No conflict is chosen, so there is nothing to plan.");
+      out.println(worded("command.no-conflict-is-chosen-so-there"));
       return;
     }
     if (answer.steps().isEmpty()) {
-      out.println("Nothing that was looked at ends any of these.");
-      answer.left().forEach(l -> out.printf("stays  %s%n       %s%n", l.conflict(), l.why()));
+      out.println(worded("command.nothing-that-was-looked-at-ends"));
+      answer.left().forEach(l -> out.printf(worded("command.stays"), l.conflict(), l.why()));
       return;
     }
     out.printf(
-        "%s, %.1f points%s%n",
-        answer.steps().size() == 1 ? "1 change" : answer.steps().size() + " changes",
+        worded("command.points"),
+        worded("command.changes", answer.steps().size()),
         answer.cost(),
         answer.optimal()
-            ? ", and no cheaper set does it."
-            : ", not proved to be the least: that is at least %.1f.".formatted(answer.bound()));
+            ? worded("command.and-no-cheaper-set-does-it")
+            : worded("command.not-proved-to-be-the-least", decimals(1, answer.bound())));
     int number = 1;
     for (Step step : answer.steps()) {
-      out.printf("%3d. %s (%.1f points)%n", number++, step.change(), step.cost());
-      step.ends().forEach(e -> out.printf("       ends  %s%n", e));
-      step.withoutGesture().forEach(a -> out.printf("       leaves “%s” without a gesture%n", a));
+      out.printf(worded("command.points-2"), number++, step.change(), step.cost());
+      step.ends().forEach(e -> out.printf(worded("command.ends"), e));
+      step.withoutGesture().forEach(a -> out.printf(worded("command.leaves-without-a-gesture"), a));
       if (step.otherGesturesChanged() > 0) {
         out.printf(
-            "       %s elsewhere%n",
-            step.otherGesturesChanged() == 1
-                ? "1 other gesture ends"
-                : step.otherGesturesChanged() + " other gestures end");
+            worded("command.elsewhere"),
+            worded("command.other-gestures-end", step.otherGesturesChanged()));
       }
     }
-    answer.left().forEach(l -> out.printf("stays  %s%n       %s%n", l.conflict(), l.why()));
-    answer.worse().forEach(w -> out.printf("worse  %s%n", w));
+    answer.left().forEach(l -> out.printf(worded("command.stays"), l.conflict(), l.why()));
+    answer.worse().forEach(w -> out.printf(worded("command.worse"), w));
   }
 }

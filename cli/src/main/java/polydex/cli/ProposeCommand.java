@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.io.PrintWriter;
 import java.util.List;
 import java.util.concurrent.Callable;
@@ -46,7 +48,8 @@ final class ProposeCommand implements Callable<Integer> {
   @Override
   public Integer call() throws Exception {
     if (most < 1) {
-      throw new ParameterException(spec.commandLine(), "--most takes a number from 1 on.");
+      throw new ParameterException(
+          spec.commandLine(), worded("command.most-takes-a-number-from-1"));
     }
     Workspace workspace = source.workspace();
     ActionId action = FitWords.action(spec, workspace.catalog(), actionName);
@@ -67,7 +70,7 @@ final class ProposeCommand implements Callable<Integer> {
     if (where.json) {
       out.println(ModelJson.answer(answers));
     } else if (answers.isEmpty()) {
-      out.println("No gesture is free in all of them.");
+      out.println(worded("command.no-gesture-is-free-in-all"));
     } else {
       for (Answer a : answers) {
         out.printf(

@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.io.PrintWriter;
 import java.util.ArrayList;
 import java.util.List;
@@ -101,24 +103,26 @@ final class ReachCommand implements Callable<Integer> {
         binding.gesture().toString(),
         binding.environment().value(),
         binding.binding().context(),
-        why.orElse("Another binding has the same gesture."));
+        why.orElse(worded("command.another-binding-has-the-same-gesture")));
   }
 
   private static void print(PrintWriter out, Workspace workspace, Answer answer) {
     out.printf(
         "%s: %s%n",
         workspace.setups().get(new SetupId(answer.setup())).title(),
-        answer.ways().isEmpty() ? "nothing reaches it." : answer.ways().size() + " ways");
+        answer.ways().isEmpty()
+            ? worded("command.nothing-reaches-it")
+            : worded("command.ways", answer.ways().size()));
     for (Way way : answer.ways()) {
       out.printf(
           "  %-24s %5.1f  %s%s%n",
           way.gesture(),
           way.effort(),
           way.environment(),
-          way.documented() ? "" : ", as what arrives there");
+          way.documented() ? "" : worded("command.as-what-arrives-there"));
     }
     for (Miss miss : answer.misses()) {
-      out.printf("  not by %-17s        %s%n", miss.gesture(), miss.why());
+      out.printf(worded("command.not-by"), miss.gesture(), miss.why());
     }
   }
 }

@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.security.SecureRandom;
@@ -161,8 +163,7 @@ final class RecordCommand implements Callable<Integer> {
   private Duration time(String written) {
     Matcher matcher = LENGTH.matcher(written.strip().toLowerCase(Locale.ROOT));
     if (!matcher.matches() || Integer.parseInt(matcher.group(1)) == 0) {
-      throw new ParameterException(
-          spec.commandLine(), "--for takes a time such as 2h, 90m or 30s.");
+      throw new ParameterException(spec.commandLine(), worded("command.for-takes-a-time-such-as"));
     }
     int count = Integer.parseInt(matcher.group(1));
     return switch (matcher.group(2)) {
@@ -189,10 +190,10 @@ final class RecordCommand implements Callable<Integer> {
   private static String others(Workspace workspace, Setup here) {
     List<Gesture> free = AnywhereGesture.free(workspace.world(), here, 3, () -> false);
     return free.isEmpty()
-        ? "Name another with --pause."
-        : "Name another with --pause, such as %s."
-            .formatted(
-                free.stream().map(g -> '"' + g.toString() + '"').collect(Collectors.joining(", ")));
+        ? worded("command.name-another-with-pause")
+        : worded(
+            "command.name-another-with-pause-such-as",
+            free.stream().map(g -> '"' + g.toString() + '"').collect(Collectors.joining(", ")));
   }
 
   private void tell(Answer answer) {
@@ -202,7 +203,7 @@ final class RecordCommand implements Callable<Integer> {
     } else {
       out.printf(
           Locale.ROOT,
-          "%s: %,d events recorded; %.0f %% recognised, %,d characters typed%n",
+          worded("command.events-recorded-recognised-characters-typed"),
           answer.file(),
           answer.events(),
           100 * answer.recognisedShare(),

@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -74,7 +76,7 @@ final class RecordingRun {
   /** Records until the time is over or the program is told to end; closes the store. */
   Came into(Store store, Path file, Optional<Duration> time) throws FileProblem {
     try (StoreLine line = new StoreLine(store, new MouseImport.Telling(err))) {
-      String title = "Record " + SessionRecorder.TITLE;
+      String title = worded("command.record", SessionRecorder.TITLE);
       try (EventWriter writer = new EventWriter(line, Instant::now, title, WITHIN_MILLIS);
           SessionRecorder recorder =
               SessionRecorder.of(
@@ -83,15 +85,18 @@ final class RecordingRun {
                   Knowledge.recogniser(workspace))) {
         line.write(s -> s.setting(RecordingMark.SETTING, RecordingMark.begun(Instant.now())));
         recorder.whenPausedByHand(this::tellPaused);
-        sign = ScreenSign.show("Polydex is recording. %s pauses".formatted(choices.pause()));
+        sign = ScreenSign.show(worded("command.polydex-is-recording-pauses", choices.pause()));
         if (sign.isEmpty()) {
-          say("There is no screen here to show a sign on that something is recorded.");
+          say(worded("command.there-is-no-screen-here-to"));
         }
         Optional<AtRest> atRest = atRest(recorder, line);
         recorder.start(l -> take(l, writer, atRest));
         say(
-            "Recording %s into %s. %s pauses and goes on; Ctrl+C ends."
-                .formatted(SessionRecorder.TITLE, file, choices.pause()));
+            worded(
+                "command.recording-into-pauses-and-goes-on",
+                SessionRecorder.TITLE,
+                file,
+                choices.pause()));
         if (!recorder.remark().isEmpty()) {
           say(recorder.remark());
         }
@@ -111,7 +116,7 @@ final class RecordingRun {
     try {
       return Optional.of(begun(recorder, line));
     } catch (FileProblem e) {
-      say("No line is shown when your hands rest. " + e.getMessage());
+      say(worded("command.no-line-is-shown-when-your", e.getMessage()));
       return Optional.empty();
     }
   }
@@ -128,8 +133,10 @@ final class RecordingRun {
             lot,
             new WhoseFile(line));
     say(
-        "When your hands rest, a line may be shown: %s takes what it says into the next drill, %s never says it again."
-            .formatted(atRest.answers().drill(), atRest.answers().never()));
+        worded(
+            "command.when-your-hands-rest-a-line",
+            atRest.answers().drill(),
+            atRest.answers().never()));
     return atRest;
   }
 
@@ -148,13 +155,15 @@ final class RecordingRun {
     sign.ifPresent(
         s ->
             s.say(
-                (paused ? "Polydex is paused. %s goes on" : "Polydex is recording. %s pauses")
+                (paused
+                        ? worded("command.polydex-is-paused-goes-on")
+                        : worded("command.polydex-is-recording-pauses-2"))
                     .formatted(keys),
                 !paused));
     say(
         paused
-            ? "Paused; nothing is noted. %s goes on.".formatted(keys)
-            : "Recording again. %s pauses.".formatted(keys));
+            ? worded("command.paused-nothing-is-noted-goes-on", keys)
+            : worded("command.recording-again-pauses", keys));
   }
 
   private void say(String sentence) {

@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.io.PrintWriter;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -177,7 +179,7 @@ final class RemapCommand implements Callable<Integer> {
       return made;
     } catch (IllegalArgumentException e) {
       throw new ParameterException(
-          spec.commandLine(), "\u201c%s\u201d is no remap: %s".formatted(tried, e.getMessage()), e);
+          spec.commandLine(), worded("command.is-no-remap", tried, e.getMessage()), e);
     }
   }
 
@@ -192,28 +194,26 @@ final class RemapCommand implements Callable<Integer> {
       case "json" -> ModelJson.writePretty(remap) + "\n";
       default ->
           throw new ParameterException(
-              spec.commandLine(), "\u201c%s\u201d is no form: xkb, hwdb or json.".formatted(as));
+              spec.commandLine(), worded("command.is-no-form-xkb-hwdb-or", as));
     };
   }
 
   private static void print(PrintWriter out, Catalog catalog, Answer a) {
-    out.printf("%s on %s%n", a.remap(), a.computer());
+    out.printf(worded("command.on"), a.remap(), a.computer());
     list(out, catalog, "gains", a.gains());
     list(out, catalog, "loses", a.loses());
     list(out, catalog, "moves", a.moves());
-    out.printf("habits that mean something else: %d%n", a.habits().size());
+    out.printf(worded("command.habits-that-mean-something-else"), a.habits().size());
     for (Habit h : a.habits()) {
       out.printf(
-          "  %-22s %s: %s instead of \u201c%s\u201d%s%n",
+          worded("command.instead-of"),
           h.gesture(),
           h.setup(),
           h.instead(),
           catalog.title(new ActionId(h.action())),
-          h.losesWork() ? ", which loses work" : "");
+          h.losesWork() ? worded("command.which-loses-work") : "");
     }
-    out.printf(
-        "effort of what is used: %.1f points a working day, before %.1f%n",
-        a.effortAfter(), a.effortBefore());
+    out.printf(worded("command.effort-of-what-is-used-points"), a.effortAfter(), a.effortBefore());
   }
 
   private static void list(PrintWriter out, Catalog catalog, String verb, List<Reached> list) {
@@ -225,7 +225,7 @@ final class RemapCommand implements Callable<Integer> {
           r.setup(),
           catalog.title(new ActionId(r.action()))
               + (r.before().isPresent() && r.after().isPresent()
-                  ? ", before " + r.before().get()
+                  ? worded("command.before", r.before().get())
                   : ""));
     }
   }

@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
@@ -29,7 +31,7 @@ final class ScoreWeights {
   Score.Weights read() {
     if (weights.length != 4) {
       throw new ParameterException(
-          command.commandLine(), "--weights takes four numbers, as in 1.5,1.0,0.8,1.2.");
+          command.commandLine(), worded("command.weights-takes-four-numbers-as-in"));
     }
     try {
       return new Score.Weights(weights[0], weights[1], weights[2], weights[3]);

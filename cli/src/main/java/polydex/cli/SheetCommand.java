@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.Arrays;
@@ -110,12 +112,12 @@ final class SheetCommand implements Callable<Integer> {
           .orElseThrow(
               () ->
                   new TypeConversionException(
-                      "there is no sheet “%s”. There are: %s."
-                          .formatted(
-                              word,
-                              Arrays.stream(SheetKind.values())
-                                  .map(SheetKind::word)
-                                  .collect(Collectors.joining(", ")))));
+                      worded(
+                          "command.there-is-no-sheet-there-are",
+                          word,
+                          Arrays.stream(SheetKind.values())
+                              .map(SheetKind::word)
+                              .collect(Collectors.joining(", ")))));
     }
 
     @Override
@@ -140,15 +142,15 @@ final class SheetCommand implements Callable<Integer> {
     }
     Pages pages = Pages.of(sheet, paper);
     SheetFile.write(pages, to, replace);
-    out.printf("“%s” is in %s.%n", sheet.title(), to);
+    out.printf(worded("command.is-in"), sheet.title(), to);
     if (SheetFile.form(to) != SheetFile.Form.PDF) {
       return Main.DONE;
     }
     out.printf(
-        "%s of %s%s, type of %s points.%n",
-        pages.count() == 1 ? "1 side" : "%,d sides".formatted(pages.count()),
+        worded("command.of-type-of-points"),
+        worded("command.sides", pages.count()),
         paper.size().title(),
-        across ? " across" : "",
+        across ? worded("command.across") : "",
         pages.type() == Math.rint(pages.type())
             ? "%.0f".formatted(pages.type())
             : String.valueOf(pages.type()));
@@ -163,13 +165,14 @@ final class SheetCommand implements Callable<Integer> {
     int most = kind == SheetKind.ENVIRONMENT ? 1 : kind == SheetKind.COMPARE ? 2 : 0;
     if (kind == SheetKind.FOUND) {
       if (of.isEmpty()) {
-        throw new ParameterException(spec.commandLine(), "Say which words are to be looked for.");
+        throw new ParameterException(
+            spec.commandLine(), worded("command.say-which-words-are-to-be"));
       }
       return wish.finding(String.join(" ", of));
     }
     if (of.size() > most) {
       throw new ParameterException(
-          spec.commandLine(), "A sheet “%s” is not of “%s”.".formatted(kind.word(), of.get(most)));
+          spec.commandLine(), worded("command.a-sheet-is-not-of", kind.word(), of.get(most)));
     }
     if (!of.isEmpty()) {
       wish = wish.about(environment(workspace, of.getFirst()));

@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -153,7 +155,7 @@ final class Source {
     try {
       store.copy(LocalDate.now(ZoneId.systemDefault()));
     } catch (FileProblem e) {
-      err.println("No copy was made today: " + e.getMessage());
+      err.println(worded("command.no-copy-was-made-today", e.getMessage()));
     }
   }
 
@@ -189,7 +191,10 @@ final class Source {
     if (name == null) {
       return workspace
           .setup()
-          .orElseThrow(() -> new ParameterException(command.commandLine(), "There is no setup."));
+          .orElseThrow(
+              () ->
+                  new ParameterException(
+                      command.commandLine(), worded("command.there-is-no-setup")));
     }
     String wanted = name.strip().toLowerCase(Locale.ROOT);
     return workspace.setups().values().stream()
@@ -200,11 +205,11 @@ final class Source {
             () ->
                 new ParameterException(
                     command.commandLine(),
-                    "There is no setup \u201c%s\u201d. There are: %s."
-                        .formatted(
-                            name,
-                            workspace.setups().keySet().stream()
-                                .map(SetupId::value)
-                                .collect(Collectors.joining(", ")))));
+                    worded(
+                        "command.there-is-no-setup-there-are",
+                        name,
+                        workspace.setups().keySet().stream()
+                            .map(SetupId::value)
+                            .collect(Collectors.joining(", ")))));
   }
 }

@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.io.BufferedReader;
 import java.io.InputStreamReader;
 import java.io.PrintWriter;
@@ -43,7 +45,7 @@ import polydex.workspace.Workspace;
     },
     mixinStandardHelpOptions = true)
 final class TraceCommand implements Callable<Integer> {
-  private static final String FAMILY = "A family can't be pressed; give one of its members.";
+  private static final String FAMILY = worded("command.a-family-cant-be-pressed-give");
 
   @Mixin private Source source;
   @Spec private CommandSpec spec;
@@ -162,7 +164,7 @@ final class TraceCommand implements Callable<Integer> {
     if (error.isEmpty() && tab >= 0 && !tracers.containsKey(named)) {
       error =
           problems.getOrDefault(
-              named, "There is no setup with the id \u201c" + Visible.of(named, 80) + "\u201d.");
+              named, worded("command.there-is-no-setup-with-the", Visible.of(named, 80)));
     }
     if (!error.isEmpty() || gesture.isEmpty()) {
       out.println(ModelJson.answerLine(new Refusal(text, error)));
@@ -231,8 +233,7 @@ final class TraceCommand implements Callable<Integer> {
               a.binding(),
               Optional.empty(),
               Optional.of(a.layer().depth()),
-              "%s does \u201c%s\u201d."
-                  .formatted(a.layer().title(), workspace.catalog().title(a.action())));
+              worded("command.does", a.layer().title(), workspace.catalog().title(a.action())));
       case Trace.Typed t ->
           new Result(
               "text",
@@ -241,7 +242,7 @@ final class TraceCommand implements Callable<Integer> {
               Optional.empty(),
               Optional.of(t.text()),
               Optional.empty(),
-              "It types \u201c" + t.text() + "\u201d.");
+              worded("command.it-types", t.text()));
       case Trace.Nothing n ->
           new Result(
               "nothing",

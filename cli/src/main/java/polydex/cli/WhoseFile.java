@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
@@ -34,12 +36,18 @@ final class WhoseFile implements AtRest.Person {
 
   @Override
   public void drill(Dearest dearest) {
-    learn("Marked for drills: ", dearest, said -> said.marking(List.of(dearest.item())));
+    learn(
+        worded("command.marked-for-drills"),
+        dearest,
+        said -> said.marking(List.of(dearest.item())));
   }
 
   @Override
   public void never(Dearest dearest) {
-    learn("Dropped from what to learn: ", dearest, said -> said.dropping(dearest.item()));
+    learn(
+        worded("command.dropped-from-what-to-learn"),
+        dearest,
+        said -> said.dropping(dearest.item()));
   }
 
   private void learn(String title, Dearest dearest, UnaryOperator<Learning> more) {

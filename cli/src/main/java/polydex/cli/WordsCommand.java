@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.io.PrintWriter;
 import java.time.Instant;
 import java.util.List;
@@ -72,8 +74,11 @@ final class WordsCommand implements Callable<Integer> {
       out.println(ModelJson.answer(answer));
     } else {
       out.printf(
-          "%d groups ship; %s%n",
-          answer.shipped(), answer.own().isEmpty() ? "none are your own" : "your own:");
+          worded("command.groups-ship"),
+          answer.shipped(),
+          answer.own().isEmpty()
+              ? worded("command.none-are-your-own")
+              : worded("command.your-own"));
       answer.own().values().forEach(g -> out.println("  " + g));
     }
     return Main.DONE;
@@ -83,20 +88,19 @@ final class WordsCommand implements Callable<Integer> {
     if (remove != null) {
       String first = String.join(" ", Words.of(remove));
       if (!workspace.remembered().sameWords().containsKey(first)) {
-        spec.commandLine().getErr().printf("No group of your own begins with “%s”.%n", first);
+        spec.commandLine().getErr().printf(worded("command.no-group-of-your-own-begins"), first);
         return Main.NO;
       }
-      save(first, "", "No words that mean the same");
-      spec.commandLine().getOut().println("Taken away: " + first);
+      save(first, "", worded("command.no-words-that-mean-the-same"));
+      spec.commandLine().getOut().println(worded("command.taken-away", first));
       return Main.DONE;
     }
     Optional<SameWords.Group> group = SameWords.Group.parse(String.join(",", words));
     if (group.isEmpty()) {
-      throw new ParameterException(
-          spec.commandLine(), "Name two words or more, of at most 200 characters together.");
+      throw new ParameterException(spec.commandLine(), worded("command.name-two-words-or-more-of"));
     }
-    save(group.get().first(), group.get().group(), "Words that mean the same");
-    spec.commandLine().getOut().println("These mean the same: " + group.get().group());
+    save(group.get().first(), group.get().group(), worded("command.words-that-mean-the-same"));
+    spec.commandLine().getOut().println(worded("command.these-mean-the-same", group.get().group()));
     return Main.DONE;
   }
 

@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.cli.CliWords.worded;
+
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.LinkOption;
@@ -58,7 +60,7 @@ final class WriteCommand implements Callable<Integer> {
   @Override
   public Integer call() throws FileProblem {
     if (Files.exists(to, LinkOption.NOFOLLOW_LINKS)) {
-      throw new FileProblem("There is a file %s already. Give another name.".formatted(to));
+      throw new FileProblem(worded("command.there-is-a-file-already-give", to));
     }
     // What can't be read is refused before anything is begun.
     Workspace world =
@@ -69,8 +71,10 @@ final class WriteCommand implements Callable<Integer> {
     spec.commandLine()
         .getOut()
         .printf(
-            "%,d keymaps and %,d setups are in %s.%n",
-            world.catalog().environments().size(), world.setups().size(), to);
+            worded("command.keymaps-and-setups-are-in"),
+            world.catalog().environments().size(),
+            world.setups().size(),
+            to);
     return Main.DONE;
   }
 
@@ -82,7 +86,8 @@ final class WriteCommand implements Callable<Integer> {
       try {
         try (Store store = what.world == null ? DemoFile.demo(file) : Store.open(file)) {
           if (what.world != null) {
-            store.save(new Change.Edit("A world", Workspace.EMPTY, world), Instant.now());
+            store.save(
+                new Change.Edit(worded("command.a-world"), Workspace.EMPTY, world), Instant.now());
           }
         }
         return Files.readAllBytes(file);
@@ -93,7 +98,7 @@ final class WriteCommand implements Callable<Integer> {
         Files.delete(folder);
       }
     } catch (IOException e) {
-      throw new FileProblem("There is no room to make the file: " + e.getMessage(), e);
+      throw new FileProblem(worded("command.there-is-no-room-to-make", e.getMessage()), e);
     }
   }
 }

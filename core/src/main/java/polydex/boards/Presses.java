@@ -1,5 +1,7 @@
 package polydex.boards;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -197,7 +199,7 @@ public sealed interface Presses {
       }
       case KeyRef.Typed(int c) -> addCharacter(c, held, layout, made);
       case KeyRef.AnyOf any ->
-          throw new IllegalArgumentException("A family has no single press: " + any);
+          throw new IllegalArgumentException(worded("boards.a-family-has-no-single-press", any));
     };
   }
 
@@ -234,7 +236,7 @@ public sealed interface Presses {
     String shown = Character.toString(codePoint);
     return Optional.of(
         layout.onlyDead(codePoint)
-            ? "\u201c%s\u201d is a dead key on the %s layout.".formatted(shown, layout.title())
-            : "The %s layout has no \u201c%s\u201d.".formatted(layout.title(), shown));
+            ? worded("boards.is-a-dead-key-on-the", shown, layout.title())
+            : worded("boards.the-layout-has-no", layout.title(), shown));
   }
 }

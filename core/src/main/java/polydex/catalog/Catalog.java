@@ -1,5 +1,7 @@
 package polydex.catalog;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
@@ -276,7 +278,8 @@ public final class Catalog {
                     id,
                     Function.identity(),
                     (a, _) -> {
-                      throw new IllegalArgumentException("Twice the same id: " + id.apply(a));
+                      throw new IllegalArgumentException(
+                          worded("catalog.twice-the-same-id", id.apply(a)));
                     },
                     LinkedHashMap::new)));
   }
@@ -284,20 +287,22 @@ public final class Catalog {
   private void check(EnvironmentId environmentId, List<Binding> list) {
     Environment environment =
         environment(environmentId)
-            .orElseThrow(() -> new IllegalArgumentException("No environment " + environmentId));
+            .orElseThrow(
+                () ->
+                    new IllegalArgumentException(worded("catalog.no-environment", environmentId)));
     Set<String> contexts = new HashSet<>();
     environment.contexts().forEach(c -> contexts.add(c.id()));
     Set<String> ids = HashSet.newHashSet(list.size());
     for (Binding binding : list) {
       if (!actions.containsKey(binding.action())) {
-        throw new IllegalArgumentException("No action " + binding.action());
+        throw new IllegalArgumentException(worded("catalog.no-action", binding.action()));
       }
       if (!ids.add(binding.id())) {
-        throw new IllegalArgumentException("Twice the same id: " + binding.id());
+        throw new IllegalArgumentException(worded("catalog.twice-the-same-id", binding.id()));
       }
       if (!contexts.contains(binding.context())) {
         throw new IllegalArgumentException(
-            "No context %s in %s".formatted(binding.context(), environmentId));
+            worded("catalog.no-context-in", binding.context(), environmentId));
       }
     }
   }

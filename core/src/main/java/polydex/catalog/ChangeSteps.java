@@ -1,5 +1,7 @@
 package polydex.catalog;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.List;
 import java.util.Optional;
 
@@ -38,13 +40,18 @@ public record ChangeSteps(
   public static final ChangeSteps PLAIN =
       new ChangeSteps(
           List.of(
-              "Open the keyboard settings.",
-              "Add a shortcut named \u201c{title}\u201d for {what}.",
-              "Press {gesture} where it asks for the keys.",
-              "Press {gesture} once more anywhere: \u201c{title}\u201d should happen."),
-          List.of("Make a launcher file for {what}, named \u201c{title}\u201d."),
-          List.of("Open the keyboard settings.", "Take the shortcut \u201c{title}\u201d away."),
-          List.of("Open the keyboard settings.", "Set {rule}.", "It takes effect {effect}."),
+              worded("catalog.open-the-keyboard-settings"),
+              worded("catalog.add-a-shortcut-named-title-for"),
+              worded("catalog.press-gesture-where-it-asks-for"),
+              worded("catalog.press-gesture-once-more-anywhere-title")),
+          List.of(worded("catalog.make-a-launcher-file-for-what")),
+          List.of(
+              worded("catalog.open-the-keyboard-settings"),
+              worded("catalog.take-the-shortcut-title-away")),
+          List.of(
+              worded("catalog.open-the-keyboard-settings"),
+              worded("any.set-rule"),
+              worded("catalog.it-takes-effect-effect")),
           Optional.empty(),
           Optional.empty());
 

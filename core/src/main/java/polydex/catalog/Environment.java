@@ -1,5 +1,7 @@
 package polydex.catalog;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
@@ -84,8 +86,7 @@ public record Environment(
      */
     public PointerRoute {
       if (path.isEmpty() || !OPERATORS.matcher(operators).matches()) {
-        throw new IllegalArgumentException(
-            "A pointer route has a path, and operators of the letters K P B H M W D");
+        throw new IllegalArgumentException(worded("catalog.a-pointer-route-has-a-path"));
       }
       path = List.copyOf(path);
     }
@@ -108,7 +109,7 @@ public record Environment(
      */
     public MenuItem {
       if (accessKey.filter(k -> k.codePointCount(0, k.length()) != 1).isPresent()) {
-        throw new IllegalArgumentException("An access key is one character");
+        throw new IllegalArgumentException(worded("catalog.an-access-key-is-one-character"));
       }
       items = List.copyOf(items);
     }
@@ -327,7 +328,7 @@ public record Environment(
      */
     public OwnBindingRules {
       if (leastModifiers < 0 || mostGestures < 0) {
-        throw new IllegalArgumentException("Numbers in rules for own bindings start at 0");
+        throw new IllegalArgumentException(worded("catalog.numbers-in-rules-for-own-bindings"));
       }
       added = InOrder.of(added);
       targets = InOrder.of(targets);

@@ -1,5 +1,7 @@
 package polydex.catalog;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -74,9 +76,10 @@ public final class Hooks {
     action.flatMap(a -> reverses(environment, a, binding)).ifPresent(found::add);
     action
         .filter(Action::toggles)
-        .ifPresent(_ -> found.add(new Hook(Kind.AGAIN, "The same again takes it back.")));
+        .ifPresent(
+            _ -> found.add(new Hook(Kind.AGAIN, worded("catalog.the-same-again-takes-it-back"))));
     if (binding.gesture().isFamily()) {
-      found.add(new Hook(Kind.FAMILY, "One of a family: %s.".formatted(binding.gesture())));
+      found.add(new Hook(Kind.FAMILY, worded("catalog.one-of-a-family", binding.gesture())));
     }
     elsewhere(environment, binding).ifPresent(found::add);
     return found;
@@ -91,8 +94,7 @@ public final class Hooks {
     for (int i = 0; i < words.size(); i++) {
       if (words.get(i).codePointAt(0) == c) {
         String letter = Character.toString(Character.toUpperCase(c));
-        return Optional.of(
-            new Hook(Kind.INITIAL, "%s as in “%s”.".formatted(letter, words.get(i))));
+        return Optional.of(new Hook(Kind.INITIAL, worded("catalog.as-in", letter, words.get(i))));
       }
     }
     return Optional.empty();
@@ -110,10 +112,12 @@ public final class Hooks {
             b ->
                 new Hook(
                     Kind.REVERSES,
-                    "%s does the opposite: “%s”."
-                        .formatted(
-                            holdsShift(binding.gesture()) ? "Without Shift it" : "With Shift it",
-                            catalog.title(b.action()))));
+                    worded(
+                        "catalog.does-the-opposite",
+                        holdsShift(binding.gesture())
+                            ? worded("catalog.without-shift-it")
+                            : worded("catalog.with-shift-it"),
+                        catalog.title(b.action()))));
   }
 
   private static boolean holdsShift(Gesture gesture) {
@@ -142,18 +146,18 @@ public final class Hooks {
       for (Binding there : catalog.bindings(other.id(), binding.action())) {
         if (there.gesture().equals(binding.gesture())) {
           return Optional.of(
-              new Hook(Kind.SAME_ELSEWHERE, "The same as in %s.".formatted(other.title())));
+              new Hook(Kind.SAME_ELSEWHERE, worded("catalog.the-same-as-in", other.title())));
         }
         if (near.isEmpty() && differsInPrimary(environment, binding, other.id(), there)) {
           near =
               Optional.of(
                   new Hook(
                       Kind.ONE_CHANGE,
-                      "As in %s, with %s for %s."
-                          .formatted(
-                              other.title(),
-                              primary(environment).written(),
-                              primary(other.id()).written())));
+                      worded(
+                          "catalog.as-in-with-for",
+                          other.title(),
+                          primary(environment).written(),
+                          primary(other.id()).written())));
         }
       }
     }

@@ -1,5 +1,7 @@
 package polydex.catalog;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.List;
 import java.util.Map;
 import polydex.catalog.Environment.Application;
@@ -26,7 +28,7 @@ public record Naming(Catalog catalog) {
     EnvironmentId platform = platform(environment);
     return platform.equals(environment) || title(environment).contains(title(platform))
         ? title(environment)
-        : title(environment) + " on " + title(platform);
+        : worded("any.on", title(environment), title(platform));
   }
 
   /** The words of a platform, or of the platform of an application, for modifiers. */

@@ -1,5 +1,7 @@
 package polydex.catalog;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.Arrays;
 
 /**
@@ -15,7 +17,7 @@ public record Version(String written) implements Comparable<Version> {
    */
   public Version {
     if (!written.matches("\\d{1,9}(\\.\\d{1,9}){0,3}")) {
-      throw new IllegalArgumentException("Not a version such as 3.1: " + written);
+      throw new IllegalArgumentException(worded("catalog.not-a-version-such-as-3", written));
     }
   }
 

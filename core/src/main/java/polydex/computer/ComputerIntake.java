@@ -1,5 +1,7 @@
 package polydex.computer;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -110,7 +112,7 @@ public final class ComputerIntake {
     return new ComputerPlan(
         intake.parts,
         new Change.Edit(
-            "Bring in the computer “%s”".formatted(found.title()),
+            worded("computer.bring-in-the-computer", found.title()),
             before,
             nothing ? before : after));
   }
@@ -210,7 +212,7 @@ public final class ComputerIntake {
       return known.get().title();
     }
     return Machines.environment(now, asFound).isPresent()
-        ? "%s on %s".formatted(asFound, found.title())
+        ? worded("any.on", asFound, found.title())
         : asFound;
   }
 

@@ -1,5 +1,7 @@
 package polydex.computer;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -53,16 +55,18 @@ public record ComputerPlan(List<Part> parts, Change.Edit change) {
     int gone = parts.stream().mapToInt(Part::gone).sum();
     List<String> words = new ArrayList<>();
     if (taken > 0) {
-      words.add(taken == 1 ? "1 binding is new" : "%,d bindings are new".formatted(taken));
+      words.add(worded("computer.bindings-are-new", taken));
     }
     if (changed > 0) {
-      words.add("%,d changed".formatted(changed));
+      words.add(worded("computer.changed", changed));
     }
     if (gone > 0) {
-      words.add("%,d gone".formatted(gone));
+      words.add(worded("computer.gone", gone));
     }
     return words.isEmpty()
-        ? changesSomething() ? "No binding is new, but something else is." : "Nothing is new."
+        ? changesSomething()
+            ? worded("computer.no-binding-is-new-but-something")
+            : worded("computer.nothing-is-new")
         : String.join(", ", words) + ".";
   }
 }

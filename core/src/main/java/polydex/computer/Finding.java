@@ -1,5 +1,7 @@
 package polydex.computer;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.List;
 import java.util.Optional;
 import polydex.boards.Layout;
@@ -99,22 +101,19 @@ public record Finding(
   /** How much there is of it, in words: {@code 46 bindings}. */
   public String amount() {
     return switch (what) {
-      case Keyboard k -> k.layout().title() + (k.remaps().isEmpty() ? "" : ", keys moved");
-      case Keys k -> counted(k.rows().size(), "line", "lines");
+      case Keyboard k ->
+          k.layout().title() + (k.remaps().isEmpty() ? "" : worded("computer.keys-moved"));
+      case Keys k -> worded("computer.lines", k.rows().size());
       case Running r -> {
         int commands =
             r.program().entries(e -> e.items().isEmpty() && e.sort() != Sort.MENU).size();
         int keys = r.program().entries(e -> e.accelerator().isPresent()).size();
-        yield counted(commands, "menu entry", "menu entries")
+        yield worded("computer.menu-entries", commands)
             + ", "
-            + counted(keys, "with a gesture", "with gestures");
+            + worded("computer.with-gestures", keys);
       }
-      case Launchers l -> counted(l.launchers().size(), "launcher", "launchers");
+      case Launchers l -> worded("computer.launchers", l.launchers().size());
     };
-  }
-
-  private static String counted(int number, String one, String many) {
-    return "%,d %s".formatted(number, number == 1 ? one : many);
   }
 
   /** An example of what is in it; none where there is nothing. */

@@ -1,5 +1,7 @@
 package polydex.computer;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -124,7 +126,7 @@ final class Machines {
     Environment e = of.get();
     Machine.Running running =
         new Machine.Running(e.id(), e.version(), Set.of(), List.of(Context.ANYWHERE.id()));
-    String title = e.title() + " on " + machine.title();
+    String title = worded("any.on", e.title(), machine.title());
     return before.with(
         new Setup(
             SetupList.freeId(before, idOf(title)),

@@ -1,5 +1,7 @@
 package polydex.conflict;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -86,7 +88,9 @@ public record Conflict(
 
     /** As people say it. */
     public String said() {
-      return this == NEEDS_FN ? "needs Fn" : name().toLowerCase(Locale.ROOT).replace('_', ' ');
+      return this == NEEDS_FN
+          ? worded("conflict.needs-fn")
+          : name().toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 
     /** The kind that is written so; none where this program knows no such kind. */

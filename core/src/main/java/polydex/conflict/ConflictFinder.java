@@ -1,5 +1,7 @@
 package polydex.conflict;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
@@ -52,7 +54,7 @@ public final class ConflictFinder {
   private record PressPlace(Layer layer, boolean own, String context, List<Physical> presses) {}
 
   /** What happens instead of what needs Fn. */
-  static final Nothing WITH_FN = new Nothing("Fn must be held as well.");
+  static final Nothing WITH_FN = new Nothing(worded("conflict.fn-must-be-held-as-well"));
 
   private final World world;
   private final Catalog catalog;
@@ -272,7 +274,7 @@ public final class ConflictFinder {
         Outcome rest =
             withoutFirst(traced.gesture())
                 .map(g -> traces.tracer(traced).results(g).getLast())
-                .orElseGet(() -> new Nothing("The next step comes before it."));
+                .orElseGet(() -> new Nothing(worded("conflict.the-next-step-comes-before-it")));
         add(Kind.DELAYED_TAP, traced, Optional.empty(), at, rest);
         return;
       }

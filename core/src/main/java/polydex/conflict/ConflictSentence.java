@@ -1,6 +1,7 @@
 package polydex.conflict;
 
-import java.util.Locale;
+import static polydex.language.CoreWords.worded;
+
 import java.util.stream.Collectors;
 import polydex.catalog.Catalog;
 import polydex.catalog.Context;
@@ -8,6 +9,7 @@ import polydex.catalog.Environment;
 import polydex.catalog.EnvironmentId;
 import polydex.conflict.Conflict.Kind;
 import polydex.keys.Visible;
+import polydex.language.Language;
 import polydex.route.Layer;
 import polydex.route.Trace;
 
@@ -43,72 +45,63 @@ public final class ConflictSentence {
             .orElse(at);
     return switch (conflict.kind()) {
       case DUPLICATE ->
-          "%s has it twice: for %s first, and so never for %s."
-              .formatted(
-                  where,
-                  conflict.winner().map(w -> Fix.quoted(catalog, w.action())).orElse("another"),
-                  wanted);
+          worded(
+              "conflict.has-it-twice-for-first-and",
+              where,
+              conflict
+                  .winner()
+                  .map(w -> Fix.quoted(catalog, w.action()))
+                  .orElse(worded("conflict.another")),
+              wanted);
       case AMBIGUOUS ->
-          "In %s it is %s, but %s can be active at the same time, and then %s."
-              .formatted(
-                  where,
-                  wanted,
-                  conflict
-                      .winner()
-                      .map(w -> where(catalog, w.environment(), w.context()))
-                      .orElse(taker),
-                  instead);
-      case PREFIX ->
-          "Before it is complete for %s in %s, %s takes the beginning: %s."
-              .formatted(wanted, where, taker, instead);
+          worded(
+              "conflict.in-it-is-but-can-be",
+              where,
+              wanted,
+              conflict
+                  .winner()
+                  .map(w -> where(catalog, w.environment(), w.context()))
+                  .orElse(taker),
+              instead);
+      case PREFIX -> worded("conflict.before-it-is-complete-for-in", wanted, where, taker, instead);
       case INTERCEPTED ->
-          "You want %s in %s, but %s takes it: %s.".formatted(wanted, where, taker, instead);
-      case RESERVED ->
-          "You want %s in %s, but %s never lets it through: %s."
-              .formatted(wanted, where, taker, instead);
-      case ALTERED ->
-          "You want %s in %s, but \u201c%s\u201d changes it: %s."
-              .formatted(wanted, where, at, instead);
-      case BLOCKED ->
-          "You want %s in %s, but %s neither captures it nor hands it on."
-              .formatted(wanted, where, at);
-      case UNTYPABLE ->
-          "It can\u2019t be pressed here as %s in %s needs it: %s."
-              .formatted(wanted, where, instead);
+          worded("conflict.you-want-in-but-takes-it", wanted, where, taker, instead);
+      case RESERVED -> worded("conflict.you-want-in-but-never-lets", wanted, where, taker, instead);
+      case ALTERED -> worded("conflict.you-want-in-but-changes-it", wanted, where, at, instead);
+      case BLOCKED -> worded("conflict.you-want-in-but-neither-captures", wanted, where, at);
+      case UNTYPABLE -> worded("conflict.it-cant-be-pressed-here-as", wanted, where, instead);
       case TYPES_TEXT ->
           conflict.instead() instanceof Trace.Typed
-              ? "You want %s in %s, but the stroke types here: %s."
-                  .formatted(wanted, where, instead)
-              : "The stroke is how %s is typed here, and %s in %s takes it."
-                  .formatted(
-                      conflict.character().isEmpty()
-                          ? "a character"
-                          : "\u201c" + Visible.of(conflict.character()) + "\u201d",
-                      wanted,
-                      where);
-      case NEEDS_FN -> "%s in %s is there only with Fn on this board.".formatted(wanted, where);
-      case DELAYED_TAP ->
-          "%s in %s begins with a tap that %s keeps back too long; by then %s."
-              .formatted(wanted, where, at, instead);
-      case VERSION ->
-          "This version of %s, as it is set here, does not have it for %s: %s."
-              .formatted(where, wanted, instead);
-      case THIN -> "Your own binding for %s: %s".formatted(wanted, fault(conflict));
-      case CROSSED_HABIT -> "%s in %s, but in %s %s.".formatted(wanted, where, taker, instead);
-      case SPLIT_HABIT ->
-          "%s in %s; in %s the same is %s."
-              .formatted(
+              ? worded("conflict.you-want-in-but-the-stroke", wanted, where, instead)
+              : worded(
+                  "conflict.the-stroke-is-how-is-typed",
+                  conflict.character().isEmpty()
+                      ? worded("any.a-character")
+                      : "\u201c" + Visible.of(conflict.character()) + "\u201d",
                   wanted,
-                  where,
-                  taker,
-                  conflict.winner().map(w -> w.gesture().toString()).orElse("another gesture"));
+                  where);
+      case NEEDS_FN -> worded("conflict.in-is-there-only-with-fn", wanted, where);
+      case DELAYED_TAP -> worded("conflict.in-begins-with-a-tap-that", wanted, where, at, instead);
+      case VERSION -> worded("conflict.this-version-of-as-it-is", where, wanted, instead);
+      case THIN -> worded("conflict.your-own-binding-for", wanted, fault(conflict));
+      case CROSSED_HABIT -> worded("conflict.in-but-in", wanted, where, taker, instead);
+      case SPLIT_HABIT ->
+          worded(
+              "conflict.in-in-the-same-is",
+              wanted,
+              where,
+              taker,
+              conflict
+                  .winner()
+                  .map(w -> w.gesture().toString())
+                  .orElse(worded("conflict.another-gesture")));
     };
   }
 
   private static String fault(Conflict conflict) {
     return conflict.instead() instanceof Trace.Nothing n
-        ? n.why().toLowerCase(Locale.ROOT).charAt(0) + n.why().substring(1)
-        : "it covers what every program uses.";
+        ? Language.within(n.why().substring(0, 1)) + n.why().substring(1)
+        : worded("conflict.it-covers-what-every-program-uses");
   }
 
   /** What happens; where that has the name of what was wanted, it is told apart by its place. */
@@ -117,25 +110,25 @@ public final class ConflictSentence {
         && catalog.title(a.action()).equals(catalog.title(conflict.loser().action()))
         && !isHabit(conflict)) {
       String of = catalog.environment(a.environment()).map(Environment::title).orElse("");
-      return "that of %s on %s happens".formatted(of, a.layer().machine());
+      return worded("conflict.that-of-on-happens", of, a.layer().machine());
     }
     return switch (conflict.instead()) {
-      case Trace.Acted a -> "\u201c" + catalog.title(a.action()) + "\u201d happens";
-      case Trace.Typed t -> "\u201c" + t.text() + "\u201d appears";
-      case Trace.Nothing _ -> "nothing happens";
+      case Trace.Acted a -> worded("conflict.happens", catalog.title(a.action()));
+      case Trace.Typed t -> worded("conflict.appears", t.text());
+      case Trace.Nothing _ -> worded("conflict.nothing-happens");
     };
   }
 
   /** What still works, as a sentence. */
   public static String wayOut(Conflict conflict) {
     return conflict.stillWorks().isEmpty()
-        ? "No other gesture reaches it here."
-        : "Still works: "
-            + conflict.stillWorks().stream()
+        ? worded("conflict.no-other-gesture-reaches-it-here")
+        : worded(
+            "conflict.still-works",
+            conflict.stillWorks().stream()
                 .limit(3)
                 .map(Object::toString)
-                .collect(Collectors.joining(", "))
-            + ".";
+                .collect(Collectors.joining(", ")));
   }
 
   /** An environment and, unless it is the outermost, the context in it. */

@@ -1,5 +1,7 @@
 package polydex.conflict;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -86,7 +88,7 @@ public sealed interface Fix permits KeymapFix, MachineFix, Fix.UseOther, Fix.Bot
      */
     public Weights {
       if (changedHabit < 0 || lostBuiltIn < 0 || remap < 0 || session < 0) {
-        throw new IllegalArgumentException("Costs start at 0");
+        throw new IllegalArgumentException(worded("conflict.costs-start-at-0"));
       }
     }
   }
@@ -110,11 +112,11 @@ public sealed interface Fix permits KeymapFix, MachineFix, Fix.UseOther, Fix.Bot
 
     @Override
     public String title(Catalog catalog) {
-      return "Press %s for %s in %s"
-          .formatted(
-              gesture,
-              quoted(catalog, action),
-              ConflictSentence.where(catalog, environment, context));
+      return worded(
+          "conflict.press-for-in",
+          gesture,
+          quoted(catalog, action),
+          ConflictSentence.where(catalog, environment, context));
     }
 
     @Override
@@ -142,7 +144,7 @@ public sealed interface Fix permits KeymapFix, MachineFix, Fix.UseOther, Fix.Bot
 
     @Override
     public String title(Catalog catalog) {
-      return first.title(catalog) + ", and: " + second.title(catalog);
+      return worded("conflict.and", first.title(catalog), second.title(catalog));
     }
 
     @Override

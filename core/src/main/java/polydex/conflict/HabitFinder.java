@@ -1,5 +1,7 @@
 package polydex.conflict;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -181,7 +183,7 @@ public final class HabitFinder {
 
   private Outcome does(EnvironmentId environment, Gesture gesture) {
     Known known = doing.getOrDefault(environment, Map.of()).get(gesture);
-    return known == null ? new Nothing("It does nothing there.") : acted(known);
+    return known == null ? new Nothing(worded("conflict.it-does-nothing-there")) : acted(known);
   }
 
   private Acted acted(Known known) {

@@ -1,5 +1,7 @@
 package polydex.conflict;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.List;
 import java.util.Set;
 import polydex.catalog.Binding;
@@ -26,8 +28,11 @@ public sealed interface KeymapFix extends Fix {
 
     @Override
     public String title(Catalog catalog) {
-      return "Switch off %s for %s on %s"
-          .formatted(binding.gesture(), Fix.quoted(catalog, binding.action()), computer.title());
+      return worded(
+          "conflict.switch-off-for-on",
+          binding.gesture(),
+          Fix.quoted(catalog, binding.action()),
+          computer.title());
     }
 
     @Override
@@ -60,9 +65,12 @@ public sealed interface KeymapFix extends Fix {
 
     @Override
     public String title(Catalog catalog) {
-      return "Give %s the gesture %s on %s instead of %s"
-          .formatted(
-              Fix.quoted(catalog, binding.action()), to, computer.title(), binding.gesture());
+      return worded(
+          "conflict.give-the-gesture-on-instead-of",
+          Fix.quoted(catalog, binding.action()),
+          to,
+          computer.title(),
+          binding.gesture());
     }
 
     @Override
@@ -97,9 +105,12 @@ public sealed interface KeymapFix extends Fix {
 
     @Override
     public String title(Catalog catalog) {
-      return "Move your own %s from %s to %s on %s"
-          .formatted(
-              Fix.quoted(catalog, binding.action()), binding.gesture(), to, computer.title());
+      return worded(
+          "conflict.move-your-own-from-to-on",
+          Fix.quoted(catalog, binding.action()),
+          binding.gesture(),
+          to,
+          computer.title());
     }
 
     @Override
@@ -127,8 +138,11 @@ public sealed interface KeymapFix extends Fix {
 
     @Override
     public String title(Catalog catalog) {
-      return "Bind %s to %s on %s"
-          .formatted(binding.gesture(), Fix.quoted(catalog, binding.action()), computer.title());
+      return worded(
+          "conflict.bind-to-on",
+          binding.gesture(),
+          Fix.quoted(catalog, binding.action()),
+          computer.title());
     }
 
     @Override
@@ -158,12 +172,12 @@ public sealed interface KeymapFix extends Fix {
 
     @Override
     public String title(Catalog catalog) {
-      return "Move %s from %s to %s in the keys of %s"
-          .formatted(
-              Fix.quoted(catalog, binding.action()),
-              binding.gesture(),
-              to,
-              ConflictSentence.where(catalog, environment, binding.context()));
+      return worded(
+          "conflict.move-from-to-in-the-keys",
+          Fix.quoted(catalog, binding.action()),
+          binding.gesture(),
+          to,
+          ConflictSentence.where(catalog, environment, binding.context()));
     }
 
     @Override

@@ -1,5 +1,7 @@
 package polydex.conflict;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -29,8 +31,8 @@ public sealed interface MachineFix extends Fix {
     @Override
     public String title(Catalog catalog) {
       return sent
-          ? "Have the window on %s send %s in".formatted(computer.title(), gesture)
-          : "Have the window leave %s to %s".formatted(gesture, computer.title());
+          ? worded("conflict.have-the-window-on-send-in", computer.title(), gesture)
+          : worded("conflict.have-the-window-leave-to", gesture, computer.title());
     }
 
     @Override
@@ -59,10 +61,9 @@ public sealed interface MachineFix extends Fix {
     @Override
     public String title(Catalog catalog) {
       return switch (capture) {
-        case NEVER -> "Have the window on %s capture nothing".formatted(computer.title());
-        case FULL_SCREEN ->
-            "Have the window on %s capture in full screen only".formatted(computer.title());
-        case ALWAYS -> "Have the window on %s capture always".formatted(computer.title());
+        case NEVER -> worded("conflict.have-the-window-on-capture-nothing", computer.title());
+        case FULL_SCREEN -> worded("conflict.have-the-window-on-capture-in", computer.title());
+        case ALWAYS -> worded("conflict.have-the-window-on-capture-always", computer.title());
       };
     }
 
@@ -73,7 +74,7 @@ public sealed interface MachineFix extends Fix {
 
     @Override
     public Object subject() {
-      return List.of(computer, "capture");
+      return List.of(computer, worded("conflict.capture"));
     }
   }
 
@@ -90,7 +91,7 @@ public sealed interface MachineFix extends Fix {
 
     @Override
     public String title(Catalog catalog) {
-      return "Have the window on %s hand taps on at once".formatted(computer.title());
+      return worded("conflict.have-the-window-on-hand-taps", computer.title());
     }
 
     @Override
@@ -100,7 +101,7 @@ public sealed interface MachineFix extends Fix {
 
     @Override
     public Object subject() {
-      return List.of(computer, "tap delay");
+      return List.of(computer, worded("conflict.tap-delay"));
     }
   }
 
@@ -119,7 +120,7 @@ public sealed interface MachineFix extends Fix {
 
     @Override
     public String title(Catalog catalog) {
-      return "Take the remap \u201c%s\u201d off %s".formatted(remap.title(), computer.title());
+      return worded("conflict.take-the-remap-off", remap.title(), computer.title());
     }
 
     @Override
@@ -145,7 +146,7 @@ public sealed interface MachineFix extends Fix {
     public Situation applyTo(Situation before) {
       Remap added =
           new Remap(
-              from + " as " + to,
+              worded("conflict.as", from, to),
               Optional.empty(),
               List.of(new Remap.StrokeRule(from, to)),
               List.of());
@@ -160,7 +161,7 @@ public sealed interface MachineFix extends Fix {
 
     @Override
     public String title(Catalog catalog) {
-      return "Have %s make %s of %s".formatted(computer.title(), to, from);
+      return worded("conflict.have-make-of", computer.title(), to, from);
     }
 
     @Override

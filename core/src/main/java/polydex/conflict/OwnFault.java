@@ -1,5 +1,7 @@
 package polydex.conflict;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
@@ -17,10 +19,10 @@ import polydex.keys.Physical;
 
 /** What can be wrong with the gesture of a binding of one's own, the worst first. */
 public enum OwnFault {
-  COVERS("It covers what every program uses."),
-  TOO_FEW_FOR_PLATFORM("The platform asks for more modifiers."),
-  TOO_MANY_GESTURES("The platform lets an action have fewer gestures of one's own."),
-  SLIGHT("It holds fewer than two modifiers.");
+  COVERS(worded("conflict.it-covers-what-every-program-uses-2")),
+  TOO_FEW_FOR_PLATFORM(worded("conflict.the-platform-asks-for-more-modifiers")),
+  TOO_MANY_GESTURES(worded("conflict.the-platform-lets-an-action-have")),
+  SLIGHT(worded("conflict.it-holds-fewer-than-two-modifiers"));
 
   /** Keys that all programs use alike with the primary modifier: copy, paste, undo, save ... */
   private static final List<String> WITH_PRIMARY =

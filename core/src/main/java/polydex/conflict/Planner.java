@@ -1,5 +1,7 @@
 package polydex.conflict;
 
+import static polydex.language.CoreWords.worded;
+
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -40,8 +42,8 @@ import polydex.catalog.Catalog;
 public final class Planner {
   static final int ROUNDS = 25;
 
-  private static final String STOPPED = "It was not looked at: the search was stopped.";
-  private static final String NO_TIME = "It was not looked at: the time was up.";
+  private static final String STOPPED = worded("conflict.it-was-not-looked-at-the");
+  private static final String NO_TIME = worded("conflict.it-was-not-looked-at-the-2");
 
   /** Two sums of costs differ by less only in rounding. */
   private static final double SAME = 1e-6;
@@ -126,10 +128,11 @@ public final class Planner {
         .min(Comparator.comparingInt(o -> o.makes().size()))
         .map(
             o ->
-                "%s would end it, but then: %s"
-                    .formatted(
-                        o.fix().title(catalog), ConflictSentence.of(o.makes().getFirst(), catalog)))
-        .orElse("No change that was looked at ends it, nor do two together.");
+                worded(
+                    "conflict.would-end-it-but-then",
+                    o.fix().title(catalog),
+                    ConflictSentence.of(o.makes().getFirst(), catalog)))
+        .orElse(worded("conflict.no-change-that-was-looked-at"));
   }
 
   private static boolean ends(Trial.Outcome outcome, String id) {
@@ -186,7 +189,7 @@ public final class Planner {
         0,
         0,
         false,
-        all(left, chosen, wanted, "No set of the changes that were looked at ends it."));
+        all(left, chosen, wanted, worded("conflict.no-set-of-the-changes-that")));
   }
 
   private Plan planned(
@@ -206,7 +209,7 @@ public final class Planner {
         cost,
         optimal ? cost : Math.min(cost, bound.cost()),
         optimal,
-        all(left, chosen, rest, "What ends it stands in the way of what ends others."),
+        all(left, chosen, rest, worded("conflict.what-ends-it-stands-in-the")),
         trial.worse(taken.stream().map(Trial.Outcome::fix).toList()));
   }
 

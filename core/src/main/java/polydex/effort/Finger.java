@@ -1,20 +1,22 @@
 package polydex.effort;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.Optional;
 import polydex.keys.Key;
 
 /** A finger, with the key on which it rests and how much harder it works than an index finger. */
 public enum Finger {
-  LEFT_LITTLE("left little", 1.3, false, Key.KeyA),
-  LEFT_RING("left ring", 1.15, false, Key.KeyS),
-  LEFT_MIDDLE("left middle", 1.05, false, Key.KeyD),
-  LEFT_INDEX("left index", 1.0, false, Key.KeyF),
-  RIGHT_INDEX("right index", 1.0, true, Key.KeyJ),
-  RIGHT_MIDDLE("right middle", 1.05, true, Key.KeyK),
-  RIGHT_RING("right ring", 1.15, true, Key.KeyL),
-  RIGHT_LITTLE("right little", 1.3, true, Key.Semicolon),
+  LEFT_LITTLE(worded("effort.left-little"), 1.3, false, Key.KeyA),
+  LEFT_RING(worded("effort.left-ring"), 1.15, false, Key.KeyS),
+  LEFT_MIDDLE(worded("effort.left-middle"), 1.05, false, Key.KeyD),
+  LEFT_INDEX(worded("effort.left-index"), 1.0, false, Key.KeyF),
+  RIGHT_INDEX(worded("effort.right-index"), 1.0, true, Key.KeyJ),
+  RIGHT_MIDDLE(worded("effort.right-middle"), 1.05, true, Key.KeyK),
+  RIGHT_RING(worded("effort.right-ring"), 1.15, true, Key.KeyL),
+  RIGHT_LITTLE(worded("effort.right-little"), 1.3, true, Key.Semicolon),
   /** Of either hand; it rests on the space bar, and reaches nothing else. */
-  THUMB("thumb", 0.8, true);
+  THUMB(worded("effort.thumb"), 0.8, true);
 
   private final String title;
   private final double weight;

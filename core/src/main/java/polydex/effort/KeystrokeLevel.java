@@ -1,5 +1,7 @@
 package polydex.effort;
 
+import static polydex.language.CoreWords.worded;
+
 import polydex.keys.Gesture;
 
 /**
@@ -85,8 +87,7 @@ public record KeystrokeLevel(double key) {
       case 'D' -> 2 * BUTTON + pointing;
       default ->
           throw new IllegalArgumentException(
-              "There is no operator \u201c%s\u201d; there are K P B H M W D."
-                  .formatted(Character.toString(letter)));
+              worded("effort.there-is-no-operator-there-are", Character.toString(letter)));
     };
   }
 }

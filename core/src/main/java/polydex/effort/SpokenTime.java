@@ -1,13 +1,14 @@
 package polydex.effort;
 
-import java.util.Locale;
+import static polydex.language.CoreWords.worded;
+import static polydex.language.Language.decimals;
 
 /** Times as people say them: "6 min", "3.5 h", "120 h". */
 public final class SpokenTime {
   private static final int MINUTES_AN_HOUR = 60;
   private static final int WITH_TENTHS_BELOW = 10;
 
-  private static final String HARDLY_ANY = "under 1 min";
+  private static final String HARDLY_ANY = worded("effort.under-1-min");
 
   private SpokenTime() {}
 
@@ -32,7 +33,7 @@ public final class SpokenTime {
     }
     double tenths = Math.round(hours * 10) / 10.0;
     return tenths < WITH_TENTHS_BELOW
-        ? String.format(Locale.ROOT, "%.1f h", tenths)
-        : String.format(Locale.ROOT, "%,d h", Math.round(hours));
+        ? decimals(1, tenths) + " h"
+        : decimals(0, hours) + " h";
   }
 }

@@ -1,5 +1,7 @@
 package polydex.fit;
 
+import static polydex.language.CoreWords.worded;
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -111,7 +113,7 @@ public record ChangeSheet(Computer computer, List<Part> parts) {
       List<Part> parts = new ArrayList<>();
       for (OwnBinding o : own) {
         if (o.computer().equals(computer) && o.state() == OwnBinding.State.TO_BE_REMOVED) {
-          parts.add(part(o, "Remove", templates.remove(), own));
+          parts.add(part(o, worded("any.remove"), templates.remove(), own));
         }
       }
       for (RemapDraft d : bench.fitting().drafts().values()) {
@@ -127,7 +129,7 @@ public record ChangeSheet(Computer computer, List<Part> parts) {
                   && o.target().filter(t -> t.kind() != OwnTarget.MENU_ENTRY).isPresent();
           steps.addAll(launcher ? templates.launcher() : List.of());
           steps.addAll(templates.bind());
-          parts.add(part(o, "Bind", steps, own));
+          parts.add(part(o, worded("fit.bind"), steps, own));
         }
       }
       return parts;
@@ -147,7 +149,7 @@ public record ChangeSheet(Computer computer, List<Part> parts) {
               .flatMap(Target::application)
               .flatMap(catalog::environment)
               .map(Environment::title)
-              .orElse("all applications"));
+              .orElse(worded("fit.all-applications")));
       return new Part(
           o.id(),
           "%s \u201c%s\u201d".formatted(verb, title),
@@ -162,17 +164,20 @@ public record ChangeSheet(Computer computer, List<Part> parts) {
           Map.of("title", d.remap().title(), "rule", rule, "effect", d.takes().word());
       steps.addAll(
           d.window()
-              ? List.of(
-                  "Open the settings of the window that holds the other computer.", "Set {rule}.")
+              ? List.of(worded("fit.open-the-settings-of-the-window"), worded("any.set-rule"))
               : templates.remap());
       return new Part(
-          d.id(), "Remap: " + d.remap().title(), Optional.empty(), lines(d.id(), steps, words));
+          d.id(),
+          worded("fit.remap", d.remap().title()),
+          Optional.empty(),
+          lines(d.id(), steps, words));
     }
 
     private static java.util.stream.Stream<String> rules(RemapDraft d) {
       return java.util.stream.Stream.concat(
           d.remap().keyRules().stream().map(RemapWords::of),
-          d.remap().strokeRules().stream().map((StrokeRule r) -> r.from() + " as " + r.to()));
+          d.remap().strokeRules().stream()
+              .map((StrokeRule r) -> worded("conflict.as", r.from(), r.to())));
     }
 
     private List<Line> lines(String id, List<String> steps, Map<String, String> words) {

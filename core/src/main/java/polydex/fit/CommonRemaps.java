@@ -1,5 +1,7 @@
 package polydex.fit;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -29,10 +31,10 @@ public final class CommonRemaps {
   /** All of them. */
   public static List<Remap> all() {
     List<Remap> all = new ArrayList<>();
-    all.add(keys("Caps Lock as Ctrl", rule(key(Key.CapsLock), either(Modifier.CTRL))));
+    all.add(keys(worded("fit.caps-lock-as-ctrl"), rule(key(Key.CapsLock), either(Modifier.CTRL))));
     all.add(
         keys(
-            "Caps Lock as Esc when tapped, Ctrl when held",
+            worded("fit.caps-lock-as-esc-when-tapped"),
             new KeyRule(
                 key(Key.CapsLock),
                 Optional.of(either(Modifier.CTRL)),
@@ -44,10 +46,10 @@ public final class CommonRemaps {
     }
     all.add(
         keys(
-            "Left Ctrl and left Alt swapped",
+            worded("fit.left-ctrl-and-left-alt-swapped"),
             rule(left(Modifier.CTRL), left(Modifier.ALT)),
             rule(left(Modifier.ALT), left(Modifier.CTRL))));
-    all.add(keys("Find key as Caps Lock", rule(key(Key.Find), key(Key.CapsLock))));
+    all.add(keys(worded("fit.find-key-as-caps-lock"), rule(key(Key.Find), key(Key.CapsLock))));
     all.add(numberRow());
     return all;
   }
@@ -55,7 +57,7 @@ public final class CommonRemaps {
   /** Two modifiers in each other's place, on both sides. */
   public static Remap swapped(Modifier one, Modifier other) {
     return keys(
-        "%s and %s swapped".formatted(one.written(), other.written()),
+        worded("fit.and-swapped", one.written(), other.written()),
         rule(either(one), either(other)),
         rule(either(other), either(one)));
   }
@@ -71,7 +73,7 @@ public final class CommonRemaps {
                         new StrokeRule(stroke(k, shift()), stroke(k, Modifiers.NONE)))
                         .stream())
             .toList();
-    return new Remap("Number row shifted", Optional.empty(), rules, List.of());
+    return new Remap(worded("fit.number-row-shifted"), Optional.empty(), rules, List.of());
   }
 
   private static Modifiers shift() {

@@ -1,5 +1,7 @@
 package polydex.fit;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -22,10 +24,10 @@ public record Compared(Standing standing, Optional<Found> found, Optional<OwnBin
 
   /** How it stands with a binding. */
   public enum Standing {
-    APPLIED("as planned"),
-    DIFFERENT("on other keys"),
-    MISSING("missing"),
-    UNKNOWN("not in the plan");
+    APPLIED(worded("fit.as-planned")),
+    DIFFERENT(worded("fit.on-other-keys")),
+    MISSING(worded("fit.missing")),
+    UNKNOWN(worded("fit.not-in-the-plan"));
 
     private final String word;
 

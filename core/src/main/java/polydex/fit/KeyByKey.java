@@ -1,5 +1,7 @@
 package polydex.fit;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumMap;
@@ -47,20 +49,18 @@ public record KeyByKey(Map<Key, Optional<Key>> keys) {
   /** Why a remap can't be said so; none where it can. */
   public static Optional<String> hindrance(Remap remap) {
     if (!remap.strokeRules().isEmpty()) {
-      return Optional.of("It has rules for whole strokes, and this form knows single keys only.");
+      return Optional.of(worded("fit.it-has-rules-for-whole-strokes"));
     }
     if (remap.onlyIn().isPresent()) {
-      return Optional.of("It is for one application, and this form holds for all.");
+      return Optional.of(worded("fit.it-is-for-one-application-and"));
     }
     for (KeyRule rule : remap.keyRules()) {
       if (rule.tapped().isPresent()) {
-        return Optional.of(
-            "%s is two things, tapped and held, and this form lets a key be one."
-                .formatted(RemapWords.of(rule.from())));
+        return Optional.of(worded("fit.is-two-things-tapped-and-held", RemapWords.of(rule.from())));
       }
       for (Part part : rule.to().map(to -> List.of(rule.from(), to)).orElse(List.of(rule.from()))) {
         if (part instanceof ModifierPart m && !PLACES.containsKey(m.modifier())) {
-          return Optional.of("No key has %s in this form.".formatted(RemapWords.of(part)));
+          return Optional.of(worded("fit.no-key-has-in-this-form", RemapWords.of(part)));
         }
       }
     }

@@ -1,5 +1,7 @@
 package polydex.fit;
 
+import static polydex.language.CoreWords.worded;
+
 import java.time.LocalDate;
 import java.util.Optional;
 import polydex.catalog.ActionId;
@@ -32,13 +34,13 @@ public record OwnBinding(
   /** How far a binding of one's own has come. */
   public enum State {
     /** Thought out, and not on the computer yet. */
-    PLANNED("planned"),
+    PLANNED(worded("fit.planned")),
     /** On the computer, as the user says. */
-    APPLIED("applied"),
+    APPLIED(worded("fit.applied")),
     /** Pressed, and it did it. */
-    VERIFIED("verified"),
+    VERIFIED(worded("fit.verified")),
     /** Still there, to be taken away. */
-    TO_BE_REMOVED("to be removed");
+    TO_BE_REMOVED(worded("fit.to-be-removed"));
 
     private final String word;
 

@@ -1,5 +1,7 @@
 package polydex.fit;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -57,7 +59,7 @@ public record OwnRules(
     if (machine.isEmpty() || platform.isEmpty()) {
       return new OwnRules(
           wanted.computer().platform().value(),
-          List.of("The computer stands in no setup, so that its rules are not known."),
+          List.of(worded("fit.the-computer-stands-in-no-setup")),
           List.of(),
           wanted.gesture());
     }
@@ -69,12 +71,12 @@ public record OwnRules(
     Gesture gesture = rules.map(r -> adding(wanted.gesture(), r)).orElse(wanted.gesture());
     if (!gesture.equals(wanted.gesture())) {
       remarks.add(
-          "%s adds %s by itself, so that %s becomes %s."
-              .formatted(
-                  title,
-                  Modifiers.of(rules.orElseThrow().added().toArray(new Modifier[0])),
-                  wanted.gesture(),
-                  gesture));
+          worded(
+              "fit.adds-by-itself-so-that-becomes",
+              title,
+              Modifiers.of(rules.orElseThrow().added().toArray(new Modifier[0])),
+              wanted.gesture(),
+              gesture));
     }
     int so =
         1
@@ -92,7 +94,7 @@ public record OwnRules(
     wanted.target().ifPresent(t -> target(t, catalog, title, rules, broken));
     if (rules.filter(OwnBindingRules::needsLauncher).isPresent()
         && wanted.target().filter(t -> t.kind() != OwnTarget.MENU_ENTRY).isPresent()) {
-      remarks.add("%s wants a launcher file first.".formatted(title));
+      remarks.add(worded("fit.wants-a-launcher-file-first", title));
     }
     return new OwnRules(title, broken, remarks, gesture);
   }
@@ -101,12 +103,13 @@ public record OwnRules(
     return switch (fault) {
       case COVERS, SLIGHT -> fault.sentence();
       case TOO_FEW_FOR_PLATFORM ->
-          "%s asks for at least %d modifiers."
-              .formatted(title, rules.map(OwnBindingRules::leastModifiers).orElse(0));
+          worded(
+              "fit.asks-for-at-least-modifiers",
+              title,
+              rules.map(OwnBindingRules::leastModifiers).orElse(0));
       case TOO_MANY_GESTURES -> {
         int most = rules.map(OwnBindingRules::mostGestures).orElse(0);
-        yield "%s lets an action have %s of one\u2019s own."
-            .formatted(title, most == 1 ? "one gesture" : most + " gestures");
+        yield worded("fit.lets-an-action-have-of-ones", title, worded("fit.gestures", most));
       }
     };
   }
@@ -121,19 +124,19 @@ public record OwnRules(
         .filter(r -> !r.targets().isEmpty() && !r.targets().contains(target.kind()))
         .isPresent()) {
       broken.add(
-          "%s can\u2019t bind a %s; it can bind: %s."
-              .formatted(
-                  title,
-                  Target.word(target.kind()),
-                  rules.orElseThrow().targets().stream()
-                      .sorted()
-                      .map(Target::word)
-                      .collect(Collectors.joining(", "))));
+          worded(
+              "fit.cant-bind-a-it-can-bind",
+              title,
+              Target.word(target.kind()),
+              rules.orElseThrow().targets().stream()
+                  .sorted()
+                  .map(Target::word)
+                  .collect(Collectors.joining(", "))));
     }
     if (target.kind() == OwnTarget.MENU_ENTRY) {
       menuEntry(target, catalog).ifPresent(broken::add);
     } else if (target.what().isEmpty()) {
-      broken.add("It is not said which %s.".formatted(Target.word(target.kind())));
+      broken.add(worded("fit.it-is-not-said-which", Target.word(target.kind())));
     }
   }
 
@@ -141,13 +144,13 @@ public record OwnRules(
   private static Optional<String> menuEntry(Target target, Catalog catalog) {
     if (target.application().isEmpty()) {
       return target.what().isEmpty()
-          ? Optional.of("A menu entry is found by its exact title.")
+          ? Optional.of(worded("fit.a-menu-entry-is-found-by"))
           : Optional.empty();
     }
     EnvironmentId id = target.application().get();
     Optional<Environment> application = catalog.environment(id);
     if (application.isEmpty()) {
-      return Optional.of("There is no application \u201c%s\u201d.".formatted(id));
+      return Optional.of(worded("any.there-is-no-application", id));
     }
     List<String> known = new ArrayList<>();
     paths(application.get().menus(), "", known);
@@ -158,11 +161,10 @@ public record OwnRules(
         known.stream()
             .filter(p -> p.toLowerCase(Locale.ROOT).equals(target.what().toLowerCase(Locale.ROOT)))
             .findFirst()
-            .map(p -> " It is written \u201c%s\u201d.".formatted(p))
+            .map(p -> worded("fit.it-is-written", p))
             .orElse("");
     return Optional.of(
-        "%s has no menu entry \u201c%s\u201d.%s"
-            .formatted(application.get().title(), target.what(), near));
+        worded("fit.has-no-menu-entry", application.get().title(), target.what(), near));
   }
 
   private static void paths(List<MenuItem> items, String before, List<String> into) {

@@ -1,5 +1,7 @@
 package polydex.fit;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -24,9 +26,9 @@ public record RemapDraft(
 
   /** When a remap takes effect once it is made. */
   public enum Effect {
-    NOW("at once"),
-    SIGN_IN("after signing in again"),
-    RESTART("after a restart");
+    NOW(worded("fit.at-once")),
+    SIGN_IN(worded("fit.after-signing-in-again")),
+    RESTART(worded("fit.after-a-restart"));
 
     private final String word;
 
@@ -47,7 +49,7 @@ public record RemapDraft(
    */
   public RemapDraft {
     if (window && !remap.strokeRules().isEmpty()) {
-      throw new IllegalArgumentException("A window translates keys, not strokes");
+      throw new IllegalArgumentException(worded("fit.a-window-translates-keys-not-strokes"));
     }
   }
 

@@ -1,5 +1,7 @@
 package polydex.fit;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -206,8 +208,8 @@ public final class RemapJudge {
   private static String said(Outcome outcome, Catalog catalog) {
     return switch (outcome) {
       case Acted a -> "\u201c%s\u201d".formatted(catalog.title(a.action()));
-      case Typed t -> "the character \u201c%s\u201d".formatted(t.text());
-      case Nothing _ -> "nothing";
+      case Typed t -> worded("fit.the-character", t.text());
+      case Nothing _ -> worded("any.nothing");
     };
   }
 }

@@ -1,5 +1,7 @@
 package polydex.fit;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -53,11 +55,11 @@ public final class RemapSearch {
   /** What the user wants of it. */
   public enum Aim {
     /** The primary modifier lies beside the space bar. */
-    THUMB("The primary modifier under the thumb"),
+    THUMB(worded("fit.the-primary-modifier-under-the-thumb")),
     /** The most used actions take the same keys on both computers. */
-    SAME_KEYS("The same keys for what I use most on both"),
+    SAME_KEYS(worded("fit.the-same-keys-for-what-i")),
     /** What is used takes the least effort. */
-    LEAST_EFFORT("Least effort for what I do");
+    LEAST_EFFORT(worded("fit.least-effort-for-what-i-do"));
 
     private final String title;
 
@@ -106,7 +108,7 @@ public final class RemapSearch {
    */
   public RemapSearch(RemapJudge judge, List<Computer> computers, Collection<ActionId> mostUsed) {
     if (computers.isEmpty() || computers.size() > 2) {
-      throw new IllegalArgumentException("One or two computers");
+      throw new IllegalArgumentException(worded("fit.one-or-two-computers"));
     }
     this.judge = judge;
     this.computers = List.copyOf(computers);

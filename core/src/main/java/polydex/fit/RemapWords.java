@@ -1,5 +1,7 @@
 package polydex.fit;
 
+import static polydex.language.CoreWords.worded;
+
 import polydex.route.Remap.KeyPart;
 import polydex.route.Remap.KeyRule;
 import polydex.route.Remap.ModifierPart;
@@ -11,13 +13,17 @@ public final class RemapWords {
 
   /** A rule for a key. */
   public static String of(KeyRule rule) {
-    String to = rule.to().map(RemapWords::of).orElse("nothing");
+    String to = rule.to().map(RemapWords::of).orElse(worded("any.nothing"));
     return rule.tapped()
         .map(
             t ->
-                "%s as %s while held, and as %s when tapped within %d ms"
-                    .formatted(of(rule.from()), to, of(t.to()), t.withinMillis()))
-        .orElse(of(rule.from()) + " as " + to);
+                worded(
+                    "fit.as-while-held-and-as-when",
+                    of(rule.from()),
+                    to,
+                    of(t.to()),
+                    t.withinMillis()))
+        .orElse(worded("conflict.as", of(rule.from()), to));
   }
 
   /** A key or modifier. */
@@ -26,8 +32,8 @@ public final class RemapWords {
       case ModifierPart m ->
           switch (m.side()) {
             case EITHER -> m.modifier().written();
-            case LEFT -> "left " + m.modifier().written();
-            case RIGHT -> "right " + m.modifier().written();
+            case LEFT -> worded("any.left", m.modifier().written());
+            case RIGHT -> worded("any.right", m.modifier().written());
           };
       case KeyPart k ->
           k.key()

@@ -1,5 +1,7 @@
 package polydex.fit;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.Optional;
 import polydex.catalog.Environment.OwnTarget;
 import polydex.catalog.EnvironmentId;
@@ -28,8 +30,7 @@ public record Target(OwnTarget kind, String what, Optional<EnvironmentId> applic
   public Target {
     what = Visible.of(what.strip());
     if (what.length() > LONGEST) {
-      throw new IllegalArgumentException(
-          "What is bound is at most %d characters long".formatted(LONGEST));
+      throw new IllegalArgumentException(worded("fit.what-is-bound-is-at-most", LONGEST));
     }
   }
 
@@ -42,19 +43,17 @@ public record Target(OwnTarget kind, String what, Optional<EnvironmentId> applic
   public static String word(OwnTarget kind) {
     return switch (kind) {
       case APPLICATION -> "application";
-      case FOLDER -> "folder";
-      case DOCUMENT -> "document";
-      case ADDRESS -> "web address";
-      case COMMAND -> "command";
-      case MENU_ENTRY -> "menu entry";
-      case TEXT -> "text";
+      case FOLDER -> worded("fit.folder");
+      case DOCUMENT -> worded("fit.document");
+      case ADDRESS -> worded("fit.web-address");
+      case COMMAND -> worded("fit.command");
+      case MENU_ENTRY -> worded("any.menu-entry");
+      case TEXT -> worded("fit.text");
     };
   }
 
   /** What is bound, in words: the folder "cues". */
   public String said() {
-    return what.isEmpty()
-        ? "the " + word(kind)
-        : "the %s \u201c%s\u201d".formatted(word(kind), what);
+    return what.isEmpty() ? worded("fit.the", word(kind)) : worded("fit.the-2", word(kind), what);
   }
 }

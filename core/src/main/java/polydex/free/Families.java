@@ -1,5 +1,7 @@
 package polydex.free;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -38,7 +40,7 @@ public final class Families {
                   .flatMap(Action::opposite)
                   .filter(actions::contains)
                   .map(o -> pair(action, o))
-                  .orElse("only " + action)
+                  .orElse(worded("free.only", action))
               : name;
       byName.computeIfAbsent(family, _ -> new ArrayList<>()).add(action);
     }
@@ -47,6 +49,6 @@ public final class Families {
 
   private static String pair(ActionId one, ActionId other) {
     boolean ordered = one.value().compareTo(other.value()) < 0;
-    return "pair " + (ordered ? one : other) + " " + (ordered ? other : one);
+    return worded("free.pair", (ordered ? one : other), (ordered ? other : one));
   }
 }

@@ -1,5 +1,7 @@
 package polydex.free;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -224,8 +226,7 @@ public final class FreeGestures {
         .findFirst()
         .map(
             k ->
-                new Verdict.Untypable(
-                    "The board \u201c%s\u201d has no key %s.".formatted(board.title(), k.name())));
+                new Verdict.Untypable(worded("any.the-board-has-no-key", board.title(), k.name())));
   }
 
   private static boolean works(TracedBinding t, Tracer there) {
@@ -267,7 +268,7 @@ public final class FreeGestures {
       }
     }
     Layer last = trace.passages().getLast().layer();
-    return new Verdict.Astray(last, "It does not come to the desktop that would have it.");
+    return new Verdict.Astray(last, worded("free.it-does-not-come-to-the"));
   }
 
   private boolean isHome(Layer layer, SetupTraces traces) {

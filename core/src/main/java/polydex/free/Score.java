@@ -1,5 +1,8 @@
 package polydex.free;
 
+import static polydex.language.CoreWords.worded;
+import static polydex.language.Language.decimals;
+
 import java.util.List;
 import java.util.Optional;
 import polydex.catalog.ActionId;
@@ -56,7 +59,8 @@ public record Score(
     public Weights {
       for (double w : new double[] {initial, same, partner, near}) {
         if (!(w >= 0 && w <= MOST)) {
-          throw new IllegalArgumentException("A weight is a number from 0 to %.0f".formatted(MOST));
+          throw new IllegalArgumentException(
+              worded("free.a-weight-is-a-number-from", decimals(0, MOST)));
         }
       }
     }

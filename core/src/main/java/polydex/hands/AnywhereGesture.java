@@ -1,5 +1,7 @@
 package polydex.hands;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -45,14 +47,15 @@ public final class AnywhereGesture {
    */
   public static Optional<String> problem(World world, Setup setup, Gesture gesture) {
     if (gesture.usesPointer() || gesture.isFamily()) {
-      return Optional.of("A recorder hears one gesture of keys here.");
+      return Optional.of(worded("hands.a-recorder-hears-one-gesture-of"));
     }
     Machine machine = setup.machines().getFirst();
     if (Presses.of(gesture, world.layouts().get(machine.layout()))
         instanceof Presses.Untypable(String reason)) {
-      return Optional.of("%s can't be pressed here. %s".formatted(gesture, reason));
+      return Optional.of(worded("hands.cant-be-pressed-here", gesture, reason));
     }
-    Optional<String> found = taken(world, on(setup, new Machine.Bare()), gesture, "the desktop");
+    Optional<String> found =
+        taken(world, on(setup, new Machine.Bare()), gesture, worded("any.the-desktop"));
     for (Environment e : world.catalog().environments()) {
       if (found.isEmpty() && runs(e, machine)) {
         found = taken(world, setup, e, gesture);
@@ -93,11 +96,14 @@ public final class AnywhereGesture {
     for (Trace.Outcome outcome : Tracer.of(setup, world).results(gesture)) {
       if (outcome instanceof Trace.Acted a && !a.action().equals(OwnKey.PAUSE.action())) {
         return Optional.of(
-            "%s is in use with %s in front: \u201c%s\u201d."
-                .formatted(gesture, where, world.catalog().title(a.action())));
+            worded(
+                "hands.is-in-use-with-in-front",
+                gesture,
+                where,
+                world.catalog().title(a.action())));
       }
       if (outcome instanceof Trace.Typed(String text)) {
-        return Optional.of("%s types \u201c%s\u201d.".formatted(gesture, text));
+        return Optional.of(worded("hands.types", gesture, text));
       }
     }
     return Optional.empty();

@@ -1,5 +1,7 @@
 package polydex.hands;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.List;
 
 /**
@@ -64,15 +66,16 @@ public record Seen(
   /** Where it is in its window, in words. */
   String place() {
     if (Double.isNaN(across) || Double.isNaN(down)) {
-      return "somewhere in a window";
+      return worded("hands.somewhere-in-a-window");
     }
-    String row = down < EDGE ? "upper" : down > 1 - EDGE ? "lower" : "";
-    String column = across < EDGE ? "left" : across > 1 - EDGE ? "right" : "";
+    String row = down < EDGE ? worded("hands.upper") : down > 1 - EDGE ? worded("hands.lower") : "";
+    String column =
+        across < EDGE ? worded("hands.left") : across > 1 - EDGE ? worded("hands.right") : "";
     if (row.isEmpty() || column.isEmpty()) {
       return row.isEmpty() && column.isEmpty()
-          ? "the middle of the window"
-          : "the %s edge of the window".formatted(row + column);
+          ? worded("hands.the-middle-of-the-window")
+          : worded("hands.the-edge-of-the-window", row + column);
     }
-    return "the %s %s corner of the window".formatted(row, column);
+    return worded("hands.the-corner-of-the-window", row, column);
   }
 }

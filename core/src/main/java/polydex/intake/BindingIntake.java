@@ -1,5 +1,7 @@
 package polydex.intake;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
@@ -111,11 +113,11 @@ public final class BindingIntake {
 
   private void add(RequestedRow said) {
     if (said.own() && own.isEmpty()) {
-      refuse(said, "There is no setup yet, and so no computer on which it could be bound.");
+      refuse(said, worded("intake.there-is-no-setup-yet-and"));
     } else if (said.environment().isBlank() && !said.own()) {
-      refuse(said, "No platform or application is named.");
+      refuse(said, worded("intake.no-platform-or-application-is-named"));
     } else if (said.action().isBlank()) {
-      refuse(said, "No action is named.");
+      refuse(said, worded("intake.no-action-is-named"));
     } else if (said.gesture().isBlank()) {
       tally.without(said);
     } else {
@@ -181,11 +183,11 @@ public final class BindingIntake {
 
   private static Optional<String> problem(String name) {
     if (name.length() > LONGEST_NAME) {
-      return Optional.of("A name is longer than " + LONGEST_NAME + " characters.");
+      return Optional.of(worded("any.a-name-is-longer-than-characters", LONGEST_NAME));
     }
     for (int i = 0; i < name.length(); i++) {
       if (Character.isISOControl(name.charAt(i))) {
-        return Optional.of("A name has control characters in it.");
+        return Optional.of(worded("intake.a-name-has-control-characters-in"));
       }
     }
     return Optional.empty();
@@ -412,8 +414,8 @@ public final class BindingIntake {
 
   private static String title(int taken, int changed, int dropped) {
     if (changed == 0 && dropped == 0) {
-      return taken == 1 ? "Bring in 1 binding" : "Bring in %,d bindings".formatted(taken);
+      return worded("intake.bring-in-bindings", taken);
     }
-    return "Bring in %,d new, %,d changed, %,d gone".formatted(taken, changed, dropped);
+    return worded("intake.bring-in-new-changed-gone", taken, changed, dropped);
   }
 }

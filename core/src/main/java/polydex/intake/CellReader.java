@@ -1,5 +1,7 @@
 package polydex.intake;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.LinkedHashSet;
@@ -68,7 +70,7 @@ final class CellReader {
 
   Result read(String text) {
     if (text.length() > LONGEST) {
-      return new Unreadable("A cell of gestures has at most 2000 characters.");
+      return new Unreadable(worded("intake.a-cell-of-gestures-has-at"));
     }
     if (dialect.isNothing(text)) {
       return new Nothing();
@@ -100,7 +102,9 @@ final class CellReader {
   private static Result made(Cell cell) {
     if (cell.alternatives.isEmpty()) {
       return new Unreadable(
-          cell.refusal.map(Throwable::getMessage).orElse("No gesture is written here."));
+          cell.refusal
+              .map(Throwable::getMessage)
+              .orElse(worded("intake.no-gesture-is-written-here")));
     }
     if (!cell.unread.isEmpty()) {
       if (cell.alternatives.stream().noneMatch(a -> Dialect.isFull(a.gesture()))) {
@@ -150,7 +154,7 @@ final class CellReader {
     if (sequence) {
       List<Step> steps = each.stream().flatMap(g -> g.orElseThrow().steps().stream()).toList();
       return steps.size() > Gesture.MOST_STEPS
-          ? new Unreadable("A gesture has at most " + Gesture.MOST_STEPS + " steps.")
+          ? new Unreadable(worded("intake.a-gesture-has-at-most-steps", Gesture.MOST_STEPS))
           : withRule(new Read(GestureCell.of(new Gesture(steps))), CellRule.ARRAY);
     }
     Cell cell = new Cell();
@@ -178,8 +182,7 @@ final class CellReader {
             || (!digit && dialect.is(ReadingChoice.SINGLES, "letters"));
     if (bare && !tap && !known) {
       return new Unclear(
-          ReadingChoice.SINGLES,
-          "“%s” by itself is a key in some lists only.".formatted(text.strip()));
+          ReadingChoice.SINGLES, worded("intake.by-itself-is-a-key-in", text.strip()));
     }
     Read read = new Read(GestureCell.of(whole));
     return whole.isFamily() && !text.contains("{") ? withRule(read, CellRule.RANGE) : read;
@@ -387,8 +390,11 @@ final class CellReader {
     }
     throw new Asked(
         ReadingChoice.COMMAS,
-        "“%s” may be %s and then %s, or either of them."
-            .formatted(text.strip(), parts.getFirst().strip(), parts.getLast().strip()));
+        worded(
+            "intake.may-be-and-then-or-either",
+            text.strip(),
+            parts.getFirst().strip(),
+            parts.getLast().strip()));
   }
 
   private static boolean isRange(List<String> parts) {

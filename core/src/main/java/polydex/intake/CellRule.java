@@ -1,29 +1,31 @@
 package polydex.intake;
 
+import static polydex.language.CoreWords.worded;
+
 /**
  * A rule by which a cell was read as more than one plain gesture; each is shown with an example.
  */
 public enum CellRule {
   /** {@code Ctrl/Cmd+S}. */
-  SYSTEMS("with several systems side by side"),
+  SYSTEMS(worded("intake.with-several-systems-side-by-side")),
   /** {@code Ctrl+K, Ctrl+S} as one after the other. */
-  SEQUENCE("with one stroke after the other between commas"),
+  SEQUENCE(worded("intake.with-one-stroke-after-the-other")),
   /** {@code F5, Ctrl+R} as either. */
-  EITHER("with commas between gestures that do the same"),
+  EITHER(worded("intake.with-commas-between-gestures-that-do")),
   /** {@code Ctrl+Up/Down}. */
-  SHARED("with modifiers that hold for what is behind the slash, too"),
+  SHARED(worded("intake.with-modifiers-that-hold-for-what")),
   /** {@code Ctrl+1 to Ctrl+8}. */
-  RANGE("with a range of keys"),
+  RANGE(worded("intake.with-a-range-of-keys")),
   /** {@code Ctrl+S (in lists)}. */
-  NOTE("with a note in brackets"),
+  NOTE(worded("intake.with-a-note-in-brackets")),
   /** {@code Ctrl+S*}. */
-  FOOTNOTE("with the mark of a footnote, which goes"),
+  FOOTNOTE(worded("intake.with-the-mark-of-a-footnote")),
   /** {@code Ctrl+C or the menu}. */
-  PARTLY("with a part that can't be read; the others are taken"),
+  PARTLY(worded("intake.with-a-part-that-cant-be")),
   /** {@code ["Ctrl", "S"]} or {@code ["G", "I"]}. */
-  ARRAY("with several texts in one array"),
+  ARRAY(worded("intake.with-several-texts-in-one-array")),
   /** {@code none}. */
-  NOTHING("without a gesture, in so many words");
+  NOTHING(worded("intake.without-a-gesture-in-so-many"));
 
   private final String words;
 

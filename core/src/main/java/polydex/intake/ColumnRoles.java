@@ -1,5 +1,7 @@
 package polydex.intake;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -107,7 +109,7 @@ public record ColumnRoles(Map<Role, Integer> roles, List<GestureColumn> gestures
       String[] sides = pair.split("=", 2);
       if (sides.length < 2) {
         throw new IllegalArgumentException(
-            "Say what each column is as in action=2, gesture=Keys, not “" + pair.strip() + "”.");
+            worded("intake.say-what-each-column-is-as", pair.strip()));
       }
       Role role = role(sides[0].strip());
       if (role != Role.GESTURE) {
@@ -128,7 +130,7 @@ public record ColumnRoles(Map<Role, Integer> roles, List<GestureColumn> gestures
       }
     }
     throw new IllegalArgumentException(
-        "A column is platform, application, context, action, gesture or note, not “" + name + "”.");
+        worded("intake.a-column-is-platform-application-context", name));
   }
 
   private static int column(String name, List<String> header) {
@@ -141,7 +143,7 @@ public record ColumnRoles(Map<Role, Integer> roles, List<GestureColumn> gestures
       return Integer.parseInt(name) - 1;
     }
     throw new IllegalArgumentException(
-        "There is no column “%s”. There are: %s.".formatted(name, String.join(", ", header)));
+        worded("intake.there-is-no-column-there-are", name, String.join(", ", header)));
   }
 
   /** What stands for a header where its roles are remembered; empty where nothing is named. */
@@ -172,13 +174,13 @@ public record ColumnRoles(Map<Role, Integer> roles, List<GestureColumn> gestures
             || gestures.stream().anyMatch(g -> !g.environment().isEmpty())
             || environmentIsSaid;
     if (!where) {
-      missing.add("“platform” or “application”");
+      missing.add(worded("intake.platform-or-application"));
     }
     if (!roles.containsKey(Role.ACTION)) {
-      missing.add("“action”");
+      missing.add(worded("intake.action"));
     }
     if (gestures.isEmpty()) {
-      missing.add("“gesture”");
+      missing.add(worded("intake.gesture"));
     }
     return missing;
   }

@@ -1,5 +1,7 @@
 package polydex.intake;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
@@ -104,12 +106,12 @@ public record GestureCell(
   public static GestureCell read(String cell, GestureReader reader) {
     return switch (new CellReader(reader, Dialect.PLAIN).read(cell)) {
       case Read(GestureCell read) -> read;
-      case Nothing _ -> throw new GestureSyntaxException(cell, 1, "a gesture");
+      case Nothing _ -> throw new GestureSyntaxException(cell, 1, worded("any.a-gesture"));
       case Unclear(ReadingChoice _, String why) ->
-          throw new GestureSyntaxException(cell, 1, "one meaning: " + why);
+          throw new GestureSyntaxException(cell, 1, worded("intake.one-meaning", why));
       case Unreadable _ -> {
         reader.read(cell); // says what is wrong with it, and where
-        throw new GestureSyntaxException(cell, 1, "a gesture");
+        throw new GestureSyntaxException(cell, 1, worded("any.a-gesture"));
       }
     };
   }

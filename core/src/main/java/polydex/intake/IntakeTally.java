@@ -1,5 +1,7 @@
 package polydex.intake;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -51,7 +53,7 @@ final class IntakeTally {
 
   void nothing(RequestedRow row) {
     without(row);
-    count(CellRule.NOTHING, row.gesture(), "no gesture");
+    count(CellRule.NOTHING, row.gesture(), worded("intake.no-gesture"));
   }
 
   void ask(RequestedRow row, ReadingChoice choice, String why) {

@@ -1,5 +1,7 @@
 package polydex.intake;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
@@ -7,11 +9,11 @@ import java.util.Optional;
 /** What a list of bindings is about. */
 public enum ListSubject {
   /** What the desktop of a computer does, whatever program has the focus. */
-  DESKTOP("the desktop"),
+  DESKTOP(worded("any.the-desktop")),
   /** What one program does. */
-  APPLICATION("an application"),
+  APPLICATION(worded("intake.an-application")),
   /** What the user bound, on the computer of the current setup. */
-  OWN("your own bindings");
+  OWN(worded("intake.your-own-bindings"));
 
   private final String title;
 

@@ -1,5 +1,7 @@
 package polydex.intake;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -93,6 +95,6 @@ public final class NewSetups {
   }
 
   private static String title(Environment made) {
-    return "To try " + made.title();
+    return worded("intake.to-try", made.title());
   }
 }

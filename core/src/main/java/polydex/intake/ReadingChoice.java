@@ -1,5 +1,7 @@
 package polydex.intake;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -11,17 +13,17 @@ import java.util.Optional;
  */
 public enum ReadingChoice {
   /** {@code Ctrl+K, Ctrl+S}. */
-  COMMAS("What stands between commas", List.of("sequence", "either")),
+  COMMAS(worded("intake.what-stands-between-commas"), List.of("sequence", "either")),
   /** {@code ["Ctrl+K", "Ctrl+S"]}. */
-  ARRAYS("What stands in one array", List.of("either", "sequence")),
+  ARRAYS(worded("intake.what-stands-in-one-array"), List.of("either", "sequence")),
   /** {@code Ctrl+Enter/F5}. */
-  SLASHES("Modifiers before a slash", List.of("shared", "apart")),
+  SLASHES(worded("intake.modifiers-before-a-slash"), List.of("shared", "apart")),
   /** {@code G} beside {@code g}. */
-  LETTERS("The case of letters", List.of("ignored", "shift")),
+  LETTERS(worded("intake.the-case-of-letters"), List.of("ignored", "shift")),
   /** {@code -}. */
-  DASHES("A dash by itself", List.of("nothing", "key")),
+  DASHES(worded("intake.a-dash-by-itself"), List.of("nothing", "key")),
   /** {@code 2}. */
-  SINGLES("A character by itself", List.of("key", "letters", "nothing"));
+  SINGLES(worded("intake.a-character-by-itself"), List.of("key", "letters", "nothing"));
 
   private final String title;
   private final List<String> options;
@@ -45,17 +47,26 @@ public enum ReadingChoice {
   public String does(String option) {
     return switch (this) {
       case COMMAS, ARRAYS ->
-          option.equals("sequence") ? "reads one after the other" : "reads either of them";
+          option.equals("sequence")
+              ? worded("intake.reads-one-after-the-other")
+              : worded("intake.reads-either-of-them");
       case SLASHES ->
-          option.equals("shared") ? "holds them for both" : "holds them for the first only";
+          option.equals("shared")
+              ? worded("intake.holds-them-for-both")
+              : worded("intake.holds-them-for-the-first-only");
       case LETTERS ->
-          option.equals("shift") ? "takes a capital for Shift" : "takes capitals for the plain key";
-      case DASHES -> option.equals("key") ? "takes it for a key" : "takes it for no gesture";
+          option.equals("shift")
+              ? worded("intake.takes-a-capital-for-shift")
+              : worded("intake.takes-capitals-for-the-plain-key");
+      case DASHES ->
+          option.equals("key")
+              ? worded("intake.takes-it-for-a-key")
+              : worded("intake.takes-it-for-no-gesture");
       case SINGLES ->
           switch (option) {
-            case "key" -> "takes it for a key";
-            case "letters" -> "takes letters for keys and digits for none";
-            default -> "takes it for no key";
+            case "key" -> worded("intake.takes-it-for-a-key");
+            case "letters" -> worded("intake.takes-letters-for-keys-and-digits");
+            default -> worded("intake.takes-it-for-no-key");
           };
     };
   }

@@ -1,5 +1,7 @@
 package polydex.intake;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -110,9 +112,7 @@ final class Slashes {
       return false;
     }
     throw new Asked(
-        ReadingChoice.SLASHES,
-        "The modifiers of “%s” may or may not hold for “%s”, too."
-            .formatted(text, parts.getLast()));
+        ReadingChoice.SLASHES, worded("intake.the-modifiers-of-may-or-may", text, parts.getLast()));
   }
 
   private static String lastKey(Gesture gesture) {

@@ -1,5 +1,7 @@
 package polydex.intake;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.concurrent.Callable;
 
 /**
@@ -14,7 +16,7 @@ public final class Steps {
     private static final long serialVersionUID = 1L;
 
     Stopped() {
-      super("Stopped. Nothing was taken.");
+      super(worded("intake.stopped-nothing-was-taken"));
     }
   }
 

@@ -1,5 +1,7 @@
 package polydex.intake;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
@@ -30,7 +32,7 @@ import polydex.workspace.Workspace;
  */
 public record SubjectGuess(ListSubject subject, String title, String why) {
   /** How a desktop is called that has no name yet. */
-  public static final String THIS_DESKTOP = "This computer's desktop";
+  public static final String THIS_DESKTOP = worded("intake.this-computers-desktop");
 
   /** The platform that a new file begins with, since there has to be one. */
   public static final EnvironmentId STAND_IN = new EnvironmentId("plain-desktop");
@@ -72,8 +74,7 @@ public record SubjectGuess(ListSubject subject, String title, String why) {
       return new SubjectGuess(
           ListSubject.DESKTOP,
           titleFor(workspace, ListSubject.DESKTOP, title),
-          "%,d of %,d actions are of windows, workspaces, the screen or starting programs."
-              .formatted(desktop, bound.size()));
+          worded("intake.of-actions-are-of-windows-workspaces", desktop, bound.size()));
     }
     return new SubjectGuess(ListSubject.APPLICATION, called(title), "");
   }
@@ -121,7 +122,7 @@ public record SubjectGuess(ListSubject subject, String title, String why) {
             .filter(e -> e.getValue().stream().anyMatch(b -> !b.startsWith(EarlierList.OWN)))
             .map(Map.Entry::getKey)
             .toList();
-    String why = "It went there before.";
+    String why = worded("intake.it-went-there-before");
     boolean own = source.bindings().values().stream().anyMatch(ids -> !ids.isEmpty());
     if (keymaps.isEmpty() && own) {
       return Optional.of(

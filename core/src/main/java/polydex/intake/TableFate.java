@@ -1,5 +1,7 @@
 package polydex.intake;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -34,7 +36,7 @@ public record TableFate(
         roles,
         missing.isEmpty(),
         named,
-        missing.isEmpty() ? "Columns: " + roles.written() + "." : lacks(missing));
+        missing.isEmpty() ? worded("intake.columns", roles.written()) : lacks(missing));
   }
 
   /**
@@ -53,13 +55,14 @@ public record TableFate(
     ListTable read = guess.headerIsData() ? table.withHeaderAsLine() : table;
     List<String> missing = guess.roles().missing(target);
     String how =
-        "Columns: "
-            + guess.roles().written()
-            + (guess.named() ? "." : ", by what they hold.")
-            + (guess.headerIsData() ? " The first line is data, no names." : "")
-            + guess.left().stream()
-                .map(c -> " Column %d has gestures, too, and is left.".formatted(c))
-                .collect(Collectors.joining());
+        worded(
+            "intake.columns-2",
+            guess.roles().written(),
+            (guess.named() ? "." : worded("intake.by-what-they-hold")),
+            (guess.headerIsData() ? worded("intake.the-first-line-is-data-no") : ""),
+            guess.left().stream()
+                .map(c -> worded("intake.column-has-gestures-too-and-is", c))
+                .collect(Collectors.joining()));
     return new TableFate(
         read,
         guess.roles(),
@@ -68,23 +71,32 @@ public record TableFate(
         missing.isEmpty() ? how : lacks(missing));
   }
 
+  /** Whether it only lacks the platform or application that its lines are of. */
+  public boolean lacksItsSubject() {
+    return why.equals(worded("intake.no-column-says-of-which-platform"));
+  }
+
   private static String lacks(List<String> missing) {
-    if (missing.contains("“gesture”")) {
-      return "No column of it reads as gestures.";
+    if (missing.contains(worded("intake.gesture"))) {
+      return worded("intake.no-column-of-it-reads-as");
     }
-    return missing.contains("“action”")
-        ? "It has gestures, but no column with words for what they do."
-        : "No column says of which platform or application it is.";
+    return missing.contains(worded("intake.action"))
+        ? worded("intake.it-has-gestures-but-no-column")
+        : worded("intake.no-column-says-of-which-platform");
   }
 
   /** The other way round, because the user says so: left, or taken with the likeliest columns. */
   public TableFate switched() {
     if (taken) {
-      return new TableFate(table, roles, false, named, "Left, as you said.");
+      return new TableFate(table, roles, false, named, worded("intake.left-as-you-said"));
     }
     ColumnRoles likeliest = ColumnGuess.forced(table);
     return new TableFate(
-        table, likeliest, true, false, "Taken, as you said; columns: " + likeliest.written() + ".");
+        table,
+        likeliest,
+        true,
+        false,
+        worded("intake.taken-as-you-said-columns", likeliest.written()));
   }
 
   /** The same with the first of its lines only. */

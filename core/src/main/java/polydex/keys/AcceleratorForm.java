@@ -1,5 +1,7 @@
 package polydex.keys;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -87,14 +89,14 @@ final class AcceleratorForm {
     Modifier known = MODIFIERS.get(folded);
     if (known == null) {
       throw new GestureSyntaxException(
-          text, column, "a modifier such as Primary, Shift or Super; “" + name + "” is none");
+          text, column, worded("keys.a-modifier-such-as-primary-shift", name));
     }
     return Modifiers.of(known);
   }
 
   private Step step(Modifiers held, String keysym, int column) {
     if (keysym.isEmpty()) {
-      throw new GestureSyntaxException(text, column, "the name of a key");
+      throw new GestureSyntaxException(text, column, worded("keys.the-name-of-a-key"));
     }
     Modifiers tap = MODIFIER_KEYSYMS.get(keysym);
     if (tap != null) {
@@ -127,7 +129,7 @@ final class AcceleratorForm {
             .orElseThrow(
                 () ->
                     new GestureSyntaxException(
-                        text, column, "the name of a key; “" + keysym + "” is none"));
+                        text, column, worded("keys.the-name-of-a-key-is", keysym)));
     return new KeyRef.Typed(sign.codePoint());
   }
 

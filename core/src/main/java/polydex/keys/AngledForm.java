@@ -1,5 +1,7 @@
 package polydex.keys;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -117,7 +119,7 @@ final class AngledForm {
         at += Character.charCount(c);
       }
       if (steps.size() > Gesture.MOST_STEPS) {
-        throw new GestureSyntaxException(text, 1, "at most " + Gesture.MOST_STEPS + " steps");
+        throw new GestureSyntaxException(text, 1, worded("keys.at-most-steps", Gesture.MOST_STEPS));
       }
     }
     return new Gesture(steps);
@@ -135,7 +137,8 @@ final class AngledForm {
       if (!one.isEmpty()) {
         Modifier modifier = MODIFIERS.get(one.charAt(0));
         if (held.has(modifier)) {
-          throw new GestureSyntaxException(text, found.start(1) + 1, "each modifier once");
+          throw new GestureSyntaxException(
+              text, found.start(1) + 1, worded("keys.each-modifier-once"));
         }
         held = held.and(modifier);
       }
@@ -153,9 +156,7 @@ final class AngledForm {
             .orElseThrow(
                 () ->
                     new GestureSyntaxException(
-                        text,
-                        found.start(2) + 1,
-                        "a key such as CR, Esc or F5; “" + name + "” is none")));
+                        text, found.start(2) + 1, worded("keys.a-key-such-as-cr-esc", name))));
   }
 
   private static Optional<KeyRef> named(String name) {

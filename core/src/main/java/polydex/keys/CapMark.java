@@ -1,5 +1,7 @@
 package polydex.keys;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -122,23 +124,23 @@ public sealed interface CapMark {
   private static String said(KeyRef.Placed place) {
     return switch (place.key()) {
       case AudioVolumeMute -> "Mute";
-      case AudioVolumeDown -> "Volume \u2212";
-      case AudioVolumeUp -> "Volume +";
+      case AudioVolumeDown -> worded("keys.volume");
+      case AudioVolumeUp -> worded("keys.volume-2");
       case MediaPlayPause -> "Play";
-      case MediaStop -> "Stop";
-      case MediaTrackNext -> "Next track";
-      case MediaTrackPrevious -> "Previous track";
-      case MediaSelect -> "Player";
-      case BrowserBack -> "Back";
-      case BrowserForward -> "Forward";
-      case BrowserRefresh -> "Reload";
-      case BrowserStop -> "Stop loading";
-      case BrowserHome -> "Home page";
-      case BrowserSearch -> "Search";
-      case BrowserFavorites -> "Bookmarks";
-      case LaunchApp1 -> "Computer";
-      case LaunchApp2 -> "Calculator";
-      case LaunchMail -> "Mail";
+      case MediaStop -> worded("keys.stop");
+      case MediaTrackNext -> worded("keys.next-track");
+      case MediaTrackPrevious -> worded("keys.previous-track");
+      case MediaSelect -> worded("keys.player");
+      case BrowserBack -> worded("keys.back");
+      case BrowserForward -> worded("keys.forward");
+      case BrowserRefresh -> worded("keys.reload");
+      case BrowserStop -> worded("keys.stop-loading");
+      case BrowserHome -> worded("keys.home-page");
+      case BrowserSearch -> worded("keys.search");
+      case BrowserFavorites -> worded("keys.bookmarks");
+      case LaunchApp1 -> worded("keys.computer");
+      case LaunchApp2 -> worded("keys.calculator");
+      case LaunchMail -> worded("keys.mail");
       case NumpadAdd -> "Num +";
       case NumpadSubtract -> "Num \u2212";
       case NumpadMultiply -> "Num \u00d7";

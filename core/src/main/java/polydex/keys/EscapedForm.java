@@ -1,5 +1,7 @@
 package polydex.keys;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -83,7 +85,7 @@ final class EscapedForm {
         steps.add(step(step));
         at = step.end();
       } else {
-        throw new GestureSyntaxException(text, at + 1, "a key such as \\C-a, \\M-f or \\e");
+        throw new GestureSyntaxException(text, at + 1, worded("keys.a-key-such-as-c-a"));
       }
     }
     return made(steps);
@@ -91,7 +93,7 @@ final class EscapedForm {
 
   private Gesture made(List<Step> steps) {
     if (steps.isEmpty() || steps.size() > Gesture.MOST_STEPS) {
-      throw new GestureSyntaxException(text, 1, "1 to " + Gesture.MOST_STEPS + " steps");
+      throw new GestureSyntaxException(text, 1, worded("keys.1-to-steps", Gesture.MOST_STEPS));
     }
     return new Gesture(steps);
   }
@@ -105,7 +107,7 @@ final class EscapedForm {
             .orElseThrow(
                 () ->
                     new GestureSyntaxException(
-                        text, found.start() + 1, "what a terminal sends for a key"));
+                        text, found.start() + 1, worded("keys.what-a-terminal-sends-for-a")));
     int bits = modifiers == null ? 0 : modifiers.charAt(0) - '1';
     Modifiers held = Modifiers.NONE;
     held = (bits & 1) == 0 ? held : held.and(Modifier.SHIFT);
@@ -121,7 +123,8 @@ final class EscapedForm {
     held = prefix.contains("\\M-") ? held.and(Modifier.ALT) : held;
     String key = found.group(2);
     if (key.length() == 3) {
-      throw new GestureSyntaxException(text, found.end() + 1, "a key behind the modifier");
+      throw new GestureSyntaxException(
+          text, found.end() + 1, worded("keys.a-key-behind-the-modifier"));
     }
     Key named = NAMED.get(key.toLowerCase(Locale.ROOT));
     if (named != null) {

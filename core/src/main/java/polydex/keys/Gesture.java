@@ -1,5 +1,7 @@
 package polydex.keys;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -30,7 +32,7 @@ public record Gesture(List<Step> steps) {
    */
   public Gesture {
     if (steps.isEmpty() || count(steps) > MOST_STEPS) {
-      throw new IllegalArgumentException("A gesture has 1 to " + MOST_STEPS + " steps");
+      throw new IllegalArgumentException(worded("keys.a-gesture-has-1-to-steps", MOST_STEPS));
     }
     steps = canonical(steps);
   }

@@ -1,5 +1,7 @@
 package polydex.keys;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -32,16 +34,16 @@ final class GestureParser {
 
   Gesture gesture() {
     if (text.length() > LONGEST) {
-      throw expected(LONGEST, "the end; a gesture has at most " + LONGEST + " characters");
+      throw expected(LONGEST, worded("keys.the-end-a-gesture-has-at", LONGEST));
     }
     List<Step> steps = steps();
     if (at < text.length()) {
-      throw expected("a step or the end");
+      throw expected(worded("keys.a-step-or-the-end"));
     }
     try {
       return new Gesture(steps);
     } catch (IllegalArgumentException e) {
-      throw expected("at most " + Gesture.MOST_STEPS + " steps");
+      throw expected(worded("keys.at-most-steps", Gesture.MOST_STEPS));
     }
   }
 
@@ -70,7 +72,7 @@ final class GestureParser {
       held = held.and(holder.get());
       if (strict && held.equals(before) && !holder.get().modifiers().isEmpty()) {
         at = start;
-        throw expected("each modifier once");
+        throw expected(worded("keys.each-modifier-once"));
       }
       if (accept('+')) {
         continue;
@@ -84,7 +86,7 @@ final class GestureParser {
         return new Step.Stroke(before, keyInAngles());
       }
       if (!tap) {
-        throw expected("\u201c+\u201d and a key");
+        throw expected(worded("keys.and-a-key"));
       }
       return new Step.Tap(held.modifiers(), times());
     }
@@ -97,13 +99,13 @@ final class GestureParser {
     if (at < text.length() && text.charAt(at) >= '1' && text.charAt(at) <= '9') {
       return text.charAt(at++) - '0';
     }
-    throw expected("how often, 1 to 9");
+    throw expected(worded("keys.how-often-1-to-9"));
   }
 
   private Step hold(Held held) {
     accept('(');
     if (++depth > DEEPEST) {
-      throw expected("holds nested at most " + DEEPEST + " deep");
+      throw expected(worded("keys.holds-nested-at-most-deep", DEEPEST));
     }
     List<Step> inner = steps();
     if (!accept(')')) {
@@ -134,7 +136,7 @@ final class GestureParser {
 
   private KeyRef key() {
     if (at >= text.length()) {
-      throw expected("a key");
+      throw expected(worded("keys.a-key"));
     }
     if (peek('<')) {
       return keyInAngles();
@@ -160,7 +162,7 @@ final class GestureParser {
     }
     if (!word.isEmpty()) {
       return KeyNames.key(word)
-          .orElseThrow(() -> expected(start, "a key; \u201c" + word + "\u201d is none"));
+          .orElseThrow(() -> expected(start, worded("keys.a-key-is-none", word)));
     }
     // A plus sign that ends a stroke is the key of that name: Ctrl++.
     boolean plus =
@@ -171,16 +173,16 @@ final class GestureParser {
     if (plus || (at < text.length() && !KeyRef.RESERVED.contains(text.substring(at, at + 1)))) {
       return character();
     }
-    throw expected("a key");
+    throw expected(worded("keys.a-key"));
   }
 
   private KeyRef character() {
     if (at >= text.length()) {
-      throw expected("a character");
+      throw expected(worded("any.a-character"));
     }
     int c = text.codePointAt(at);
     if (Character.isWhitespace(c) || Character.isISOControl(c)) {
-      throw expected("a character that a key is named by");
+      throw expected(worded("keys.a-character-that-a-key-is"));
     }
     at += Character.charCount(c);
     return new KeyRef.Typed(c);
@@ -196,11 +198,7 @@ final class GestureParser {
     String code = text.substring(at, end);
     Key key =
         Key.ofCode(code)
-            .orElseThrow(
-                () ->
-                    expected(
-                        start + 1,
-                        "a key code such as KeyA or CapsLock; \u201c" + code + "\u201d is none"));
+            .orElseThrow(() -> expected(start + 1, worded("keys.a-key-code-such-as-keya", code)));
     at = end + 1;
     return new KeyRef.Placed(key);
   }
@@ -228,13 +226,13 @@ final class GestureParser {
       }
     }
     if (!accept('}')) {
-      throw expected("\u201c,\u201d, \u201c..\u201d or \u201c}\u201d");
+      throw expected(worded("keys.or"));
     }
     if (members.stream().distinct().count() < members.size()) {
-      throw expected(start, "a family whose keys are all different");
+      throw expected(start, worded("keys.a-family-whose-keys-are-all"));
     }
     if (members.size() < 2 || members.size() > LARGEST_FAMILY) {
-      throw expected(start, "a family of 2 to " + LARGEST_FAMILY + " keys");
+      throw expected(start, worded("keys.a-family-of-2-to-keys", LARGEST_FAMILY));
     }
     return new KeyRef.AnyOf(written, members);
   }
@@ -257,7 +255,7 @@ final class GestureParser {
           .<KeyRef>mapToObj(i -> new KeyRef.Placed(Key.values()[i]))
           .toList();
     }
-    throw expected("a range such as 1..9, A..F or F1..F12");
+    throw expected(worded("keys.a-range-such-as-1-9"));
   }
 
   private Step typedText() {
@@ -267,11 +265,11 @@ final class GestureParser {
       if (text.charAt(at) == '\\') {
         at++;
         if (!peek('"') && !peek('\\')) {
-          throw expected("\u201c\"\u201d or \u201c\\\u201d after \u201c\\\u201d");
+          throw expected(worded("keys.or-after"));
         }
       }
       if (Character.isISOControl(text.charAt(at))) {
-        throw expected("a character that can be typed");
+        throw expected(worded("keys.a-character-that-can-be-typed"));
       }
       typed.append(text.charAt(at++));
     }
@@ -279,7 +277,7 @@ final class GestureParser {
       throw expected("\u201c\"\u201d");
     }
     if (typed.isEmpty()) {
-      throw expected("text between the quotes");
+      throw expected(worded("keys.text-between-the-quotes"));
     }
     return new Step.Text(typed.toString());
   }

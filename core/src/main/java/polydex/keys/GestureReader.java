@@ -1,5 +1,7 @@
 package polydex.keys;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -79,8 +81,8 @@ public final class GestureReader {
         (modifier, name) -> {
           String folded = name.toLowerCase(Locale.ROOT);
           words.put(folded, Modifiers.of(modifier));
-          words.put("left " + folded, Modifiers.of(modifier, Modifiers.Side.LEFT));
-          words.put("right " + folded, Modifiers.of(modifier, Modifiers.Side.RIGHT));
+          words.put(worded("any.left", folded), Modifiers.of(modifier, Modifiers.Side.LEFT));
+          words.put(worded("any.right", folded), Modifiers.of(modifier, Modifiers.Side.RIGHT));
         });
     words.put("primary", Modifiers.of(primary));
     return Map.copyOf(words);
@@ -115,17 +117,17 @@ public final class GestureReader {
     int offset = written.indexOf(text);
     if (text.length() > LONGEST) {
       throw new GestureSyntaxException(
-          text, LONGEST + 1, "the end; a gesture has at most " + LONGEST + " characters");
+          text, LONGEST + 1, worded("keys.the-end-a-gesture-has-at", LONGEST));
     }
     for (int i = 0; i < text.length(); i++) {
       if (Character.isISOControl(text.charAt(i))) {
         throw new GestureSyntaxException(
-            written, offset + i + 1, "text without control characters");
+            written, offset + i + 1, worded("keys.text-without-control-characters"));
       }
       if (text.charAt(i) == '\ufffd'
           || Character.getType(text.charAt(i)) == Character.PRIVATE_USE) {
         throw new GestureSyntaxException(
-            written, offset + i + 1, "a character that means something outside its font");
+            written, offset + i + 1, worded("keys.a-character-that-means-something-outside"));
       }
     }
     List<GestureSyntaxException> refusals = new ArrayList<>();
@@ -325,9 +327,7 @@ public final class GestureReader {
         && !(own.get().steps().get(1) instanceof Step.Tap)
         && !spoken.equals(own.get())) {
       throw new GestureSyntaxException(
-          text,
-          text.indexOf(' ') + 1,
-          "“+” if the keys go down together, or “then” if one comes after the other");
+          text, text.indexOf(' ') + 1, worded("keys.if-the-keys-go-down-together"));
     }
   }
 }

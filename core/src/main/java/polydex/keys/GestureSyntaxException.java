@@ -1,5 +1,7 @@
 package polydex.keys;
 
+import static polydex.language.CoreWords.worded;
+
 /** A text that is not a gesture, with the place in it where reading stopped. */
 public final class GestureSyntaxException extends IllegalArgumentException {
   private static final long serialVersionUID = 1L;
@@ -16,9 +18,8 @@ public final class GestureSyntaxException extends IllegalArgumentException {
   public GestureSyntaxException(String text, int column, String expected) {
     super(
         text.isBlank()
-            ? "No gesture is written here. Write one such as Ctrl+Shift+S."
-            : "Column %d of \u201c%s\u201d: expected %s."
-                .formatted(column, shorten(text), expected));
+            ? worded("keys.no-gesture-is-written-here-write")
+            : worded("keys.column-of-expected", column, shorten(text), expected));
     this.column = column;
     this.expected = expected;
   }

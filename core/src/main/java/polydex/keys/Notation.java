@@ -1,27 +1,29 @@
 package polydex.keys;
 
+import static polydex.language.CoreWords.worded;
+
 /**
  * The forms in which people and programs write gestures, as {@link GestureReader} tells them apart.
  */
 public enum Notation {
   /** Our own: {@link Gesture#parse}. */
-  OWN("our own"),
+  OWN(worded("keys.our-own")),
   /** Toolkit accelerators and keysym names: {@code <Primary><Shift>s}, {@code Page_Up}. */
-  ACCELERATOR("toolkit accelerator"),
+  ACCELERATOR(worded("keys.toolkit-accelerator")),
   /** Strokes with commas between: {@code Ctrl+K, Ctrl+S}. */
-  SEQUENCE("portable sequence"),
+  SEQUENCE(worded("keys.portable-sequence")),
   /** One letter and a dash for each modifier: {@code C-x C-s}. */
-  TERSE("terse editor style"),
+  TERSE(worded("keys.terse-editor-style")),
   /** Angles about a key with its modifiers: {@code <C-w>s}, {@code <CR>}. */
-  ANGLED("modal editor style"),
+  ANGLED(worded("keys.modal-editor-style")),
   /** Carets and backslashes: {@code ^X^E}, {@code \C-x\C-r}. */
-  ESCAPED("terminal style"),
+  ESCAPED(worded("keys.terminal-style")),
   /** Letters whose case tells whether Shift is held, where a list writes so: {@code gg}. */
-  LETTERS("letters by case"),
+  LETTERS(worded("keys.letters-by-case")),
   /** Signs for modifiers and keys: {@code ⌘⇧S}. */
-  SYMBOLS("symbols"),
+  SYMBOLS(worded("keys.symbols")),
   /** As people write in running text: {@code hold Alt and tap Tab}. */
-  PROSE("prose");
+  PROSE(worded("keys.prose"));
 
   private final String title;
 

@@ -1,5 +1,7 @@
 package polydex.keys;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -60,16 +62,14 @@ final class SpokenForm {
         boolean nextStroke =
             here.peek() instanceof Name(Holds _, _, _, _) && here.spaceBefore(here.at);
         if (nextStroke && isNothing(steps)) {
-          throw here.expected(here.peek().start(), "“then”, if the modifier is tapped first");
+          throw here.expected(here.peek().start(), worded("keys.then-if-the-modifier-is-tapped"));
         }
         boolean plainKey = joinedTight && here.spaceBefore(here.at) && isKeyAt(here.at);
         if (!nextStroke && !plainKey) {
-          throw here.expected(
-              here.peek().start(),
-              "“then” or a comma, if this is another step; a stroke has one key");
+          throw here.expected(here.peek().start(), worded("keys.then-or-a-comma-if-this"));
         }
       } else if (here.at >= here.tokens.size()) {
-        throw here.expected(here.start(), "another step");
+        throw here.expected(here.start(), worded("keys.another-step"));
       }
     }
   }
@@ -91,7 +91,7 @@ final class SpokenForm {
     try {
       return new Gesture(steps);
     } catch (IllegalArgumentException e) {
-      throw here.expected(0, "at most " + Gesture.MOST_STEPS + " steps");
+      throw here.expected(0, worded("keys.at-most-steps", Gesture.MOST_STEPS));
     }
   }
 
@@ -122,7 +122,7 @@ final class SpokenForm {
         boolean again = held.and(more).equals(held);
         if (again && (joined || isSign == bySign)) {
           if (joined) {
-            throw here.expected(here.peek().start(), "each modifier once");
+            throw here.expected(here.peek().start(), worded("keys.each-modifier-once"));
           }
           break; // the same modifier again: another tap
         }
@@ -141,12 +141,12 @@ final class SpokenForm {
     Optional<Step> stroke = keys.keyOrPointer(held, joined || bySign || held.isEmpty());
     if (stroke.isEmpty()) {
       if (held.isEmpty() || joined) {
-        throw here.expected(here.start(), "a key");
+        throw here.expected(here.start(), worded("keys.a-key"));
       }
       return tap(held, times);
     }
     if (times > 1 || here.peek() instanceof Name(After _, _, _, _)) {
-      throw here.expected(start, "a modifier, where something is pressed several times");
+      throw here.expected(start, worded("keys.a-modifier-where-something-is-pressed"));
     }
     return stroke.get();
   }
@@ -170,7 +170,7 @@ final class SpokenForm {
     try {
       return new Step.Text(typed);
     } catch (IllegalArgumentException e) {
-      throw here.expected(start, "text that can be typed between the quotes");
+      throw here.expected(start, worded("keys.text-that-can-be-typed-between"));
     }
   }
 
@@ -188,7 +188,7 @@ final class SpokenForm {
       here.skipFiller();
     }
     if (held.isEmpty()) {
-      throw here.expected(here.start(), "a modifier that is held");
+      throw here.expected(here.start(), worded("keys.a-modifier-that-is-held"));
     }
     if (here.acceptSeparator()) {
       here.skipFiller();
@@ -204,7 +204,7 @@ final class SpokenForm {
       }
       Step step =
           keys.keyOrPointer(Modifiers.NONE, true)
-              .orElseThrow(() -> here.expected(here.start(), "a key"));
+              .orElseThrow(() -> here.expected(here.start(), worded("keys.a-key")));
       if (here.peek() instanceof Name(After(int n), _, _, _)) {
         times = n;
         here.at++;
@@ -215,7 +215,7 @@ final class SpokenForm {
       here.skipFiller();
     } while (here.acceptSeparator() || here.acceptAnd());
     if (inner.size() > Gesture.MOST_STEPS) {
-      throw here.expected(0, "at most " + Gesture.MOST_STEPS + " steps");
+      throw here.expected(0, worded("keys.at-most-steps", Gesture.MOST_STEPS));
     }
     return List.of(new Step.Hold(Held.of(held), inner));
   }

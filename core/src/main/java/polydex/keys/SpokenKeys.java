@@ -1,5 +1,7 @@
 package polydex.keys;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.Optional;
 import polydex.keys.SpokenNames.Filler;
 import polydex.keys.SpokenNames.Holds;
@@ -60,8 +62,7 @@ final class SpokenKeys {
         };
     KeyRef there =
         key.flatMap(SpokenNames::onPad)
-            .orElseThrow(
-                () -> here.expected(here.start(), "a key of the number pad, such as 5 or plus"));
+            .orElseThrow(() -> here.expected(here.start(), worded("keys.a-key-of-the-number-pad")));
     here.at++;
     return there;
   }
@@ -140,7 +141,7 @@ final class SpokenKeys {
       here.at = end + 1;
       return new Step.Stroke(held, ((Step.Stroke) family.steps().getFirst()).key());
     } catch (GestureSyntaxException e) {
-      throw here.expected(last.start(), "a key further on, as in 1 to 9");
+      throw here.expected(last.start(), worded("keys.a-key-further-on-as-in"));
     }
   }
 

@@ -1,5 +1,7 @@
 package polydex.keys;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -81,7 +83,7 @@ final class SpokenTokens {
       if (Character.isWhitespace(c) || c == '\u00a0' || c == '\ufe0f' || c == '\u200b') {
         i = next;
       } else if (Character.isISOControl(c)) {
-        throw expected(i, "text without control characters");
+        throw expected(i, worded("keys.text-without-control-characters"));
       } else if (sign.isPresent()) {
         sawSign = true;
         tokens.add(new Name(sign.get(), i, next, true));
@@ -100,11 +102,11 @@ final class SpokenTokens {
       }
     }
     if (tokens.isEmpty()) {
-      throw expected(0, "a gesture");
+      throw expected(0, worded("any.a-gesture"));
     }
     for (Token token : tokens) {
       if (token instanceof Unknown unknown && !isRangeSign(unknown)) {
-        throw expected(unknown.start(), "a key or modifier; “" + unknown.word() + "” is none");
+        throw expected(unknown.start(), worded("keys.a-key-or-modifier-is-none", unknown.word()));
       }
     }
   }

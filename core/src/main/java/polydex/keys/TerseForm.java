@@ -1,5 +1,7 @@
 package polydex.keys;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -93,7 +95,7 @@ final class TerseForm {
       steps.add(step(tokens.group(), tokens.start() + 1));
     }
     if (steps.size() > Gesture.MOST_STEPS) {
-      throw new GestureSyntaxException(text, 1, "at most " + Gesture.MOST_STEPS + " steps");
+      throw new GestureSyntaxException(text, 1, worded("keys.at-most-steps", Gesture.MOST_STEPS));
     }
     return new Gesture(steps);
   }
@@ -104,8 +106,7 @@ final class TerseForm {
     while (at + 2 < token.length() && token.charAt(at + 1) == '-') {
       Modifier modifier = MODIFIERS.get(token.charAt(at));
       if (modifier == null || held.has(modifier)) {
-        throw new GestureSyntaxException(
-            text, column + at, "one of C- M- S- s- H- A- W-, each once");
+        throw new GestureSyntaxException(text, column + at, worded("keys.one-of-c-m-s-s"));
       }
       held = held.and(modifier);
       at += 2;
@@ -133,7 +134,7 @@ final class TerseForm {
             named.orElseThrow(
                 () ->
                     new GestureSyntaxException(
-                        text, column, "a key such as x, RET or <f5>; “" + key + "” is none"))));
+                        text, column, worded("keys.a-key-such-as-x-ret", key)))));
   }
 
   private static Optional<Key> named(String name) {

@@ -1,5 +1,7 @@
 package polydex.log;
 
+import static polydex.language.CoreWords.worded;
+
 import java.time.Duration;
 import java.time.Instant;
 import java.time.InstantSource;
@@ -124,7 +126,7 @@ public final class LogIntake {
     }
     Instant at = time.at().get();
     if (at.isBefore(EARLIEST) || at.isAfter(now.instant().plus(AHEAD))) {
-      return new Refused("The time is before 1980 or in the future: the clock was not set.");
+      return new Refused(worded("log.the-time-is-before-1980-or"));
     }
     Known names = known(line);
     if (names.deed() == null) {
@@ -134,8 +136,7 @@ public final class LogIntake {
     double width = number(line.width());
     double seconds = number(line.duration());
     if (distance < 0 || width < 0 || seconds < 0 || seconds > LONGEST_SECONDS) {
-      return new Refused(
-          "Distance, width and duration are numbers from 0 on, a duration in seconds up to 3600.");
+      return new Refused(worded("log.distance-width-and-duration-are-numbers"));
     }
     order(at);
     times.accepted(at);
@@ -194,9 +195,7 @@ public final class LogIntake {
       return made; // what was typed is not kept in mind either
     }
     if (known.size() >= MOST_DEEDS) {
-      return refused(
-          "The log names more than %,d different things, so something in it is no name."
-              .formatted(MOST_DEEDS));
+      return refused(worded("log.the-log-names-more-than-different", MOST_DEEDS));
     }
     known.put(raw, made);
     return made;
@@ -211,7 +210,7 @@ public final class LogIntake {
         || raw.application().length() > LONGEST_NAME
         || raw.target().length() > LONGEST_NAME
         || raw.path().length() > 3 * LONGEST_NAME) {
-      return refused("A name is longer than %d characters.".formatted(LONGEST_NAME));
+      return refused(worded("any.a-name-is-longer-than-characters", LONGEST_NAME));
     }
     return switch (raw.device().strip().toLowerCase(Locale.ROOT)) {
       case "keyboard", "keys" -> keys(raw);
@@ -219,7 +218,7 @@ public final class LogIntake {
       case "trackpad", "touchpad" -> pointer(raw, Device.TRACKPAD);
       case "touch", "touchscreen" -> pointer(raw, Device.TOUCH);
       case "pen" -> pointer(raw, Device.PEN);
-      default -> refused("The device is none of keyboard, mouse, trackpad, touch, pen.");
+      default -> refused(worded("log.the-device-is-none-of-keyboard"));
     };
   }
 
@@ -237,10 +236,10 @@ public final class LogIntake {
       if (written.length() > 2 && written.startsWith("\"") && written.endsWith("\"")) {
         return new Known(typing, written.codePointCount(1, written.length() - 1), "");
       }
-      return refused("The keys can't be read; they are written as Ctrl+Shift+S or typed 12.");
+      return refused(worded("log.the-keys-cant-be-read-they"));
     }
     if (gesture.usesPointer() || gesture.isFamily()) {
-      return refused("The input of a keyboard is one gesture of keys.");
+      return refused(worded("log.the-input-of-a-keyboard-is"));
     }
     Typing found = Typing.in(gesture);
     if (found.characters() > 0) {
@@ -285,11 +284,11 @@ public final class LogIntake {
         String usual = TOUCHES.getOrDefault(input.toLowerCase(Locale.ROOT), input);
         Gesture gesture = Gesture.parse(usual);
         if (gesture.steps().size() != 1 || !gesture.usesPointer()) {
-          return refused("The input of a pointer is one gesture such as Click or Ctrl+Drag.");
+          return refused(worded("log.the-input-of-a-pointer-is"));
         }
         input = gesture.toString();
       } catch (GestureSyntaxException _) {
-        return refused("The input of a pointer is one gesture such as Click or Ctrl+Drag.");
+        return refused(worded("log.the-input-of-a-pointer-is"));
       }
     }
     String path = raw.path().strip();

@@ -1,5 +1,7 @@
 package polydex.log;
 
+import static polydex.language.CoreWords.worded;
+
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDateTime;
@@ -91,17 +93,14 @@ final class LogTime {
       }
       return local(LocalDateTime.parse(written));
     } catch (DateTimeException _) {
-      return Read.refused(
-          "The time can't be read; it is written as 2031-03-14T16:00:00, with or without an offset"
-              + " such as +01:00.");
+      return Read.refused(worded("log.the-time-cant-be-read-it"));
     }
   }
 
   private Read local(LocalDateTime time) {
     List<ZoneOffset> offsets = zone.getRules().getValidOffsets(time);
     if (offsets.isEmpty()) {
-      return Read.refused(
-          "There was no such time in %s: clocks were put forward over it.".formatted(zone));
+      return Read.refused(worded("log.there-was-no-such-time-in", zone));
     }
     Instant earlier = time.toInstant(offsets.getFirst());
     return taken(earlier.isBefore(last) ? time.toInstant(offsets.getLast()) : earlier);

@@ -1,5 +1,7 @@
 package polydex.mouse;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -69,7 +71,7 @@ public record Walk(int presses, List<String> path, Means means) {
       parts.add(new Part(Gesture.parse("Space"), 1, "pressed"));
       return parts;
     }
-    parts.add(new Part(Gesture.parse("F10"), 1, "the menu bar"));
+    parts.add(new Part(Gesture.parse("F10"), 1, worded("mouse.the-menu-bar")));
     List<MenuItem> list = application.menus();
     for (int depth = 0; depth < path.size(); depth++) {
       int size = list.size();
@@ -94,7 +96,7 @@ public record Walk(int presses, List<String> path, Means means) {
   private static int index(List<String> titles, String title) {
     int at = titles.indexOf(title);
     if (at < 0) {
-      throw new IllegalArgumentException("There is no \u201c%s\u201d here".formatted(title));
+      throw new IllegalArgumentException(worded("mouse.there-is-no-here", title));
     }
     return at;
   }

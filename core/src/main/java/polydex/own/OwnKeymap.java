@@ -1,5 +1,7 @@
 package polydex.own;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
@@ -150,7 +152,7 @@ public final class OwnKeymap {
    */
   public static Catalog with(Catalog catalog, OwnKey key, List<Gesture> gestures) {
     if (key.isFixed() || !gestures.stream().allMatch(g -> g.isStroke() && !g.isFamily())) {
-      throw new IllegalArgumentException("Only single strokes, and not for " + key);
+      throw new IllegalArgumentException(worded("own.only-single-strokes-and-not-for", key));
     }
     Catalog whole = in(catalog);
     List<Binding> bindings = new ArrayList<>();

@@ -1,6 +1,7 @@
 package polydex.person;
 
 import static java.util.stream.Collectors.groupingBy;
+import static polydex.language.CoreWords.worded;
 
 import java.util.ArrayList;
 import java.util.Collection;
@@ -41,11 +42,11 @@ public record KeyStates(Map<Modifiers, Map<Key, KeyState>> layers) {
   /** How well something is known by keys. */
   public enum Known {
     /** Fluent in drills, or replaced by the log: of the last twenty uses nearly all by keys. */
-    FLUENT("fluent"),
+    FLUENT(worded("person.fluent")),
     /** Answered in a drill, or used by keys. */
-    LEARNING("learning"),
+    LEARNING(worded("person.learning")),
     /** Neither. */
-    NEVER("never used by keys");
+    NEVER(worded("person.never-used-by-keys"));
 
     private final String said;
 

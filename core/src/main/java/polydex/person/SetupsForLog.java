@@ -1,5 +1,7 @@
 package polydex.person;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -54,10 +56,7 @@ public final class SetupsForLog {
     if (after.setup().isEmpty()) {
       after = after.using(Optional.of(made.getFirst().id()));
     }
-    String title =
-        made.size() == 1
-            ? "Make the setup “" + made.getFirst().title() + "” for the log"
-            : "Make %d setups for the log".formatted(made.size());
+    String title = worded("person.make-setups-for-the-log", made.size(), made.getFirst().title());
     return Optional.of(new Change.Edit(title, workspace, after));
   }
 

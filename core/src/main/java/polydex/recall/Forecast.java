@@ -1,5 +1,7 @@
 package polydex.recall;
 
+import static polydex.language.CoreWords.worded;
+
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -45,7 +47,7 @@ public final class Forecast {
       Days days,
       int count) {
     if (count < 1 || count > MOST_DAYS) {
-      throw new IllegalArgumentException("A forecast is for 1 to " + MOST_DAYS + " days");
+      throw new IllegalArgumentException(worded("recall.a-forecast-is-for-1-to", MOST_DAYS));
     }
     long today = days.of(now);
     int[] due = new int[count];

@@ -1,5 +1,7 @@
 package polydex.recall;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.Arrays;
 import java.util.List;
 
@@ -39,12 +41,12 @@ public final class MemoryParameters {
   public static MemoryParameters of(double... values) {
     if (values.length != COUNT) {
       throw new IllegalArgumentException(
-          "There are %d parameters, not %d".formatted(COUNT, values.length));
+          worded("recall.there-are-parameters-not", COUNT, values.length));
     }
     for (int i = 0; i < COUNT; i++) {
       if (!(values[i] >= LEAST && values[i] <= GREATEST)) {
         throw new IllegalArgumentException(
-            "w%d is %s, not from %s to %s".formatted(i, values[i], LEAST, GREATEST));
+            worded("recall.w-is-not-from-to", i, values[i], LEAST, GREATEST));
       }
     }
     return new MemoryParameters(values.clone());
@@ -61,8 +63,7 @@ public final class MemoryParameters {
       return of(
           Arrays.stream(text.strip().split("[\\s,]+")).mapToDouble(Double::parseDouble).toArray());
     } catch (NumberFormatException e) {
-      throw new IllegalArgumentException(
-          "\u201c%s\u201d is not %d numbers".formatted(text, COUNT), e);
+      throw new IllegalArgumentException(worded("recall.is-not-numbers", text, COUNT), e);
     }
   }
 

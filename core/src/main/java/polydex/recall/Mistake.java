@@ -1,5 +1,7 @@
 package polydex.recall;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -86,14 +88,14 @@ public record Mistake(Kind kind, Modifiers modifiers, int step) {
    * @param names what the environment calls the modifiers; those left out by their usual names
    */
   public String say(Map<Modifier, String> names) {
-    String which = modifiers.words(names).stream().collect(Collectors.joining(" and "));
+    String which = modifiers.words(names).stream().collect(Collectors.joining(worded("any.and")));
     return switch (kind) {
-      case WRONG_ORDER -> "The right steps in another order.";
-      case MISSING_MODIFIER -> "Without " + which + ".";
-      case EXTRA_MODIFIER -> which + " too many.";
-      case OTHER_MODIFIER -> "With " + which + " instead.";
-      case LET_GO_EARLY -> which + " let go too early.";
-      case OTHER_KEY -> step == 1 ? "Another key." : "Another key in step " + step + ".";
+      case WRONG_ORDER -> worded("recall.the-right-steps-in-another-order");
+      case MISSING_MODIFIER -> worded("recall.without", which);
+      case EXTRA_MODIFIER -> worded("recall.too-many", which);
+      case OTHER_MODIFIER -> worded("recall.with-instead", which);
+      case LET_GO_EARLY -> worded("recall.let-go-too-early", which);
+      case OTHER_KEY -> worded("recall.another-key-in-step", step);
     };
   }
 }

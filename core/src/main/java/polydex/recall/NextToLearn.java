@@ -1,11 +1,12 @@
 package polydex.recall;
 
+import static polydex.language.CoreWords.worded;
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
@@ -235,30 +236,29 @@ public final class NextToLearn {
   private Proposal withReasons(Proposal p) {
     List<String> reasons = new ArrayList<>();
     if (p.marked()) {
-      reasons.add("You marked it.");
+      reasons.add(worded("recall.you-marked-it"));
     }
     p.mistakenFor()
         .ifPresent(
             other ->
                 reasons.add(
-                    "You press it by mistake for \u201c%s\u201d in %s: knowing both tells them apart."
-                        .formatted(
-                            catalog.title(other.action()),
-                            catalog
-                                .environment(other.environment())
-                                .map(Environment::title)
-                                .orElse(""))));
+                    worded(
+                        "recall.you-press-it-by-mistake-for",
+                        catalog.title(other.action()),
+                        catalog
+                            .environment(other.environment())
+                            .map(Environment::title)
+                            .orElse(""))));
     if (p.usesADay() > 0) {
       reasons.add(
-          String.format(
-              Locale.ROOT,
-              "%s times a day with the mouse, which costs %s a year more than its keys.",
+          worded(
+              "recall.times-a-day-with-the-mouse",
               p.usesADay() < 10 ? "%.1f".formatted(p.usesADay()) : "%.0f".formatted(p.usesADay()),
               SpokenTime.hours(p.hoursAYear())));
     }
     reasons.addAll(hooks(p));
     if (reasons.isEmpty()) {
-      reasons.add("It works in this setup, and you have not tried it.");
+      reasons.add(worded("recall.it-works-in-this-setup-and"));
     }
     return new Proposal(
         p.item(),

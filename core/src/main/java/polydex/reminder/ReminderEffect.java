@@ -1,5 +1,7 @@
 package polydex.reminder;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.LinkedHashMap;
@@ -48,28 +50,38 @@ public record ReminderEffect(Side said, Side unsaid, Optional<Change> change) {
         change
             .map(
                 c ->
-                    String.format(
-                        Locale.ROOT,
-                        "That is %+.0f percentage points by the hour, with 95 %% between %+.0f and"
-                            + " %+.0f.",
+                    worded(
+                        "reminder.that-is-percentage-points-by-the",
                         100 * c.difference(),
                         100 * c.low(),
                         100 * c.high()))
             .orElse(
-                "Whether it helps can be told after %d hours of either kind; there were %d and %d."
-                    .formatted(ENOUGH_HOURS, said.hours(), unsaid.hours()));
-    return "%s %s %s".formatted(words("Said", said), words("Left unsaid by lot", unsaid), compared);
+                worded(
+                    "reminder.whether-it-helps-can-be-told",
+                    ENOUGH_HOURS,
+                    said.hours(),
+                    unsaid.hours()));
+    return "%s %s %s"
+        .formatted(
+            words(worded("reminder.said"), said),
+            words(worded("reminder.left-unsaid-by-lot"), unsaid),
+            compared);
   }
 
   private static String words(String what, Side side) {
     if (side.moments() == 0) {
-      return "Nothing was %s yet.".formatted(what.toLowerCase(Locale.ROOT));
+      return worded("reminder.nothing-was-yet", what.toLowerCase(Locale.ROOT));
     }
-    String times = side.moments() == 1 ? "time" : "times";
+    String times = worded("reminder.times", side.moments());
     return side.uses() == 0
-        ? "%s %,d %s; none of it was done again yet.".formatted(what, side.moments(), times)
-        : "%s %,d %s: %,d of the next %,d uses came by keys."
-            .formatted(what, side.moments(), times, side.byKeys(), side.uses());
+        ? worded("reminder.none-of-it-was-done-again", what, side.moments(), times)
+        : worded(
+            "reminder.of-the-next-uses-came-by",
+            what,
+            side.moments(),
+            times,
+            side.byKeys(),
+            side.uses());
   }
 
   /** Of what came after reminders. */

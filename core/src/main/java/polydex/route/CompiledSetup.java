@@ -1,5 +1,7 @@
 package polydex.route;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
@@ -113,7 +115,7 @@ public final class CompiledSetup {
   }
 
   private static Nothing waits(Layer layer) {
-    return new Nothing(layer.title() + " waits for the next step.");
+    return new Nothing(worded("route.waits-for-the-next-step", layer.title()));
   }
 
   private void add(

@@ -1,5 +1,7 @@
 package polydex.route;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.IdentityHashMap;
@@ -142,7 +144,7 @@ final class Journey {
                 .map(Map.Entry::getKey))
         .map(Taker::layer)
         .sorted(Comparator.comparingInt(Layer::depth).thenComparing(Layer::kind))
-        .forEach(l -> results.add(new Nothing(l.title() + " waits for the next step.")));
+        .forEach(l -> results.add(new Nothing(worded("route.waits-for-the-next-step", l.title()))));
   }
 
   List<Passage> passages() {

@@ -1,5 +1,7 @@
 package polydex.route;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.Optional;
 import polydex.boards.Layout;
 import polydex.boards.Presses;
@@ -46,7 +48,7 @@ public record Passage(
   /** The reason as a sentence; empty where there is nothing to say. */
   public String why() {
     return reason == Reason.TYPED && came.isPresent() && came.get() instanceof Trace.Typed t
-        ? "Nobody takes it, so it types \u201c" + t.text() + "\u201d."
+        ? worded("route.nobody-takes-it-so-it-types", t.text())
         : reason.sentence();
   }
 
@@ -63,21 +65,21 @@ public record Passage(
   /** Why a layer does it. */
   public enum Reason {
     NOTHING_SPECIAL(""),
-    FN("Fn gives this key."),
-    NO_SUCH_KEY("This board has no such key."),
-    SWITCHED_OFF("This key is switched off here."),
-    NEVER_LET_THROUGH("Reserved: nothing further in ever sees it."),
-    CAPTURED("The window captures it."),
-    NOT_HANDED_ON("The window does not hand it on."),
-    LEFT_OUT("The window leaves this key out."),
-    HANDED_IN("Handed to the machine inside."),
-    OWN("One of your own bindings."),
-    LONGER("It begins a longer gesture here."),
-    BROKEN_OFF("The longer gesture did not go on."),
-    NOT_IN_HOLD("Not used while the modifiers are held."),
-    DEAD_KEY("A dead key: it waits for the letter to sit on."),
-    TYPED("Nobody takes it, so it types a character."),
-    TYPES_NOTHING("Nobody takes it, and it types nothing.");
+    FN(worded("route.fn-gives-this-key")),
+    NO_SUCH_KEY(worded("route.this-board-has-no-such-key")),
+    SWITCHED_OFF(worded("route.this-key-is-switched-off-here")),
+    NEVER_LET_THROUGH(worded("route.reserved-nothing-further-in-ever-sees")),
+    CAPTURED(worded("route.the-window-captures-it")),
+    NOT_HANDED_ON(worded("route.the-window-does-not-hand-it")),
+    LEFT_OUT(worded("route.the-window-leaves-this-key-out")),
+    HANDED_IN(worded("route.handed-to-the-machine-inside")),
+    OWN(worded("route.one-of-your-own-bindings")),
+    LONGER(worded("route.it-begins-a-longer-gesture-here")),
+    BROKEN_OFF(worded("route.the-longer-gesture-did-not-go")),
+    NOT_IN_HOLD(worded("route.not-used-while-the-modifiers-are")),
+    DEAD_KEY(worded("route.a-dead-key-it-waits-for")),
+    TYPED(worded("route.nobody-takes-it-so-it-types-2")),
+    TYPES_NOTHING(worded("route.nobody-takes-it-and-it-types"));
 
     private final String sentence;
 

@@ -1,5 +1,7 @@
 package polydex.route;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -26,8 +28,11 @@ public final class Refused {
     List<Machine> machines = setup.machines();
     if (machines.size() > MOST_MACHINES) {
       return Optional.of(
-          "“%s” has %d machines in one another; %d are the most."
-              .formatted(setup.title(), machines.size(), MOST_MACHINES));
+          worded(
+              "route.has-machines-in-one-another-are",
+              setup.title(),
+              machines.size(),
+              MOST_MACHINES));
     }
     for (Machine machine : machines) {
       List<Gesture> strokes = new ArrayList<>();
@@ -43,13 +48,12 @@ public final class Refused {
         strokes.addAll(window.sent());
         if (window.translation().filter(t -> !t.strokeRules().isEmpty()).isPresent()) {
           return Optional.of(
-              "The window on “%s” translates whole strokes; it can translate keys only."
-                  .formatted(machine.title()));
+              worded("route.the-window-on-translates-whole-strokes", machine.title()));
         }
       }
       Optional<String> wrong = strokes.stream().flatMap(s -> stroke(s).stream()).findFirst();
       if (wrong.isPresent()) {
-        return Optional.of("On “%s”: %s".formatted(machine.title(), wrong.get()));
+        return Optional.of(worded("route.on", machine.title(), wrong.get()));
       }
     }
     return Optional.empty();
@@ -63,7 +67,7 @@ public final class Refused {
             .flatMap(r -> stroke(r.gesture()).stream())
             .findFirst();
     if (reserved.isPresent()) {
-      return Optional.of("What %s reserves: %s".formatted(environment.title(), reserved.get()));
+      return Optional.of(worded("route.what-reserves", environment.title(), reserved.get()));
     }
     Set<String> contexts =
         environment.contexts().stream().map(Context::id).collect(Collectors.toSet());
@@ -72,14 +76,17 @@ public final class Refused {
         .findFirst()
         .map(
             b ->
-                "%s of %s opens the context “%s”, which is none of its contexts."
-                    .formatted(b.gesture(), environment.title(), b.heldContext().orElseThrow()));
+                worded(
+                    "route.of-opens-the-context-which-is",
+                    b.gesture(),
+                    environment.title(),
+                    b.heldContext().orElseThrow()));
   }
 
   /** Why a gesture can't stand where one stroke is asked for. */
   static Optional<String> stroke(Gesture gesture) {
     return gesture.isStroke()
         ? Optional.empty()
-        : Optional.of("%s is not one stroke, such as Ctrl+S.".formatted(gesture));
+        : Optional.of(worded("route.is-not-one-stroke-such-as", gesture));
   }
 }

@@ -1,5 +1,7 @@
 package polydex.route;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.List;
 import java.util.Optional;
 import polydex.catalog.EnvironmentId;
@@ -73,7 +75,7 @@ public record Remap(
     public Tapped {
       if (withinMillis < 1 || withinMillis > LONGEST) {
         throw new IllegalArgumentException(
-            "A tap takes 1 to %d ms, not %d".formatted(LONGEST, withinMillis));
+            worded("route.a-tap-takes-1-to-ms", LONGEST, withinMillis));
       }
     }
   }
@@ -97,7 +99,9 @@ public record Remap(
       return new KeyPart(
           Key.ofCode(written)
               .orElseThrow(
-                  () -> new IllegalArgumentException("Neither modifier nor key: " + written)));
+                  () ->
+                      new IllegalArgumentException(
+                          worded("route.neither-modifier-nor-key", written))));
     }
   }
 

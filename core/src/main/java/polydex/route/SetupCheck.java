@@ -1,5 +1,7 @@
 package polydex.route;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -81,14 +83,14 @@ public final class SetupCheck {
     SetupCheck check = new SetupCheck(world);
     Board board = world.boards().get(setup.board());
     if (board == null) {
-      check.stop(0, Kind.BOARD, "There is no board “%s”.".formatted(setup.board()));
+      check.stop(0, Kind.BOARD, worded("route.there-is-no-board", setup.board()));
     }
     List<Machine> machines = setup.machines();
     if (machines.size() > Refused.MOST_MACHINES) {
       check.stop(
           Refused.MOST_MACHINES,
           Kind.FOCUS,
-          "More than %d machines in one another.".formatted(Refused.MOST_MACHINES));
+          worded("route.more-than-machines-in-one-another", Refused.MOST_MACHINES));
     }
     for (int depth = 0; depth < machines.size(); depth++) {
       check.machine(depth, machines.get(depth), depth == 0 ? board : null);
@@ -108,14 +110,10 @@ public final class SetupCheck {
     Optional<Environment> platform = catalog.environment(machine.platform());
     Layout layout = world.layouts().get(machine.layout());
     if (platform.flatMap(Environment::platform).isEmpty()) {
-      stop(
-          depth,
-          Kind.PLATFORM,
-          "There is no platform “%s”. Bring in its keymap, or choose another."
-              .formatted(machine.platform()));
+      stop(depth, Kind.PLATFORM, worded("route.there-is-no-platform-bring-in", machine.platform()));
     }
     if (layout == null) {
-      stop(depth, Kind.LAYOUT, "There is no layout “%s”.".formatted(machine.layout()));
+      stop(depth, Kind.LAYOUT, worded("route.there-is-no-layout", machine.layout()));
     } else {
       remaps(depth, machine, layout, board);
     }
@@ -131,7 +129,7 @@ public final class SetupCheck {
                           depth,
                           Kind.SWITCHED_OFF,
                           id,
-                          "%s has no binding “%s” now.".formatted(p.title(), id)));
+                          worded("route.has-no-binding-now", p.title(), id)));
           machine.switchedOff().stream()
               .flatMap(id -> catalog.binding(p.id(), id).stream())
               .filter(b -> b.remarks().fixed())
@@ -141,8 +139,7 @@ public final class SetupCheck {
                           depth,
                           Kind.SWITCHED_OFF,
                           b.id(),
-                          "%s of %s can't be switched off, and is on."
-                              .formatted(b.gesture(), p.title())));
+                          worded("route.of-cant-be-switched-off-and", b.gesture(), p.title())));
           own(depth, machine, p);
         });
     focus(depth, machine);
@@ -154,8 +151,10 @@ public final class SetupCheck {
           depth,
           kind,
           "",
-          "The keymap describes %s up to version %s."
-              .formatted(environment.title(), environment.version()));
+          worded(
+              "route.the-keymap-describes-up-to-version",
+              environment.title(),
+              environment.version()));
     }
   }
 
@@ -170,7 +169,7 @@ public final class SetupCheck {
                     depth,
                     kind,
                     o,
-                    "No binding of %s depends on “%s”.".formatted(environment.title(), o)));
+                    worded("route.no-binding-of-depends-on", environment.title(), o)));
   }
 
   /** The options that bindings of an environment ask for. */
@@ -185,14 +184,10 @@ public final class SetupCheck {
       Binding own = machine.own().get(i);
       String name = String.valueOf(i);
       if (catalog.action(own.action()).isEmpty()) {
-        say(depth, Kind.OWN, name, "There is no action “%s”.".formatted(own.action()));
+        say(depth, Kind.OWN, name, worded("route.there-is-no-action", own.action()));
       }
       if (platform.context(own.context()).isEmpty()) {
-        say(
-            depth,
-            Kind.OWN,
-            name,
-            "%s has no context “%s”.".formatted(platform.title(), own.context()));
+        say(depth, Kind.OWN, name, worded("route.has-no-context", platform.title(), own.context()));
       }
     }
   }
@@ -211,7 +206,7 @@ public final class SetupCheck {
                       depth,
                       Kind.REMAP,
                       String.valueOf(at),
-                      "There is no application “%s”.".formatted(a)));
+                      worded("any.there-is-no-application", a)));
       for (int r = 0; r < remap.strokeRules().size(); r++) {
         strokeRule(depth, i + "." + r, remap.strokeRules().get(r), layout);
       }
@@ -224,7 +219,7 @@ public final class SetupCheck {
     for (Gesture side : List.of(rule.from(), rule.to())) {
       Optional<String> refused = Refused.stroke(side);
       if (refused.isPresent()) {
-        say(depth, Kind.STROKE_RULE, name, refused.get() + " The rule does nothing.");
+        say(depth, Kind.STROKE_RULE, name, worded("route.the-rule-does-nothing", refused.get()));
         return;
       }
       if (!(Presses.of(side, layout) instanceof Presses.Typable t) || t.list().size() != 1) {
@@ -232,12 +227,12 @@ public final class SetupCheck {
             depth,
             Kind.STROKE_RULE,
             name,
-            "%s is not one stroke on the layout “%s”.".formatted(side, layout.title()));
+            worded("route.is-not-one-stroke-on-the", side, layout.title()));
         return;
       }
     }
     if (rule.from().equals(rule.to())) {
-      say(depth, Kind.STROKE_RULE, name, "It makes the stroke into itself.");
+      say(depth, Kind.STROKE_RULE, name, worded("route.it-makes-the-stroke-into-itself"));
     }
   }
 
@@ -248,19 +243,11 @@ public final class SetupCheck {
       KeyRule rule = rules.get(r);
       String name = prefix + r;
       if (!sources.add(rule.from())) {
-        say(
-            depth,
-            kind,
-            name,
-            "A rule before it is about %s too; this one does nothing.".formatted(rule.from()));
+        say(depth, kind, name, worded("route.a-rule-before-it-is-about", rule.from()));
       } else if (rule.to().equals(Optional.of(rule.from())) && rule.tapped().isEmpty()) {
-        say(depth, kind, name, "It makes the key into itself.");
+        say(depth, kind, name, worded("route.it-makes-the-key-into-itself"));
       } else if (board != null && rule.from() instanceof KeyPart(var key) && !board.has(key)) {
-        say(
-            depth,
-            kind,
-            name,
-            "The board “%s” has no key %s.".formatted(board.title(), rule.from()));
+        say(depth, kind, name, worded("any.the-board-has-no-key", board.title(), rule.from()));
       }
     }
   }
@@ -281,8 +268,7 @@ public final class SetupCheck {
             depth,
             Kind.KEY_RULE,
             index + "." + r,
-            "A loop: an earlier remap made %s of %s, and this makes it %s again."
-                .formatted(rule.from(), origin.get(), origin.get()));
+            worded("route.a-loop-an-earlier-remap-made", rule.from(), origin.get(), origin.get()));
       }
       rule.to()
           .filter(to -> sources.add(rule.from()) && !to.equals(rule.from()))
@@ -297,30 +283,26 @@ public final class SetupCheck {
     }
     Optional<Environment> application = catalog.environment(id.get());
     if (application.isEmpty()) {
-      stop(
-          depth,
-          Kind.FOCUS,
-          "There is no application “%s”. Bring in its keymap, or choose another."
-              .formatted(id.get()));
+      stop(depth, Kind.FOCUS, worded("route.there-is-no-application-bring-in", id.get()));
       return;
     }
     Environment focus = application.get();
     if (!(focus.kind() instanceof Application kind)) {
-      say(depth, Kind.FOCUS, "", "%s is a platform, not an application.".formatted(focus.title()));
+      say(depth, Kind.FOCUS, "", worded("route.is-a-platform-not-an-application", focus.title()));
     } else if (!kind.platforms().isEmpty() && !kind.platforms().contains(machine.platform())) {
       say(
           depth,
           Kind.FOCUS,
           "",
-          "%s does not exist on %s."
-              .formatted(
-                  focus.title(),
-                  catalog
-                      .environment(machine.platform())
-                      .map(Environment::title)
-                      .orElse(machine.platform().value())));
+          worded(
+              "route.does-not-exist-on",
+              focus.title(),
+              catalog
+                  .environment(machine.platform())
+                  .map(Environment::title)
+                  .orElse(machine.platform().value())));
     } else if (machine.focus() instanceof Machine.SessionWindow && !kind.holdsMachine()) {
-      say(depth, Kind.FOCUS, "", "A window of %s can't hold a machine.".formatted(focus.title()));
+      say(depth, Kind.FOCUS, "", worded("route.a-window-of-cant-hold-a", focus.title()));
     }
     switch (machine.focus()) {
       case Machine.Bare _ -> {}
@@ -330,12 +312,7 @@ public final class SetupCheck {
         r.contexts().stream()
             .filter(c -> focus.context(c).isEmpty())
             .forEach(
-                c ->
-                    say(
-                        depth,
-                        Kind.CONTEXT,
-                        c,
-                        "%s has no context “%s”.".formatted(focus.title(), c)));
+                c -> say(depth, Kind.CONTEXT, c, worded("route.has-no-context", focus.title(), c)));
       }
       case Machine.SessionWindow s -> session(depth, machine, s, focus);
     }
@@ -356,13 +333,13 @@ public final class SetupCheck {
     for (int i = 0; i < strokes.size(); i++) {
       Optional<String> refused = Refused.stroke(strokes.get(i));
       if (refused.isPresent()) {
-        say(depth, kind, String.valueOf(i), refused.get() + " It does nothing here.");
+        say(depth, kind, String.valueOf(i), worded("route.it-does-nothing-here", refused.get()));
       } else if (Presses.physical(strokes.get(i), layout).isEmpty()) {
         say(
             depth,
             kind,
             String.valueOf(i),
-            "%s can't be pressed on the layout “%s”.".formatted(strokes.get(i), layout.title()));
+            worded("route.cant-be-pressed-on-the-layout", strokes.get(i), layout.title()));
       }
     }
   }

@@ -1,5 +1,7 @@
 package polydex.setups;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -39,7 +41,7 @@ final class FocusLines {
     lines.add(
         OutlineLine.<Setup>of(
                 part.depth(),
-                "In focus",
+                worded("setups.in-focus"),
                 part.machine()
                     .application()
                     .map(
@@ -49,7 +51,7 @@ final class FocusLines {
                                 .environment(a)
                                 .map(Environment::title)
                                 .orElse(a.value()))
-                    .orElse("the desktop itself"))
+                    .orElse(worded("setups.the-desktop-itself")))
             .wrong(part.wrong().at(part.depth(), Kind.FOCUS, ""))
             .changedBy(focus()));
     switch (part.machine().focus()) {
@@ -66,7 +68,8 @@ final class FocusLines {
 
   private Edit<Setup> focus() {
     List<Option<Setup>> options = new ArrayList<>();
-    options.add(new Option<>("the desktop itself", new Edit.Done<>(() -> put(new Bare()))));
+    options.add(
+        new Option<>(worded("setups.the-desktop-itself"), new Edit.Done<>(() -> put(new Bare()))));
     for (Environment application :
         HeldMachines.on(part.workspace().catalog(), part.machine().platform())) {
       if (application.kind() instanceof Application a && a.holdsMachine()) {
@@ -75,7 +78,7 @@ final class FocusLines {
       options.add(
           new Option<>(
               application.kind() instanceof Application a && a.holdsMachine()
-                  ? application.title() + ", holding no machine"
+                  ? worded("setups.holding-no-machine", application.title())
                   : application.title(),
               new Edit.Done<>(
                   () ->
@@ -101,7 +104,7 @@ final class FocusLines {
                 .map(
                     p ->
                         new Option<>(
-                            "holding " + p.title(),
+                            worded("setups.holding", p.title()),
                             new Edit.Done<>(
                                 () ->
                                     put(
@@ -114,7 +117,7 @@ final class FocusLines {
     lines.add(
         SetupOutline.versionLine(
                 part.depth(),
-                "Its version",
+                worded("setups.its-version"),
                 running.version(),
                 v ->
                     put(
@@ -144,7 +147,9 @@ final class FocusLines {
             put(new Running(running.application(), running.version(), running.options(), contexts));
     lines.add(
         OutlineLine.<Setup>of(
-                part.depth(), "Active contexts", SetupOutline.count(running.contexts().size()))
+                part.depth(),
+                worded("setups.active-contexts"),
+                SetupOutline.count(running.contexts().size()))
             .addingBy(
                 new Edit.Choice<>(
                     () ->
@@ -164,7 +169,7 @@ final class FocusLines {
       lines.add(
           OutlineLine.<Setup>of(
                   part.depth() + 1,
-                  "Context",
+                  worded("setups.context"),
                   known.stream()
                       .filter(c -> c.id().equals(id))
                       .map(Context::title)
@@ -178,10 +183,14 @@ final class FocusLines {
   private void session(SessionWindow session) {
     lines.add(
         SetupOutline.versionLine(
-                part.depth(), "Its version", session.version(), v -> put(session.at(v)))
+                part.depth(),
+                worded("setups.its-version"),
+                session.version(),
+                v -> put(session.at(v)))
             .wrong(part.wrong().at(part.depth(), Kind.FOCUS_VERSION, "")));
     lines.add(
-        OutlineLine.<Setup>of(part.depth(), "Captures strokes", words(session.capture()))
+        OutlineLine.<Setup>of(
+                part.depth(), worded("setups.captures-strokes"), words(session.capture()))
             .changedBy(
                 new Edit.Choice<>(
                     () ->
@@ -193,27 +202,34 @@ final class FocusLines {
                             .toList())));
     lines.add(
         toggle(
-            "Full screen", session.fullScreen(), put(session.inFullScreen(!session.fullScreen()))));
+            worded("any.full-screen"),
+            session.fullScreen(),
+            put(session.inFullScreen(!session.fullScreen()))));
     lines.add(
         toggle(
-            "Hands strokes on", session.forwards(), put(session.forwarding(!session.forwards()))));
+            worded("setups.hands-strokes-on"),
+            session.forwards(),
+            put(session.forwarding(!session.forwards()))));
     strokes(
-        "Kept by the host",
+        worded("setups.kept-by-the-host"),
         session.kept(),
         Kind.KEPT,
         (_, l) -> session.directing(l, session.sent()));
     strokes(
-        "Sent in all the same",
+        worded("setups.sent-in-all-the-same"),
         session.sent(),
         Kind.SENT,
         (_, l) -> session.directing(session.kept(), l));
     translation(session);
     lines.add(
-        OutlineLine.<Setup>of(part.depth(), "Holds taps back", session.tapDelayMillis() + " ms")
+        OutlineLine.<Setup>of(
+                part.depth(),
+                worded("setups.holds-taps-back"),
+                worded("setups.ms", session.tapDelayMillis()))
             .changedBy(
                 new Edit.Words<>(
                     String.valueOf(session.tapDelayMillis()),
-                    "Milliseconds, 0 to 10000",
+                    worded("setups.milliseconds-0-to-10000"),
                     t -> put(session.delayingTaps(millis(t))))));
   }
 
@@ -226,14 +242,14 @@ final class FocusLines {
     String digits = text.strip();
     if (!digits.matches("\\d{1,5}") || Integer.parseInt(digits) > LONGEST_DELAY) {
       throw new IllegalArgumentException(
-          "A whole number of milliseconds from 0 to %d is expected.".formatted(LONGEST_DELAY));
+          worded("setups.a-whole-number-of-milliseconds-from", LONGEST_DELAY));
     }
     return Integer.parseInt(digits);
   }
 
   private static String words(Capture capture) {
     return capture.name().toLowerCase(Locale.ROOT).replace('_', ' ')
-        + (capture == Capture.FULL_SCREEN ? " only" : "");
+        + (capture == Capture.FULL_SCREEN ? worded("setups.only") : "");
   }
 
   private void strokes(
@@ -248,11 +264,11 @@ final class FocusLines {
             .addingBy(
                 new Edit.Words<>(
                     "",
-                    "One stroke, as in Meta+L",
+                    worded("setups.one-stroke-as-in-meta-l"),
                     t -> to.apply(Members.with(strokes, RuleText.stroke(t))))));
     for (int i = 0; i < strokes.size(); i++) {
       lines.add(
-          OutlineLine.<Setup>of(part.depth() + 1, "Stroke", "")
+          OutlineLine.<Setup>of(part.depth() + 1, worded("setups.stroke"), "")
               .about(strokes.get(i))
               .wrong(part.wrong().at(part.depth(), kind, String.valueOf(i)))
               .memberOf(strokes, i, to));
@@ -274,11 +290,12 @@ final class FocusLines {
                                 List.of(),
                                 list))));
     lines.add(
-        OutlineLine.<Setup>of(part.depth(), "Translates keys", SetupOutline.count(rules.size()))
+        OutlineLine.<Setup>of(
+                part.depth(), worded("setups.translates-keys"), SetupOutline.count(rules.size()))
             .addingBy(
                 new Edit.Words<>(
                     "",
-                    "What becomes what inside, as in Meta -> Ctrl",
+                    worded("setups.what-becomes-what-inside-as-in"),
                     t -> to.apply(Members.with(rules, RuleText.keyRule(t))))));
     for (int i = 0; i < rules.size(); i++) {
       lines.add(

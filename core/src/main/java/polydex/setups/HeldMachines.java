@@ -1,5 +1,7 @@
 package polydex.setups;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -31,7 +33,7 @@ final class HeldMachines {
         if (window.kind() instanceof Application a && a.holdsMachine()) {
           options.add(
               new Option<>(
-                  "Put it into a window of %s on %s".formatted(window.title(), host.title()),
+                  worded("setups.put-it-into-a-window-of", window.title(), host.title()),
                   new Edit.Done<>(
                       () ->
                           put.apply(

@@ -1,5 +1,7 @@
 package polydex.setups;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -16,7 +18,7 @@ import polydex.setups.OutlineLine.Option;
 
 /** The remaps of a machine and their rules, written out. */
 final class RemapLines {
-  static final String HINT = "What becomes what, as in CapsLock -> Ctrl or Meta+S -> Ctrl+S";
+  static final String HINT = worded("setups.what-becomes-what-as-in-capslock");
 
   private final SetupOutline.Part part;
 
@@ -28,7 +30,8 @@ final class RemapLines {
     List<OutlineLine<Setup>> lines = new ArrayList<>();
     List<Remap> remaps = part.machine().remaps();
     lines.add(
-        OutlineLine.<Setup>of(part.depth(), "Remaps", SetupOutline.count(remaps.size()))
+        OutlineLine.<Setup>of(
+                part.depth(), worded("setups.remaps"), SetupOutline.count(remaps.size()))
             .addingBy(
                 new Edit.Words<>(
                     "",
@@ -57,11 +60,11 @@ final class RemapLines {
   private void remap(int i, List<OutlineLine<Setup>> lines) {
     Remap remap = part.machine().remaps().get(i);
     lines.add(
-        OutlineLine.<Setup>of(part.depth() + 1, "Remap", remap.title())
+        OutlineLine.<Setup>of(part.depth() + 1, worded("setups.remap"), remap.title())
             .changedBy(
                 new Edit.Words<>(
                     remap.title(),
-                    "What you call it",
+                    worded("setups.what-you-call-it"),
                     t ->
                         put(
                             i,
@@ -72,8 +75,8 @@ final class RemapLines {
     lines.add(
         OutlineLine.<Setup>of(
                 part.depth() + 1,
-                "Only in",
-                remap.onlyIn().map(this::title).orElse("any application"))
+                worded("setups.only-in"),
+                remap.onlyIn().map(this::title).orElse(worded("setups.any-application")))
             .wrong(part.wrong().at(part.depth(), Kind.REMAP, String.valueOf(i)))
             .changedBy(onlyIn(i, remap)));
     for (int r = 0; r < remap.strokeRules().size(); r++) {
@@ -82,7 +85,7 @@ final class RemapLines {
       Function<List<StrokeRule>, Setup> rules =
           list -> put(i, new Remap(remap.title(), remap.onlyIn(), list, remap.keyRules()));
       lines.add(
-          OutlineLine.<Setup>of(part.depth() + 2, "Stroke", RuleText.of(rule))
+          OutlineLine.<Setup>of(part.depth() + 2, worded("setups.stroke"), RuleText.of(rule))
               .wrong(part.wrong().at(part.depth(), Kind.STROKE_RULE, i + "." + r))
               .changedBy(
                   new Edit.Words<>(
@@ -112,7 +115,7 @@ final class RemapLines {
         .changedBy(
             new Edit.Words<>(
                 RuleText.of(rules.get(at)),
-                "What becomes what, as in CapsLock -> Ctrl, or -> Ctrl held, Escape tapped",
+                worded("setups.what-becomes-what-as-in-capslock-2"),
                 t -> put.apply(Members.replaced(rules, at, RuleText.keyRule(t)))))
         .memberOf(rules, at, put);
   }
@@ -127,7 +130,8 @@ final class RemapLines {
 
   private Edit<Setup> onlyIn(int i, Remap remap) {
     List<Option<Setup>> options = new ArrayList<>();
-    options.add(new Option<>("any application", limited(i, remap, Optional.empty())));
+    options.add(
+        new Option<>(worded("setups.any-application"), limited(i, remap, Optional.empty())));
     for (Environment application :
         HeldMachines.on(part.workspace().catalog(), part.machine().platform())) {
       options.add(

@@ -1,5 +1,7 @@
 package polydex.setups;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -114,8 +116,7 @@ public final class RuleText {
   public static Gesture stroke(String text) {
     Gesture gesture = Gesture.parse(text.strip());
     if (!gesture.isStroke()) {
-      throw new IllegalArgumentException(
-          "“%s” is not one stroke, such as Ctrl+S.".formatted(text.strip()));
+      throw new IllegalArgumentException(worded("setups.is-not-one-stroke-such-as", text.strip()));
     }
     return gesture;
   }
@@ -132,8 +133,7 @@ public final class RuleText {
   private static String[] sides(String text) {
     String[] sides = ARROW.split(text.strip(), -1);
     if (sides.length != 2 || sides[0].isEmpty() || sides[1].isEmpty()) {
-      throw new IllegalArgumentException(
-          "A rule says what becomes what, such as CapsLock -> Ctrl or Meta+S -> Ctrl+S.");
+      throw new IllegalArgumentException(worded("setups.a-rule-says-what-becomes-what"));
     }
     return sides;
   }

@@ -1,5 +1,7 @@
 package polydex.setups;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -31,7 +33,12 @@ public record SetupComparison(List<Part> parts, List<Working> bindings) {
    * @param label what the part is
    * @param first how it stands in the first setup; empty where that has no such part
    */
-  public record Part(String label, String first, String second) {}
+  public record Part(String label, String first, String second) {
+    /** Whether it is what the setups are called. */
+    public boolean isName() {
+      return label.equals(worded("any.name"));
+    }
+  }
 
   /**
    * A binding that works in one of the setups.
@@ -72,7 +79,7 @@ public record SetupComparison(List<Part> parts, List<Working> bindings) {
     Map<String, Integer> counts = new HashMap<>();
     int machine = 0;
     for (OutlineLine<Setup> line : lines) {
-      if (line.label().equals("Machine")) {
+      if (SetupOutline.isMachine(line)) {
         machine++;
       }
       String place = machine + "|" + line.label();

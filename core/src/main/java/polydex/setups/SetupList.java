@@ -1,5 +1,7 @@
 package polydex.setups;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -37,11 +39,11 @@ public final class SetupList {
     Setup made =
         new Setup(
             freeId(workspace, "setup"),
-            freeTitle(workspace, "New setup"),
+            freeTitle(workspace, worded("any.new-setup")),
             board.get(),
             bare(platform.get(), layout.get()));
     return Optional.of(
-        new Change.Edit("Make “" + made.title() + "”", workspace, workspace.with(made)));
+        new Change.Edit(worded("any.make", made.title()), workspace, workspace.with(made)));
   }
 
   /** A platform with nothing special about it. */
@@ -63,18 +65,18 @@ public final class SetupList {
     Setup copy =
         new Setup(
             freeId(workspace, setup.id().value()),
-            freeTitle(workspace, setup.title() + ", copy"),
+            freeTitle(workspace, worded("setups.copy", setup.title())),
             setup.board(),
             setup.machine());
     List<Setup> all = new ArrayList<>(workspace.setups().values());
     all.add(index(workspace, setup) + 1, copy);
-    return new Change.Edit("Copy “" + setup.title() + "”", workspace, with(workspace, all));
+    return new Change.Edit(worded("setups.copy-2", setup.title()), workspace, with(workspace, all));
   }
 
   /** Without one of them. */
   public static Change.Edit remove(Workspace workspace, Setup setup) {
     return new Change.Edit(
-        "Remove “" + setup.title() + "”",
+        worded("setups.remove", setup.title()),
         workspace,
         with(
             workspace,
@@ -95,7 +97,7 @@ public final class SetupList {
     }
     return Optional.of(
         new Change.Edit(
-            "Move “" + setup.title() + "”",
+            worded("setups.move", setup.title()),
             workspace,
             with(workspace, Members.moved(all, at, by))));
   }

@@ -1,5 +1,7 @@
 package polydex.setups;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -62,17 +64,17 @@ public final class SetupOutline {
 
   private void whole() {
     lines.add(
-        OutlineLine.<Setup>of(0, "Name", setup.title())
+        OutlineLine.<Setup>of(0, worded("any.name"), setup.title())
             .changedBy(
                 new Edit.Words<>(
                     setup.title(),
-                    "What you call it",
+                    worded("setups.what-you-call-it"),
                     t -> new Setup(setup.id(), named(t), setup.board(), setup.machine()))));
     var boards = workspace.world().boards();
     lines.add(
         OutlineLine.<Setup>of(
                 0,
-                "Board",
+                worded("setups.board"),
                 boards.containsKey(setup.board())
                     ? boards.get(setup.board()).title()
                     : setup.board())
@@ -87,7 +89,7 @@ public final class SetupOutline {
   /** A name that is not empty. */
   private static String named(String text) {
     if (text.isBlank()) {
-      throw new IllegalArgumentException("A name has at least one letter.");
+      throw new IllegalArgumentException(worded("any.a-name-has-at-least-one"));
     }
     return text.strip();
   }
@@ -112,14 +114,16 @@ public final class SetupOutline {
     Function<Machine, Setup> put = m -> setup.with(depth, m);
     Part part = new Part(workspace, depth, machine, put, this::wrong);
     OutlineLine<Setup> head =
-        OutlineLine.<Setup>of(depth, "Machine", machine.title())
+        OutlineLine.<Setup>of(depth, worded("setups.machine"), machine.title())
             .changedBy(
                 new Edit.Words<>(
-                    machine.title(), "What you call it", t -> put.apply(machine.titled(named(t)))))
+                    machine.title(),
+                    worded("setups.what-you-call-it"),
+                    t -> put.apply(machine.titled(named(t)))))
             .addingBy(new HeldMachines(catalog, platforms().toList()).around(machine, put));
     lines.add(withoutMachine(depth, machine).map(head::removedBy).orElse(head));
     lines.add(
-        OutlineLine.<Setup>of(depth, "Platform", title(machine.platform()))
+        OutlineLine.<Setup>of(depth, worded("setups.platform"), title(machine.platform()))
             .wrong(wrong(depth, Kind.PLATFORM, ""))
             .changedBy(
                 choice(
@@ -144,7 +148,7 @@ public final class SetupOutline {
     lines.add(
         OutlineLine.<Setup>of(
                 depth,
-                "Layout",
+                worded("setups.layout"),
                 layouts.containsKey(machine.layout())
                     ? layouts.get(machine.layout()).title()
                     : machine.layout())
@@ -175,7 +179,7 @@ public final class SetupOutline {
   }
 
   private void version(int depth, Kind kind, Version now, Function<Version, Setup> to) {
-    lines.add(versionLine(depth, "Version", now, to).wrong(wrong(depth, kind, "")));
+    lines.add(versionLine(depth, worded("any.version"), now, to).wrong(wrong(depth, kind, "")));
   }
 
   static OutlineLine<Setup> versionLine(
@@ -183,7 +187,9 @@ public final class SetupOutline {
     return OutlineLine.<Setup>of(depth, label, now.written())
         .changedBy(
             new Edit.Words<>(
-                now.written(), "Numbers, as in 3.1", t -> to.apply(new Version(t.strip()))));
+                now.written(),
+                worded("setups.numbers-as-in-3-1"),
+                t -> to.apply(new Version(t.strip()))));
   }
 
   private void options(
@@ -237,13 +243,13 @@ public final class SetupOutline {
                                                 Binding.of(ownId(machine), a.id(), g)))))))
                 .toList();
     lines.add(
-        OutlineLine.<Setup>of(depth, "Own bindings", count(machine.own().size()))
+        OutlineLine.<Setup>of(depth, worded("any.own-bindings"), count(machine.own().size()))
             .addingBy(new Edit.Choice<>(actions)));
     for (int i = 0; i < machine.own().size(); i++) {
       Binding own = machine.own().get(i);
       int at = i;
       lines.add(
-          OutlineLine.<Setup>of(depth + 1, "Own", catalog.title(own.action()))
+          OutlineLine.<Setup>of(depth + 1, worded("setups.own"), catalog.title(own.action()))
               .about(own.gesture())
               .wrong(wrong(depth, Kind.OWN, String.valueOf(i)))
               .changedBy(
@@ -268,11 +274,16 @@ public final class SetupOutline {
 
   private static Edit<Setup> gesture(String now, Function<Gesture, Setup> to) {
     return new Edit.Words<>(
-        now, "A gesture, as in Ctrl+Alt+T", t -> to.apply(Gesture.parse(t.strip())));
+        now, worded("setups.a-gesture-as-in-ctrl-alt"), t -> to.apply(Gesture.parse(t.strip())));
+  }
+
+  /** Whether a line begins a machine. */
+  public static boolean isMachine(OutlineLine<?> line) {
+    return line.label().equals(worded("setups.machine"));
   }
 
   static String count(int members) {
-    return members == 0 ? "none" : String.valueOf(members);
+    return members == 0 ? worded("setups.none") : String.valueOf(members);
   }
 
   private void switchedOff(int depth, Machine machine, Function<Machine, Setup> put) {
@@ -292,13 +303,16 @@ public final class SetupOutline {
                                             joined(machine.switchedOff(), b.id(), true))))))
                 .toList();
     lines.add(
-        OutlineLine.<Setup>of(depth, "Switched off", count(machine.switchedOff().size()))
+        OutlineLine.<Setup>of(
+                depth, worded("setups.switched-off"), count(machine.switchedOff().size()))
             .addingBy(new Edit.Choice<>(more)));
     for (String id : new TreeSet<>(machine.switchedOff())) {
       Optional<Binding> binding = catalog.binding(machine.platform(), id);
       OutlineLine<Setup> line =
           OutlineLine.<Setup>of(
-                  depth + 1, "Off", binding.map(b -> catalog.title(b.action())).orElse(id))
+                  depth + 1,
+                  worded("setups.off"),
+                  binding.map(b -> catalog.title(b.action())).orElse(id))
               .wrong(wrong(depth, Kind.SWITCHED_OFF, id))
               .removedBy(
                   put.apply(machine.withSwitchedOff(joined(machine.switchedOff(), id, false))));

@@ -1,5 +1,7 @@
 package polydex.setups;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import polydex.boards.Board;
@@ -47,12 +49,12 @@ public record SetupPart(Kind kind, int depth, String title, String detail, int l
             Kind.BOARD,
             0,
             board == null ? setup.board() : board.title(),
-            "board",
-            line(lines, 0, "Board", "", 0)));
+            worded("setups.board-2"),
+            line(lines, 0, worded("setups.board"), "", 0)));
     List<Machine> machines = setup.machines();
     for (int depth = 0; depth < machines.size(); depth++) {
       Machine machine = machines.get(depth);
-      int head = line(lines, depth, "Machine", "", 0);
+      int head = line(lines, depth, worded("setups.machine"), "", 0);
       String platform = title(catalog, machine.platform());
       parts.add(
           new SetupPart(
@@ -67,20 +69,23 @@ public record SetupPart(Kind kind, int depth, String title, String detail, int l
                 Kind.REMAP,
                 depth,
                 remap.title(),
-                "remap",
-                line(lines, depth + 1, "Remap", remap.title(), head)));
+                worded("setups.remap-2"),
+                line(lines, depth + 1, worded("setups.remap"), remap.title(), head)));
       }
-      int focus = line(lines, depth, "In focus", "", head);
+      int focus = line(lines, depth, worded("setups.in-focus"), "", head);
       switch (machine.focus()) {
         case Machine.Bare _ ->
-            parts.add(new SetupPart(Kind.DESKTOP, depth, "the desktop itself", "", focus));
+            parts.add(
+                new SetupPart(Kind.DESKTOP, depth, worded("setups.the-desktop-itself"), "", focus));
         case Machine.Running r ->
             parts.add(
                 new SetupPart(
                     Kind.APPLICATION,
                     depth,
                     title(catalog, r.application()),
-                    r.contexts().isEmpty() ? "in focus" : "in focus: " + contexts(catalog, r),
+                    r.contexts().isEmpty()
+                        ? worded("setups.in-focus-2")
+                        : worded("setups.in-focus-3", contexts(catalog, r)),
                     focus));
         case Machine.SessionWindow s -> {
           parts.add(
@@ -91,9 +96,10 @@ public record SetupPart(Kind kind, int depth, String title, String detail, int l
                 new SetupPart(
                     Kind.TRANSLATION,
                     depth,
-                    SetupOutline.count(s.translation().get().keyRules().size()) + " keys",
-                    "translated",
-                    line(lines, depth, "Translates keys", "", head)));
+                    worded(
+                        "setups.keys", SetupOutline.count(s.translation().get().keyRules().size())),
+                    worded("setups.translated"),
+                    line(lines, depth, worded("setups.translates-keys"), "", head)));
           }
         }
       }
@@ -103,13 +109,15 @@ public record SetupPart(Kind kind, int depth, String title, String detail, int l
 
   private static String captures(Machine.SessionWindow s) {
     if (!s.forwards()) {
-      return "hands nothing on";
+      return worded("setups.hands-nothing-on");
     }
     return switch (s.capture()) {
-      case NEVER -> "captures nothing";
-      case ALWAYS -> "captures strokes";
+      case NEVER -> worded("setups.captures-nothing");
+      case ALWAYS -> worded("setups.captures-strokes-2");
       case FULL_SCREEN ->
-          s.fullScreen() ? "captures, full screen now" : "would capture in full screen";
+          s.fullScreen()
+              ? worded("setups.captures-full-screen-now")
+              : worded("setups.would-capture-in-full-screen");
     };
   }
 

@@ -1,5 +1,7 @@
 package polydex.sheets;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -49,26 +51,26 @@ final class CompareSheet {
             .toList();
     int differ = by.get(Likeness.ONE_MODIFIER_AWAY).size() + by.get(Likeness.DIFFERENT).size();
     return drafting.sheet(
-        here + " and " + there,
-        "%s: %,d the same, %,d with other keys, %,d only in %s, %,d only in %s."
-            .formatted(
-                Drafting.count(comparison.lines().size(), "action"),
-                by.get(Likeness.SAME).size(),
-                differ,
-                by.get(Likeness.MISSING).size(),
-                here,
-                by.get(Likeness.NEW).size(),
-                there),
+        worded("sheets.and", here, there),
+        worded(
+            "sheets.the-same-with-other-keys-only",
+            worded("sheets.actions", comparison.lines().size()),
+            by.get(Likeness.SAME).size(),
+            differ,
+            by.get(Likeness.MISSING).size(),
+            here,
+            by.get(Likeness.NEW).size(),
+            there),
         parts);
   }
 
   private static String title(Likeness likeness, String here, String there) {
     return switch (likeness) {
-      case SAME -> "The same in both";
-      case ONE_MODIFIER_AWAY -> "One modifier away";
-      case DIFFERENT -> "Other keys";
-      case MISSING -> "Only in " + here;
-      case NEW -> "Only in " + there;
+      case SAME -> worded("sheets.the-same-in-both");
+      case ONE_MODIFIER_AWAY -> worded("sheets.one-modifier-away");
+      case DIFFERENT -> worded("sheets.other-keys");
+      case MISSING -> worded("sheets.only-in", here);
+      case NEW -> worded("sheets.only-in", there);
     };
   }
 

@@ -1,5 +1,7 @@
 package polydex.sheets;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -62,20 +64,22 @@ final class ConflictSheet {
     List<Part> parts = new ArrayList<>();
     byHarm.forEach((title, lines) -> parts.add(new Lines(title, List.of(), "0–100", lines)));
     if (open.isEmpty()) {
-      parts.add(new Sheet.Said("", "Nothing stands in the way here."));
+      parts.add(new Sheet.Said("", worded("sheets.nothing-stands-in-the-way-here")));
     }
     int accepted = all.size() - open.size();
     return drafting.sheet(
-        "What stands in the way: " + setup.title(),
-        Drafting.count(open.size(), "conflict")
-            + (accepted == 0 ? "." : ", and %,d that you accepted.".formatted(accepted))
-            + " The number says how bad one is: what is lost, how often, and whether there is a way"
-            + " out.",
+        worded("sheets.what-stands-in-the-way", setup.title()),
+        worded(
+            "sheets.the-number-says-how-bad-one",
+            worded("sheets.conflicts", open.size()),
+            (accepted == 0 ? "." : worded("sheets.and-that-you-accepted", accepted))),
         parts);
   }
 
   private static String weight(int severity) {
-    return severity >= SEVERE ? "Bad" : severity >= SLIGHT ? "In the way" : "Slight";
+    return severity >= SEVERE
+        ? worded("sheets.bad")
+        : severity >= SLIGHT ? worded("sheets.in-the-way") : worded("sheets.slight");
   }
 
   private List<String> fixes(FixFinder finder, Conflict conflict) {
@@ -83,14 +87,14 @@ final class ConflictSheet {
         .limit(FIXES)
         .map(
             o ->
-                "Helps: %s%s"
-                    .formatted(
-                        o.fix().title(catalog),
-                        o.makes().isEmpty()
-                            ? "."
-                            : ", which brings "
-                                + Drafting.count(o.makes().size(), "new conflict")
-                                + "."))
+                worded(
+                    "sheets.helps",
+                    o.fix().title(catalog),
+                    o.makes().isEmpty()
+                        ? "."
+                        : worded(
+                            "sheets.which-brings",
+                            worded("sheets.new-conflicts", o.makes().size()))))
         .toList();
   }
 
@@ -102,8 +106,8 @@ final class ConflictSheet {
                 more == 0
                     ? Stream.of()
                     : Stream.of(
-                        "The same brings about %s more."
-                            .formatted(Drafting.count(more, "conflict"))),
+                        worded(
+                            "sheets.the-same-brings-about-more", worded("sheets.conflicts", more))),
                 fixes.stream())
             .toList();
     return new Line(

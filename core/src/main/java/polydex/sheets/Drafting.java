@@ -1,5 +1,7 @@
 package polydex.sheets;
 
+import static polydex.language.CoreWords.worded;
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -39,11 +41,6 @@ record Drafting(SheetWish wish, SheetMaterial material, Naming naming, Footnotes
     return new Shown(gesture, naming.words(environment), naming.look(environment));
   }
 
-  /** A number of things, in words. */
-  static String count(long number, String thing) {
-    return "%,d %s%s".formatted(number, thing, number == 1 ? "" : "s");
-  }
-
   /** The whole sheet of what it is about. */
   Sheet sheet(String title, String about, List<Part> parts) {
     return new Sheet(title, about, parts, notes.all(), new Foot(today(), of(), material.madeBy()));
@@ -60,7 +57,7 @@ record Drafting(SheetWish wish, SheetMaterial material, Naming naming, Footnotes
       case SETUP, CONFLICTS -> wish.setup().ifPresent(s -> said.add(path(s)));
       case FOUND, LEARNING, NEW, CONFUSED, OWN, MOUSE, WEEK -> {}
     }
-    return String.join(" and ", said);
+    return String.join(worded("any.and"), said);
   }
 
   private String versioned(EnvironmentId id) {

@@ -1,5 +1,7 @@
 package polydex.sheets;
 
+import static polydex.language.CoreWords.worded;
+
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -31,18 +33,18 @@ final class DrilledSheet {
 
   Sheet notFluent() {
     return drafting.sheet(
-        "Not yet fluent",
-        "Fluent is what was right and fast three days running and is remembered for three weeks.",
-        byEnvironment(
-            s -> !s.isFluent(), "Everything that was drilled is fluent, or nothing was drilled."));
+        worded("sheets.not-yet-fluent"),
+        worded("sheets.fluent-is-what-was-right-and"),
+        byEnvironment(s -> !s.isFluent(), worded("sheets.everything-that-was-drilled-is-fluent")));
   }
 
   Sheet begunThisWeek() {
     Instant since = drafting.material().now().minus(WEEK);
     return drafting.sheet(
-        "New this week",
-        "Answered for the first time in the last seven days.",
-        byEnvironment(s -> s.begun().isAfter(since), "Nothing new was begun in seven days."));
+        worded("sheets.new-this-week"),
+        worded("sheets.answered-for-the-first-time-in"),
+        byEnvironment(
+            s -> s.begun().isAfter(since), worded("sheets.nothing-new-was-begun-in-seven")));
   }
 
   private List<Part> byEnvironment(Predicate<ItemState> which, String none) {
@@ -114,19 +116,21 @@ final class DrilledSheet {
       }
     }
     List<Part> parts = new ArrayList<>();
-    List<String> columns = List.of("the one", "the other");
+    List<String> columns = List.of(worded("sheets.the-one"), worded("sheets.the-other"));
     if (!open.isEmpty()) {
-      parts.add(new Lines("Still mixed up", columns, "in all", open));
+      parts.add(new Lines(worded("sheets.still-mixed-up"), columns, worded("sheets.in-all"), open));
     }
     if (!once.isEmpty()) {
-      parts.add(new Lines("Happened once, or settled", columns, "in all", once));
+      parts.add(
+          new Lines(
+              worded("sheets.happened-once-or-settled"), columns, worded("sheets.in-all"), once));
     }
     if (parts.isEmpty()) {
-      parts.add(new Sheet.Said("", "No gesture was pressed for another yet."));
+      parts.add(new Sheet.Said("", worded("sheets.no-gesture-was-pressed-for-another")));
     }
     return drafting.sheet(
-        "Taken for one another",
-        "Pressed in drills for something else, those mixed up most first.",
+        worded("sheets.taken-for-one-another"),
+        worded("sheets.pressed-in-drills-for-something-else"),
         parts);
   }
 
@@ -137,6 +141,6 @@ final class DrilledSheet {
   private String where(DrillItem one, DrillItem other) {
     String here = drafting.naming().place(one.environment());
     String there = drafting.naming().place(other.environment());
-    return here.equals(there) ? "both in " + here : here + " / " + there;
+    return here.equals(there) ? worded("sheets.both-in", here) : here + " / " + there;
   }
 }

@@ -1,5 +1,7 @@
 package polydex.sheets;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -34,10 +36,14 @@ final class Footnotes {
 
   private static Stream<String> conditions(Binding.Condition when) {
     List<String> said = new ArrayList<>();
-    when.since().map(Version::written).ifPresent(v -> said.add("From version " + v + " on."));
-    when.until().map(Version::written).ifPresent(v -> said.add("Before version " + v + " only."));
-    when.option().ifPresent(o -> said.add("Only where the option “%s” is on.".formatted(o)));
-    when.device().ifPresent(d -> said.add("Needs %s.".formatted(d)));
+    when.since()
+        .map(Version::written)
+        .ifPresent(v -> said.add(worded("sheets.from-version-on", v)));
+    when.until()
+        .map(Version::written)
+        .ifPresent(v -> said.add(worded("sheets.before-version-only", v)));
+    when.option().ifPresent(o -> said.add(worded("sheets.only-where-the-option-is-on", o)));
+    when.device().ifPresent(d -> said.add(worded("sheets.needs", d)));
     return said.stream();
   }
 

@@ -1,5 +1,7 @@
 package polydex.sheets;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -47,14 +49,14 @@ final class FoundSheet {
       parts.addAll(keymaps.parts(environment, some, drafting.naming().place(id) + ": "));
     }
     return drafting.sheet(
-        asked.isEmpty() ? "Actions that words find" : "“" + asked + "”",
+        asked.isEmpty() ? worded("sheets.actions-that-words-find") : "“" + asked + "”",
         asked.isEmpty()
-            ? "Say which words are to be looked for."
-            : "%s found, %,d of them with keys.%s"
-                .formatted(
-                    Drafting.count(found.size(), "action"),
-                    bound.size(),
-                    answer.partial() ? " No action has all the words; these have some." : ""),
+            ? worded("sheets.say-which-words-are-to-be")
+            : worded(
+                "sheets.found-of-them-with-keys",
+                worded("sheets.actions", found.size()),
+                bound.size(),
+                answer.partial() ? worded("sheets.no-action-has-all-the-words") : ""),
         parts);
   }
 

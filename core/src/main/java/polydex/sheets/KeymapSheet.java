@@ -1,5 +1,7 @@
 package polydex.sheets;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -38,9 +40,9 @@ final class KeymapSheet {
     }
     String about =
         bindings.isEmpty()
-            ? "Nothing is known of its keys yet."
-            : "What its list of keys says: %s."
-                .formatted(Drafting.count(bindings.size(), "binding"));
+            ? worded("sheets.nothing-is-known-of-its-keys")
+            : worded(
+                "sheets.what-its-list-of-keys-says", worded("sheets.bindings", bindings.size()));
     return drafting.sheet(drafting.naming().place(id), about, parts);
   }
 
@@ -54,7 +56,8 @@ final class KeymapSheet {
     for (Binding binding : some) {
       String group = catalog.action(binding.action()).map(Action::group).orElse("");
       groups
-          .computeIfAbsent(group.isBlank() ? "Others" : group, _ -> new LinkedHashMap<>())
+          .computeIfAbsent(
+              group.isBlank() ? worded("sheets.others") : group, _ -> new LinkedHashMap<>())
           .computeIfAbsent(new Spot(binding.action(), binding.context()), _ -> new ArrayList<>())
           .add(binding);
     }
@@ -72,7 +75,12 @@ final class KeymapSheet {
   private Line line(Environment environment, Spot spot, List<Binding> bindings) {
     boolean anywhere = spot.context().equals(environment.contexts().getFirst().id());
     String aside =
-        anywhere ? "" : environment.context(spot.context()).map(c -> "in " + c.title()).orElse("");
+        anywhere
+            ? ""
+            : environment
+                .context(spot.context())
+                .map(c -> worded("sheets.in", c.title()))
+                .orElse("");
     return new Line(
         catalog.title(spot.action()),
         aside,

@@ -1,5 +1,8 @@
 package polydex.sheets;
 
+import static polydex.language.CoreWords.worded;
+import static polydex.language.Language.decimals;
+
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -25,7 +28,7 @@ import polydex.sheets.Sheet.Said;
 /** What the mouse log says: what is still done with the pointer, and the last seven days. */
 final class MouseSheet {
   private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.ENGLISH);
+      DateTimeFormatter.ofPattern(worded("sheets.d-mmmm-uuuu"), Locale.ENGLISH);
 
   private final Drafting drafting;
   private final Findings findings;
@@ -45,27 +48,28 @@ final class MouseSheet {
       }
     }
     List<Part> parts = new ArrayList<>();
-    byKind.forEach((kind, lines) -> parts.add(new Lines(title(kind), List.of(), "a year", lines)));
+    byKind.forEach(
+        (kind, lines) ->
+            parts.add(new Lines(title(kind), List.of(), worded("sheets.a-year"), lines)));
     if (parts.isEmpty()) {
-      parts.add(new Said("", "Nothing is done with the mouse, or nothing was logged."));
+      parts.add(new Said("", worded("sheets.nothing-is-done-with-the-mouse")));
     }
     return drafting.sheet(
-        "What the mouse still does",
+        worded("sheets.what-the-mouse-still-does"),
         byKind.isEmpty()
             ? ""
-            : "Keys in its place would save %s a year, at the pace of the last weeks."
-                .formatted(SpokenTime.hours(hours)),
+            : worded("sheets.keys-in-its-place-would-save", SpokenTime.hours(hours)),
         parts);
   }
 
   private static String title(Kind kind) {
     return switch (kind) {
-      case LEARN -> "Learn: a gesture does it";
-      case FREE_THE_WAY -> "Free the way: something stops its gesture";
-      case BIND -> "Bind: it can be given a gesture";
-      case WALK -> "Walk: by menus, arrows or Tab";
-      case POINTER_BY_NATURE -> "About a place on the screen";
-      case UNKNOWN -> "Not known here";
+      case LEARN -> worded("sheets.learn-a-gesture-does-it");
+      case FREE_THE_WAY -> worded("sheets.free-the-way-something-stops-its");
+      case BIND -> worded("sheets.bind-it-can-be-given-a");
+      case WALK -> worded("sheets.walk-by-menus-arrows-or-tab");
+      case POINTER_BY_NATURE -> worded("sheets.about-a-place-on-the-screen");
+      case UNKNOWN -> worded("sheets.not-known-here");
     };
   }
 
@@ -85,11 +89,11 @@ final class MouseSheet {
   }
 
   private static String walk(Walk walk) {
-    return "%s: %s; %d presses."
-        .formatted(
-            walk.means() == Walk.Means.MENUS ? "By menus" : "By Tab",
-            String.join(" › ", walk.path()),
-            walk.presses());
+    return worded(
+        "sheets.presses",
+        walk.means() == Walk.Means.MENUS ? worded("sheets.by-menus") : worded("sheets.by-tab"),
+        String.join(" › ", walk.path()),
+        walk.presses());
   }
 
   private String title(Place place) {
@@ -102,18 +106,18 @@ final class MouseSheet {
   Sheet week() {
     WeeklyReview review = findings.review();
     List<Part> parts = new ArrayList<>();
-    parts.add(new Facts("In numbers", facts(review)));
-    parts.add(places("Replaced by keys", review.replaced()));
-    parts.add(places("Came back", review.cameBack()));
-    parts.add(places("Slipped after twenty times by keys", review.slipped()));
-    parts.add(rows("Costs most now", review.dearest()));
-    parts.add(rows("For the next week", review.proposals()));
+    parts.add(new Facts(worded("sheets.in-numbers"), facts(review)));
+    parts.add(places(worded("sheets.replaced-by-keys"), review.replaced()));
+    parts.add(places(worded("sheets.came-back"), review.cameBack()));
+    parts.add(places(worded("sheets.slipped-after-twenty-times-by-keys"), review.slipped()));
+    parts.add(rows(worded("sheets.costs-most-now"), review.dearest()));
+    parts.add(rows(worded("sheets.for-the-next-week"), review.proposals()));
     return drafting.sheet(
-        "The week from %s to %s"
-            .formatted(
-                DAY.format(review.days().getStart()),
-                DAY.format(review.days().getEnd().minusDays(1))),
-        review.now().workingDays() == 0 ? "Nothing was logged in these seven days." : "",
+        worded(
+            "sheets.the-week-from-to",
+            DAY.format(review.days().getStart()),
+            DAY.format(review.days().getEnd().minusDays(1))),
+        review.now().workingDays() == 0 ? worded("sheets.nothing-was-logged-in-these-seven") : "",
         parts);
   }
 
@@ -121,14 +125,15 @@ final class MouseSheet {
     WeeklyReview.Totals now = review.now();
     WeeklyReview.Totals before = review.before();
     List<Fact> facts = new ArrayList<>();
-    facts.add(new Fact("Uses by keys", "%,d".formatted(now.keys())));
-    facts.add(new Fact("Uses by mouse", "%,d".formatted(now.pointer())));
-    facts.add(new Fact("By keys", after(now.coverage(), before.coverage(), 100, " %")));
+    facts.add(new Fact(worded("sheets.uses-by-keys"), "%,d".formatted(now.keys())));
+    facts.add(new Fact(worded("sheets.uses-by-mouse"), "%,d".formatted(now.pointer())));
+    facts.add(
+        new Fact(worded("sheets.by-keys"), after(now.coverage(), before.coverage(), 100, " %")));
     facts.add(
         new Fact(
-            "Trips of the hand to the mouse, an hour",
+            worded("sheets.trips-of-the-hand-to-the"),
             after(now.tripsAnHour(), before.tripsAnHour(), 1, "")));
-    facts.add(new Fact("Working days", String.valueOf(now.workingDays())));
+    facts.add(new Fact(worded("sheets.working-days"), String.valueOf(now.workingDays())));
     return facts;
   }
 
@@ -138,17 +143,14 @@ final class MouseSheet {
             n ->
                 String.format(Locale.ROOT, "%.0f%s", times * n, unit)
                     + before
-                        .map(
-                            b ->
-                                String.format(
-                                    Locale.ROOT, " (the week before: %.0f%s)", times * b, unit))
+                        .map(b -> worded("sheets.the-week-before", decimals(0, times * b), unit))
                         .orElse(""))
         .orElse("–");
   }
 
   private Part places(String title, List<Place> places) {
     return places.isEmpty()
-        ? new Said(title, "Nothing.")
+        ? new Said(title, worded("sheets.nothing"))
         : new Lines(
             title,
             places.stream()
@@ -166,7 +168,8 @@ final class MouseSheet {
 
   private Part rows(String title, List<RemainingRow> rows) {
     return rows.isEmpty()
-        ? new Said(title, "Nothing.")
-        : new Lines(title, List.of(), "a year", rows.stream().map(this::line).toList());
+        ? new Said(title, worded("sheets.nothing"))
+        : new Lines(
+            title, List.of(), worded("sheets.a-year"), rows.stream().map(this::line).toList());
   }
 }

@@ -1,5 +1,7 @@
 package polydex.sheets;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -44,15 +46,13 @@ final class OwnSheet {
     }
     int open = sheets.stream().mapToInt(s -> s.steps() - s.done()).sum();
     return drafting.sheet(
-        "Own bindings",
+        worded("any.own-bindings"),
         own.isEmpty() && sheets.isEmpty()
-            ? "There is no binding of your own yet."
-            : "%s of your own; %s to be done."
-                .formatted(
-                    Drafting.count(own.size(), "binding"),
-                    open == 0
-                        ? "nothing is"
-                        : Drafting.count(open, "step") + (open == 1 ? " is" : " are")),
+            ? worded("sheets.there-is-no-binding-of-your")
+            : worded(
+                "sheets.of-your-own-to-be-done",
+                worded("sheets.bindings", own.size()),
+                open == 0 ? worded("sheets.nothing-is") : worded("sheets.steps-to-do", open)),
         parts);
   }
 
@@ -64,7 +64,7 @@ final class OwnSheet {
     List<String> under = new ArrayList<>();
     o.target().map(Target::said).ifPresent(under::add);
     if (bench.isTouched(o)) {
-      under.add("Something that its keys meet was changed since: press it once more.");
+      under.add(worded("sheets.something-that-its-keys-meet-was"));
     }
     return new Line(
         drafting.catalog().title(o.action()),

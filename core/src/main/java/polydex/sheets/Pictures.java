@@ -1,5 +1,7 @@
 package polydex.sheets;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -140,7 +142,10 @@ final class Pictures {
               does,
               of.stream().anyMatch(u -> u.losesWork(catalog))));
     }
-    String title = held.isEmpty() ? "Nothing held" : String.join(" + ", held) + " held";
+    String title =
+        held.isEmpty()
+            ? worded("sheets.nothing-held")
+            : worded("sheets.held", String.join(" + ", held));
     return new Picture(title, held, board, faces, look);
   }
 }

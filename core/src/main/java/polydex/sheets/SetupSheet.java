@@ -1,5 +1,7 @@
 package polydex.sheets;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
@@ -65,26 +67,25 @@ final class SetupSheet {
     if (!fails.isEmpty()) {
       parts.add(
           new Said(
-              "What does not",
-              "%s of the keymaps %s not do here what %s; the sheet “%s” says why and what helps."
-                  .formatted(
-                      Drafting.count(fails.size(), "binding"),
-                      fails.size() == 1 ? "does" : "do",
-                      fails.size() == 1 ? "it says" : "they say",
-                      SheetKind.CONFLICTS.title())));
+              worded("sheets.what-does-not"),
+              worded(
+                  "sheets.of-the-keymaps-not-do-here",
+                  worded("sheets.bindings", fails.size()),
+                  worded("sheets.do", fails.size()),
+                  worded("sheets.they-say", fails.size()),
+                  SheetKind.CONFLICTS.title())));
     }
     int works = groups.values().stream().mapToInt(Map::size).sum();
     return drafting.sheet(
         setup.title(),
-        "%s can be done by keys here. Each was followed from the keyboard to where it is taken."
-            .formatted(Drafting.count(works, "action")),
+        worded("sheets.can-be-done-by-keys-here", worded("sheets.actions", works)),
         parts);
   }
 
   private String title(TracedBinding t) {
     String group = drafting.catalog().action(t.binding().action()).map(Action::group).orElse("");
     return drafting.naming().title(t.environment())
-        + (t.own() ? ": your own" : group.isBlank() ? "" : ": " + group);
+        + (t.own() ? worded("sheets.your-own") : group.isBlank() ? "" : ": " + group);
   }
 
   /** In which context of the application, where that has to be entered first. */
@@ -97,7 +98,7 @@ final class SetupSheet {
                     .environment(t.environment())
                     .filter(e -> !e.contexts().getFirst().id().equals(context))
                     .flatMap(e -> e.context(context)))
-        .map(c -> "in " + c.title())
+        .map(c -> worded("sheets.in", c.title()))
         .orElse("");
   }
 

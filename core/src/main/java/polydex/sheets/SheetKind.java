@@ -1,29 +1,31 @@
 package polydex.sheets;
 
+import static polydex.language.CoreWords.worded;
+
 /** What a sheet can be about. */
 public enum SheetKind {
   /** What a keymap says. */
-  ENVIRONMENT("environment", "One platform or application"),
+  ENVIRONMENT("environment", worded("sheets.one-platform-or-application")),
   /** What works in a setup, traced. */
-  SETUP("setup", "What works in this setup"),
+  SETUP("setup", worded("sheets.what-works-in-this-setup")),
   /** What is different where one is going. */
-  COMPARE("compare", "Two side by side"),
+  COMPARE("compare", worded("sheets.two-side-by-side")),
   /** Actions that are found by words. */
-  FOUND("find", "Actions that words find"),
+  FOUND("find", worded("sheets.actions-that-words-find")),
   /** Drilled and not fluent yet. */
-  LEARNING("learning", "Not yet fluent"),
+  LEARNING("learning", worded("sheets.not-yet-fluent")),
   /** Begun in the last seven days. */
-  NEW("new", "New this week"),
+  NEW("new", worded("sheets.new-this-week")),
   /** What is taken for something else. */
-  CONFUSED("confused", "Taken for one another"),
+  CONFUSED("confused", worded("sheets.taken-for-one-another")),
   /** Own bindings, and what is to be changed. */
-  OWN("own", "Own bindings and change sheet"),
+  OWN("own", worded("sheets.own-bindings-and-change-sheet")),
   /** What stands in the way, with fixes. */
-  CONFLICTS("conflicts", "What stands in the way here"),
+  CONFLICTS("conflicts", worded("sheets.what-stands-in-the-way-here")),
   /** What is still done with the pointer. */
-  MOUSE("mouse", "What the mouse still does"),
+  MOUSE("mouse", worded("sheets.what-the-mouse-still-does")),
   /** The last seven days. */
-  WEEK("week", "The week in review");
+  WEEK("week", worded("any.the-week-in-review"));
 
   private final String word;
   private final String title;

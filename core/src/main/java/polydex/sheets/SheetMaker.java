@@ -1,5 +1,7 @@
 package polydex.sheets;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
@@ -24,12 +26,13 @@ public final class SheetMaker {
           settled
               .environment()
               .map(e -> new KeymapSheet(drafting).of(e, settled.pictures()))
-              .orElseGet(() -> empty(drafting, "There is no platform or application yet."));
+              .orElseGet(
+                  () -> empty(drafting, worded("sheets.there-is-no-platform-or-application")));
       case SETUP -> withSetup(drafting, s -> new SetupSheet(drafting).of(s, settled.pictures()));
       case COMPARE ->
           settled.environment().isPresent() && settled.other().isPresent()
               ? new CompareSheet(drafting).of(settled.environment().get(), settled.other().get())
-              : empty(drafting, "Two platforms or applications are needed for this.");
+              : empty(drafting, worded("sheets.two-platforms-or-applications-are-needed"));
       case FOUND -> new FoundSheet(drafting).of(settled.words());
       case LEARNING -> new DrilledSheet(drafting).notFluent();
       case NEW -> new DrilledSheet(drafting).begunThisWeek();
@@ -80,7 +83,7 @@ public final class SheetMaker {
   private static Sheet withSetup(Drafting drafting, Function<Setup, Sheet> make) {
     Optional<Setup> setup = drafting.wish().setup();
     if (setup.isEmpty()) {
-      return empty(drafting, "There is no setup yet.");
+      return empty(drafting, worded("sheets.there-is-no-setup-yet"));
     }
     return drafting
         .workspace()

@@ -1,5 +1,7 @@
 package polydex.systems;
 
+import static polydex.language.CoreWords.worded;
+
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -163,22 +165,21 @@ public final class ActionEdits {
       List<Move> back = new ArrayList<>(was);
       back.removeAll(now);
       if (back.getFirst() instanceof Joined j) {
-        said = "\u201c%s\u201d is an action of its own again".formatted(j.action().title());
+        said = worded("systems.is-an-action-of-its-own", j.action().title());
       }
     } else if (now.size() > was.size()) {
       said =
           switch (now.getLast()) {
-            case Joined j ->
-                "\u201c%s\u201d means \u201c%s\u201d".formatted(j.action().title(), title);
+            case Joined j -> worded("systems.means", j.action().title(), title);
             case Parted p ->
-                "\u201c%s\u201d in \u201c%s\u201d is \u201c%s\u201d"
-                    .formatted(
-                        title,
-                        catalog
-                            .environment(p.environment())
-                            .map(Environment::title)
-                            .orElse(p.environment().value()),
-                        catalog.title(p.to()));
+                worded(
+                    "systems.in-is",
+                    title,
+                    catalog
+                        .environment(p.environment())
+                        .map(Environment::title)
+                        .orElse(p.environment().value()),
+                    catalog.title(p.to()));
             default -> said;
           };
     }

@@ -1,5 +1,7 @@
 package polydex.systems;
 
+import static polydex.language.CoreWords.worded;
+
 import java.time.InstantSource;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -52,33 +54,34 @@ public final class ActionOutline {
   private List<OutlineLine<Workspace>> lines() {
     List<OutlineLine<Workspace>> lines = new ArrayList<>();
     lines.add(
-        words("What it does", action.title())
+        words(worded("systems.what-it-does"), action.title())
             .changedBy(
                 new Edit.Words<>(
                     action.title(),
-                    "As a command: Save the document",
+                    worded("systems.as-a-command-save-the-document"),
                     t -> put(action.titled(EnvironmentOutline.named(t))))));
-    lines.add(words("Group", action.group()).changedBy(new Edit.Choice<>(this::groups)));
+    lines.add(
+        words(worded("systems.group"), action.group()).changedBy(new Edit.Choice<>(this::groups)));
     String words = String.join(", ", action.words());
     lines.add(
-        words("Other words for it", words.isEmpty() ? "none" : words)
+        words(worded("systems.other-words-for-it"), words.isEmpty() ? "none" : words)
             .changedBy(
                 new Edit.Words<>(
                     words,
-                    "Words that it is searched by, with commas",
+                    worded("systems.words-that-it-is-searched-by"),
                     t -> put(action.searchedBy(read(t))))));
     lines.add(
-        words("When it was not meant", harm(action.harm()))
+        words(worded("systems.when-it-was-not-meant"), harm(action.harm()))
             .changedBy(
                 EnvironmentOutline.choice(
                     List.of(Harm.values()), ActionOutline::harm, h -> put(action.harming(h)))));
     lines.add(
-        words("Doing it again", toggles(action.toggles()))
+        words(worded("systems.doing-it-again"), toggles(action.toggles()))
             .changedBy(
                 EnvironmentOutline.choice(
                     List.of(true, false), ActionOutline::toggles, b -> put(action.toggling(b)))));
     OutlineLine<Workspace> opposite =
-        words("Its opposite", action.opposite().map(catalog::title).orElse("none"))
+        words(worded("systems.its-opposite"), action.opposite().map(catalog::title).orElse("none"))
             .changedBy(another(o -> put(action.opposed(Optional.of(o)))));
     lines.add(
         action.opposite().isPresent()
@@ -97,7 +100,7 @@ public final class ActionOutline {
   private void joined(List<OutlineLine<Workspace>> lines) {
     List<Joined> all = ActionEdits.joinedInto(catalog, action.id());
     lines.add(
-        words("Means the same", EnvironmentOutline.count(all.size()))
+        words(worded("systems.means-the-same"), EnvironmentOutline.count(all.size()))
             .addingBy(another(gone -> ActionEdits.join(workspace, gone, action.id()))));
     for (Joined j : all) {
       lines.add(
@@ -109,7 +112,7 @@ public final class ActionOutline {
   /** Where it is done; what it means in one of several can become an action of its own. */
   private void done(List<OutlineLine<Workspace>> lines) {
     Set<EnvironmentId> in = ActionEdits.standsIn(workspace, action.id());
-    lines.add(words("Done in", EnvironmentOutline.count(in.size())));
+    lines.add(words(worded("systems.done-in"), EnvironmentOutline.count(in.size())));
     for (Environment e : catalog.environments()) {
       if (in.contains(e.id())) {
         OutlineLine<Workspace> line = OutlineLine.of(1, "", e.title());
@@ -119,8 +122,7 @@ public final class ActionOutline {
                 : line.changedBy(
                     new Edit.Words<>(
                         "%s (%s)".formatted(action.title(), e.title()),
-                        "What it does in \u201c%s\u201d, as an action of its own"
-                            .formatted(e.title()),
+                        worded("systems.what-it-does-in-as-an", e.title()),
                         t ->
                             ActionEdits.part(workspace, action.id(), e.id(), t, clock.instant()))));
       }
@@ -145,9 +147,11 @@ public final class ActionOutline {
     List<Option<Workspace>> options = new ArrayList<>();
     options.add(
         new Option<>(
-            "A new group",
+            worded("systems.a-new-group"),
             new Edit.Words<>(
-                "", "What it belongs to", t -> put(action.in(EnvironmentOutline.named(t))))));
+                "",
+                worded("systems.what-it-belongs-to"),
+                t -> put(action.in(EnvironmentOutline.named(t))))));
     TreeSet<String> known = new TreeSet<>();
     catalog.actions().forEach(a -> known.add(a.group()));
     known.forEach(g -> options.add(new Option<>(g, new Edit.Done<>(() -> put(action.in(g))))));
@@ -155,18 +159,20 @@ public final class ActionOutline {
   }
 
   private static String harm(Harm harm) {
-    return harm == Harm.LOSES_WORK ? "work is lost" : "something visible happens";
+    return harm == Harm.LOSES_WORK
+        ? worded("systems.work-is-lost")
+        : worded("systems.something-visible-happens");
   }
 
   private static String toggles(boolean toggles) {
-    return toggles ? "takes it back" : "does it again";
+    return toggles ? worded("systems.takes-it-back") : worded("systems.does-it-again");
   }
 
   private static List<String> read(String text) {
     List<String> words =
         Arrays.stream(text.split(",")).map(String::strip).filter(w -> !w.isEmpty()).toList();
     if (words.size() > MOST_WORDS) {
-      throw new IllegalArgumentException("At most %d words.".formatted(MOST_WORDS));
+      throw new IllegalArgumentException(worded("systems.at-most-words", MOST_WORDS));
     }
     return words;
   }
@@ -177,7 +183,7 @@ public final class ActionOutline {
         catalog.actions().stream()
             .anyMatch(a -> !but.equals(Optional.of(a.id())) && a.title().equalsIgnoreCase(title));
     if (taken) {
-      throw new IllegalArgumentException("Another action is called so.");
+      throw new IllegalArgumentException(worded("systems.another-action-is-called-so"));
     }
   }
 

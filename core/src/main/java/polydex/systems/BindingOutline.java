@@ -1,5 +1,7 @@
 package polydex.systems;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -48,20 +50,20 @@ public final class BindingOutline {
 
   private void itself() {
     lines.add(
-        line("Gesture", "")
+        line(worded("systems.gesture"), "")
             .about(binding.gesture())
             .changedBy(
                 new Edit.Words<>(
                     binding.gesture().toString(),
-                    "As you would write it: Ctrl+Shift+S, C-x C-s",
+                    worded("systems.as-you-would-write-it-ctrl"),
                     t -> binding.with(binding.id(), gesture(t)))));
     lines.add(
-        line("Does", catalog.title(binding.action()))
+        line(worded("systems.does"), catalog.title(binding.action()))
             .changedBy(
                 EnvironmentOutline.ActionChoice.of(
                     catalog, (Action a) -> new Edit.Done<>(() -> binding.doing(a.id())))));
     lines.add(
-        line("Where", title(Optional.of(binding.context())))
+        line(worded("any.where"), title(Optional.of(binding.context())))
             .changedBy(
                 EnvironmentOutline.choice(
                     environment.contexts(), Context::title, c -> binding.in(c.id()))));
@@ -69,7 +71,7 @@ public final class BindingOutline {
     opened.add(Optional.empty());
     environment.contexts().forEach(c -> opened.add(Optional.of(c.id())));
     lines.add(
-        line("While held, opens", title(binding.heldContext()))
+        line(worded("systems.while-held-opens"), title(binding.heldContext()))
             .changedBy(EnvironmentOutline.choice(opened, this::title, binding::opening)));
   }
 
@@ -81,34 +83,36 @@ public final class BindingOutline {
   }
 
   private String title(Optional<String> context) {
-    return context.map(c -> environment.context(c).map(Context::title).orElse(c)).orElse("nothing");
+    return context
+        .map(c -> environment.context(c).map(Context::title).orElse(c))
+        .orElse(worded("any.nothing"));
   }
 
   private void conditions() {
     Condition when = binding.when();
     lines.add(
         words(
-            "Since version",
-            "the first",
+            worded("systems.since-version"),
+            worded("systems.the-first"),
             when.since().map(Version::written),
-            "The first that has it, as in 2.1; empty for all",
+            worded("systems.the-first-that-has-it-as"),
             t -> new Condition(t.map(Version::new), when.until(), when.option(), when.device())));
     lines.add(
         words(
-            "Gone in version",
+            worded("systems.gone-in-version"),
             "none",
             when.until().map(Version::written),
-            "The first that no longer has it; empty for none",
+            worded("systems.the-first-that-no-longer-has"),
             t -> new Condition(when.since(), t.map(Version::new), when.option(), when.device())));
     lines.add(
-        line("Only with the option", when.option().orElse("none"))
+        line(worded("systems.only-with-the-option"), when.option().orElse("none"))
             .changedBy(new Edit.Choice<>(this::options)));
     lines.add(
         words(
-            "Needs besides keys",
-            "nothing",
+            worded("systems.needs-besides-keys"),
+            worded("any.nothing"),
             when.device(),
-            "What must be there besides a keyboard, in words; empty for nothing",
+            worded("systems.what-must-be-there-besides-a"),
             t -> new Condition(when.since(), when.until(), when.option(), t)));
   }
 
@@ -134,10 +138,10 @@ public final class BindingOutline {
         .forEach(o -> all.add(new Option<>(o, new Edit.Done<>(() -> with(Optional.of(o))))));
     all.add(
         new Option<>(
-            "A new option",
+            worded("systems.a-new-option"),
             new Edit.Words<>(
                 "",
-                "As the settings call it: function keys first",
+                worded("systems.as-the-settings-call-it-function"),
                 t -> with(Optional.of(EnvironmentOutline.named(t))))));
     return all;
   }
@@ -149,12 +153,23 @@ public final class BindingOutline {
 
   private void remarks() {
     Remarks r = binding.remarks();
-    lines.add(said("Note", r.note(), t -> new Remarks(t, r.caveat(), r.hook(), r.fixed())));
-    lines.add(said("Beware", r.caveat(), t -> new Remarks(r.note(), t, r.hook(), r.fixed())));
     lines.add(
-        said("To remember it by", r.hook(), t -> new Remarks(r.note(), r.caveat(), t, r.fixed())));
+        said(
+            worded("systems.note"),
+            r.note(),
+            t -> new Remarks(t, r.caveat(), r.hook(), r.fixed())));
     lines.add(
-        line("Can be switched off", r.fixed() ? "no" : "yes")
+        said(
+            worded("systems.beware"),
+            r.caveat(),
+            t -> new Remarks(r.note(), t, r.hook(), r.fixed())));
+    lines.add(
+        said(
+            worded("systems.to-remember-it-by"),
+            r.hook(),
+            t -> new Remarks(r.note(), r.caveat(), t, r.fixed())));
+    lines.add(
+        line(worded("systems.can-be-switched-off"), r.fixed() ? "no" : "yes")
             .changedBy(
                 EnvironmentOutline.choice(
                     List.of(false, true),
@@ -164,8 +179,11 @@ public final class BindingOutline {
   }
 
   private OutlineLine<Binding> said(String label, String now, Function<String, Remarks> to) {
-    return line(label, now.isEmpty() ? "nothing" : now)
+    return line(label, now.isEmpty() ? worded("any.nothing") : now)
         .changedBy(
-            new Edit.Words<>(now, "In your own words", t -> binding.remarked(to.apply(t.strip()))));
+            new Edit.Words<>(
+                now,
+                worded("systems.in-your-own-words"),
+                t -> binding.remarked(to.apply(t.strip()))));
   }
 }

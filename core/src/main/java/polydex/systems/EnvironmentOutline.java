@@ -1,5 +1,7 @@
 package polydex.systems;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -61,36 +63,43 @@ public final class EnvironmentOutline {
 
   private void whole() {
     lines.add(
-        OutlineLine.<Environment>of(0, "Name", environment.title())
+        OutlineLine.<Environment>of(0, worded("any.name"), environment.title())
             .changedBy(
                 new Edit.Words<>(
-                    environment.title(), "As people call it", t -> environment.titled(named(t)))));
+                    environment.title(),
+                    worded("systems.as-people-call-it"),
+                    t -> environment.titled(named(t)))));
     lines.add(
-        OutlineLine.<Environment>of(0, "Version", environment.version().toString())
+        OutlineLine.<Environment>of(0, worded("any.version"), environment.version().toString())
             .changedBy(
                 new Edit.Words<>(
                     environment.version().toString(),
-                    "The newest that its keys are of, as in 3 or 2.1",
+                    worded("systems.the-newest-that-its-keys-are"),
                     t -> environment.at(new Version(named(t))))));
     lines.add(
         OutlineLine.<Environment>of(
                 0,
-                "A sequence that breaks off",
-                environment.whenBroken() == WhenBroken.REPLAY ? "is typed again" : "is lost")
+                worded("systems.a-sequence-that-breaks-off"),
+                environment.whenBroken() == WhenBroken.REPLAY
+                    ? worded("systems.is-typed-again")
+                    : worded("systems.is-lost"))
             .changedBy(
                 choice(
                     List.of(WhenBroken.values()),
-                    w -> w == WhenBroken.REPLAY ? "is typed again" : "is lost",
+                    w ->
+                        w == WhenBroken.REPLAY
+                            ? worded("systems.is-typed-again")
+                            : worded("systems.is-lost"),
                     environment::breaking)));
   }
 
   /** A name that is not empty. */
   static String named(String text) {
     if (text.isBlank()) {
-      throw new IllegalArgumentException("A name has at least one letter.");
+      throw new IllegalArgumentException(worded("any.a-name-has-at-least-one"));
     }
     if (text.strip().length() > 200) {
-      throw new IllegalArgumentException("A name has at most 200 characters.");
+      throw new IllegalArgumentException(worded("systems.a-name-has-at-most-200"));
     }
     return text.strip();
   }
@@ -109,7 +118,7 @@ public final class EnvironmentOutline {
   }
 
   static String count(int members) {
-    return members == 0 ? "none" : String.valueOf(members);
+    return members == 0 ? worded("setups.none") : String.valueOf(members);
   }
 
   // ---- where an application runs
@@ -122,7 +131,10 @@ public final class EnvironmentOutline {
             .filter(e -> e.platform().isPresent() && !on.contains(e.id()))
             .toList();
     lines.add(
-        OutlineLine.<Environment>of(0, "Runs on", on.isEmpty() ? "not said" : count(on.size()))
+        OutlineLine.<Environment>of(
+                0,
+                worded("systems.runs-on"),
+                on.isEmpty() ? worded("systems.not-said") : count(on.size()))
             .addingBy(
                 choice(
                     others,
@@ -138,11 +150,18 @@ public final class EnvironmentOutline {
     }
     lines.add(
         OutlineLine.<Environment>of(
-                0, "Its window", app.holdsMachine() ? "can hold a machine" : "holds no machine")
+                0,
+                worded("systems.its-window"),
+                app.holdsMachine()
+                    ? worded("systems.can-hold-a-machine")
+                    : worded("systems.holds-no-machine"))
             .changedBy(
                 choice(
                     List.of(true, false),
-                    h -> h ? "can hold a machine" : "holds no machine",
+                    h ->
+                        h
+                            ? worded("systems.can-hold-a-machine")
+                            : worded("systems.holds-no-machine"),
                     h -> put.apply(new Application(on, h)))));
   }
 
@@ -152,7 +171,8 @@ public final class EnvironmentOutline {
     Set<String> used = new HashSet<>();
     catalog.bindings(environment.id()).stream().map(Binding::context).forEach(used::add);
     lines.add(
-        OutlineLine.<Environment>of(0, "Contexts", count(environment.contexts().size()))
+        OutlineLine.<Environment>of(
+                0, worded("systems.contexts"), count(environment.contexts().size()))
             .addingBy(underneath(Context.ANYWHERE.id())));
     environment.contexts().stream()
         .filter(c -> c.parent().isEmpty())
@@ -170,7 +190,7 @@ public final class EnvironmentOutline {
             .changedBy(
                 new Edit.Words<>(
                     context.title(),
-                    "Where that is, as people say it",
+                    worded("systems.where-that-is-as-people-say"),
                     t ->
                         environment.withContexts(
                             environment.contexts().stream()
@@ -198,7 +218,7 @@ public final class EnvironmentOutline {
   private Edit<Environment> underneath(String parent) {
     return new Edit.Words<>(
         "",
-        "Where that is, as people say it: in a list",
+        worded("systems.where-that-is-as-people-say-2"),
         t ->
             environment.withContexts(
                 Members.with(
@@ -219,14 +239,14 @@ public final class EnvironmentOutline {
     Function<List<PointerRoute>, Environment> put =
         list -> environment.showing(environment.menus(), list, environment.tabOrder());
     lines.add(
-        OutlineLine.<Environment>of(0, "Done by pointing", count(routes.size()))
+        OutlineLine.<Environment>of(0, worded("systems.done-by-pointing"), count(routes.size()))
             .addingBy(
                 ActionChoice.of(
                     catalog,
                     a ->
                         new Edit.Words<>(
                             "",
-                            "What is pointed at, one after the other: Tool bar > Save",
+                            worded("systems.what-is-pointed-at-one-after"),
                             t ->
                                 put.apply(
                                     Members.with(
@@ -240,7 +260,7 @@ public final class EnvironmentOutline {
               .changedBy(
                   new Edit.Words<>(
                       written,
-                      "What is pointed at, one after the other: Tool bar > Save",
+                      worded("systems.what-is-pointed-at-one-after"),
                       t ->
                           put.apply(
                               Members.replaced(
@@ -254,7 +274,7 @@ public final class EnvironmentOutline {
   /** A path, and what it does if that is not its end. */
   static String shown(List<String> path, String does) {
     return String.join(INSIDE, path)
-        + (does.isEmpty() || does.equals(path.getLast()) ? "" : ", does \u201c" + does + "\u201d");
+        + (does.isEmpty() || does.equals(path.getLast()) ? "" : worded("systems.does-2", does));
   }
 
   private static List<String> path(String text) {
@@ -271,7 +291,9 @@ public final class EnvironmentOutline {
         list -> environment.showing(environment.menus(), environment.pointerRoutes(), list);
     lines.add(
         OutlineLine.<Environment>of(
-                0, "Reached by Tab", order.isEmpty() ? "not known" : count(order.size()))
+                0,
+                worded("systems.reached-by-tab"),
+                order.isEmpty() ? worded("systems.not-known") : count(order.size()))
             .addingBy(
                 ActionChoice.of(
                     catalog,
@@ -288,7 +310,7 @@ public final class EnvironmentOutline {
               .changedBy(
                   new Edit.Words<>(
                       control.title(),
-                      "As it stands there",
+                      worded("systems.as-it-stands-there"),
                       t ->
                           put.apply(
                               Members.replaced(

@@ -1,5 +1,7 @@
 package polydex.systems;
 
+import static polydex.language.CoreWords.worded;
+
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -99,12 +101,12 @@ public final class KeymapDivision {
                     ? new DrillItem(into.id(), i.action())
                     : i);
     return new Change.Edit(
-        "Move %d %s of \u201c%s\u201d to \u201c%s\u201d"
-            .formatted(
-                moving.size(),
-                moving.size() == 1 ? "binding" : "bindings",
-                from.title(),
-                into.title()),
+        worded(
+            "systems.move-of-to",
+            moving.size(),
+            worded("systems.bindings", moving.size()),
+            from.title(),
+            into.title()),
         before,
         only.isEmpty()
             ? after

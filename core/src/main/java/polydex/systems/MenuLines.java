@@ -1,5 +1,7 @@
 package polydex.systems;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -30,7 +32,7 @@ final class MenuLines {
         list -> environment.showing(list, environment.pointerRoutes(), environment.tabOrder());
     menus.lines.add(
         OutlineLine.<Environment>of(
-                0, "Menus", EnvironmentOutline.count(environment.menus().size()))
+                0, worded("systems.menus"), EnvironmentOutline.count(environment.menus().size()))
             .addingBy(entry(environment.menus(), put)));
     menus.items(environment.menus(), List.of(), put);
     return menus.lines;
@@ -40,7 +42,7 @@ final class MenuLines {
       List<MenuItem> menu, Function<List<MenuItem>, Environment> put) {
     return new Edit.Words<>(
         "",
-        "As it stands there; & before its access key: &Save",
+        worded("systems.as-it-stands-there-before-its"),
         t -> put.apply(Members.with(menu, read(t, Optional.empty(), List.of()))));
   }
 
@@ -78,7 +80,9 @@ final class MenuLines {
       lines.add(
           OutlineLine.<Environment>of(
                   above.size() + 1,
-                  item.accessKey().map(k -> "Key " + k).orElse("No key"),
+                  item.accessKey()
+                      .map(k -> worded("systems.key", k))
+                      .orElse(worded("systems.no-key")),
                   EnvironmentOutline.shown(path, does))
               .changedBy(change(item, with))
               .addingBy(entry(item.items(), inside))
@@ -92,13 +96,13 @@ final class MenuLines {
         () ->
             List.of(
                 new Option<>(
-                    "Its name and access key",
+                    worded("systems.its-name-and-access-key"),
                     new Edit.Words<>(
                         written(item),
-                        "As it stands there; & before its access key: &Save",
+                        worded("systems.as-it-stands-there-before-its"),
                         t -> with.apply(read(t, item.action(), item.items())))),
                 new Option<>(
-                    "What it does",
+                    worded("systems.what-it-does"),
                     ActionChoice.id(
                         catalog,
                         a ->
@@ -109,7 +113,7 @@ final class MenuLines {
                                     Optional.of(a),
                                     item.items())))),
                 new Option<>(
-                    "It does nothing itself",
+                    worded("systems.it-does-nothing-itself"),
                     new Edit.Done<>(
                         () ->
                             with.apply(

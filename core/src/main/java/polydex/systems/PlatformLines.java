@@ -1,5 +1,7 @@
 package polydex.systems;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -51,21 +53,23 @@ final class PlatformLines {
 
   private void modifiers() {
     lines.add(
-        OutlineLine.<Environment>of(0, "Most keys hold", platform.primary().written())
+        OutlineLine.<Environment>of(
+                0, worded("systems.most-keys-hold"), platform.primary().written())
             .changedBy(
                 EnvironmentOutline.choice(
                     List.of(Modifier.CTRL, Modifier.META, Modifier.ALT),
                     Modifier::written,
                     m -> with(p -> p.primary = m))));
-    lines.add(OutlineLine.of(0, "Words for modifiers", ""));
+    lines.add(OutlineLine.of(0, worded("systems.words-for-modifiers"), ""));
     for (Modifier m : NAMED) {
       String word = platform.modifierNames().getOrDefault(m, "");
       lines.add(
-          OutlineLine.<Environment>of(1, m.written(), word.isEmpty() ? "the same" : word)
+          OutlineLine.<Environment>of(
+                  1, m.written(), word.isEmpty() ? worded("systems.the-same") : word)
               .changedBy(
                   new Edit.Words<>(
                       word,
-                      "What it is called there; empty for " + m.written(),
+                      worded("systems.what-it-is-called-there-empty", m.written()),
                       t -> with(p -> p.name(m, t.strip())))));
     }
     lines.add(
@@ -83,11 +87,13 @@ final class PlatformLines {
   }
 
   private static String altGr(boolean isCtrlAlt) {
-    return isCtrlAlt ? "is the same as Ctrl+Alt" : "is a modifier of its own";
+    return isCtrlAlt
+        ? worded("systems.is-the-same-as-ctrl-alt")
+        : worded("systems.is-a-modifier-of-its-own");
   }
 
   private static String alt(boolean types) {
-    return types ? "types symbols, as AltGr does" : "types nothing";
+    return types ? worded("systems.types-symbols-as-altgr-does") : worded("systems.types-nothing");
   }
 
   private void menus() {
@@ -98,7 +104,8 @@ final class PlatformLines {
             EnumSet.of(MenuForm.TAPPED),
             EnumSet.of(MenuForm.HELD, MenuForm.TAPPED));
     lines.add(
-        OutlineLine.<Environment>of(0, "Menus open by", menuForms(platform.menuForms()))
+        OutlineLine.<Environment>of(
+                0, worded("systems.menus-open-by"), menuForms(platform.menuForms()))
             .changedBy(
                 EnvironmentOutline.choice(
                     all, PlatformLines::menuForms, f -> with(p -> p.menuForms = f))));
@@ -106,18 +113,21 @@ final class PlatformLines {
 
   private static String menuForms(Set<MenuForm> forms) {
     if (forms.isEmpty()) {
-      return "no access keys";
+      return worded("systems.no-access-keys");
     }
     return forms.size() == 2
-        ? "Alt held with the key, or tapped before it"
-        : forms.contains(MenuForm.HELD) ? "Alt held with the key" : "Alt tapped before the key";
+        ? worded("systems.alt-held-with-the-key-or")
+        : forms.contains(MenuForm.HELD)
+            ? worded("systems.alt-held-with-the-key")
+            : worded("systems.alt-tapped-before-the-key");
   }
 
   private void reserved() {
     List<Reserved> all = platform.reserved();
     Function<List<Reserved>, Environment> changed = list -> with(p -> p.reserved = list);
     lines.add(
-        OutlineLine.<Environment>of(0, "Never let through", EnvironmentOutline.count(all.size()))
+        OutlineLine.<Environment>of(
+                0, worded("systems.never-let-through"), EnvironmentOutline.count(all.size()))
             .addingBy(
                 ActionChoice.of(
                     catalog,
@@ -141,11 +151,11 @@ final class PlatformLines {
   private static Edit<Environment> gesture(String now, Function<Gesture, Environment> to) {
     return new Edit.Words<>(
         now,
-        "One stroke, as in Ctrl+Alt+Delete",
+        worded("systems.one-stroke-as-in-ctrl-alt"),
         t -> {
           Gesture read = Gesture.parse(t.strip());
           if (read.steps().size() != 1) {
-            throw new IllegalArgumentException("It has more than one step; one stroke is wanted.");
+            throw new IllegalArgumentException(worded("systems.it-has-more-than-one-step"));
           }
           return to.apply(read);
         });
@@ -156,18 +166,25 @@ final class PlatformLines {
     OwnBindingRules now = rules.orElse(new OwnBindingRules(0, Set.of(), 0, false, Set.of()));
     lines.add(
         OutlineLine.<Environment>of(
-                0, "Your own bindings", rules.isPresent() ? "by these rules" : "rules not known")
+                0,
+                worded("systems.your-own-bindings"),
+                rules.isPresent()
+                    ? worded("systems.by-these-rules")
+                    : worded("systems.rules-not-known"))
             .changedBy(
                 EnvironmentOutline.choice(
                     List.of(true, false),
-                    b -> b ? "There are rules" : "The rules are not known",
+                    b ->
+                        b
+                            ? worded("systems.there-are-rules")
+                            : worded("systems.the-rules-are-not-known"),
                     b -> with(p -> p.own = b ? Optional.of(now) : Optional.empty()))));
     if (rules.isEmpty()) {
       return;
     }
     lines.add(
         number(
-            "Modifiers at least",
+            worded("systems.modifiers-at-least"),
             now.leastModifiers(),
             7,
             n ->
@@ -175,7 +192,7 @@ final class PlatformLines {
                     n, now.added(), now.mostGestures(), now.needsLauncher(), now.targets())));
     lines.add(
         number(
-            "Gestures of one action",
+            worded("systems.gestures-of-one-action"),
             now.mostGestures(),
             100,
             n ->
@@ -183,11 +200,15 @@ final class PlatformLines {
                     now.leastModifiers(), now.added(), n, now.needsLauncher(), now.targets())));
     lines.add(
         OutlineLine.<Environment>of(
-                1, "A launcher file", now.needsLauncher() ? "must exist first" : "is not needed")
+                1,
+                worded("systems.a-launcher-file"),
+                now.needsLauncher()
+                    ? worded("systems.must-exist-first")
+                    : worded("systems.is-not-needed"))
             .changedBy(
                 EnvironmentOutline.choice(
                     List.of(true, false),
-                    b -> b ? "must exist first" : "is not needed",
+                    b -> b ? worded("systems.must-exist-first") : worded("systems.is-not-needed"),
                     b ->
                         with(
                             p ->
@@ -203,20 +224,23 @@ final class PlatformLines {
 
   private OutlineLine<Environment> number(
       String label, int now, int most, Function<Integer, OwnBindingRules> to) {
-    return OutlineLine.<Environment>of(1, label, now == 0 ? "any number" : String.valueOf(now))
+    return OutlineLine.<Environment>of(
+            1, label, now == 0 ? worded("systems.any-number") : String.valueOf(now))
         .changedBy(
             new Edit.Words<>(
                 String.valueOf(now),
-                "A number from 0, for any, to " + most,
+                worded("systems.a-number-from-0-for-any", most),
                 t -> {
                   int number;
                   try {
                     number = Integer.parseInt(t.strip());
                   } catch (NumberFormatException e) {
-                    throw new IllegalArgumentException("That is no whole number.", e);
+                    throw new IllegalArgumentException(
+                        worded("systems.that-is-no-whole-number"), e);
                   }
                   if (number < 0 || number > most) {
-                    throw new IllegalArgumentException("It lies between 0 and " + most + ".");
+                    throw new IllegalArgumentException(
+                        worded("systems.it-lies-between-0-and", most));
                   }
                   return with(p -> p.own = Optional.of(to.apply(number)));
                 }));
@@ -246,7 +270,7 @@ final class PlatformLines {
       if (word.isEmpty()) {
         names.remove(modifier);
       } else if (names.containsValue(word) && !word.equals(names.get(modifier))) {
-        throw new IllegalArgumentException("Another modifier is called so.");
+        throw new IllegalArgumentException(worded("systems.another-modifier-is-called-so"));
       } else {
         names.put(modifier, word);
       }

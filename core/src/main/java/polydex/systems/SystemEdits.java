@@ -1,5 +1,7 @@
 package polydex.systems;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -47,7 +49,7 @@ public final class SystemEdits {
             List.of(Context.ANYWHERE),
             WhenBroken.SWALLOW,
             isPlatform ? Platform.PLAIN : new Application(List.of(), false));
-    return new Change.Edit("Make \u201c" + name + "\u201d", before, with(before, made));
+    return new Change.Edit(worded("any.make", name), before, with(before, made));
   }
 
   /** An id that older records give to another would bring those along. */
@@ -92,15 +94,15 @@ public final class SystemEdits {
     List<Setup> in = workspace.setupsWith(id);
     if (!in.isEmpty()) {
       return Optional.of(
-          "It stands in the setup \u201c%s\u201d%s. Remove it there first."
-              .formatted(
-                  in.getFirst().title(),
-                  in.size() == 1 ? "" : " and in %d more".formatted(in.size() - 1)));
+          worded(
+              "systems.it-stands-in-the-setup-remove",
+              in.getFirst().title(),
+              worded("systems.and-in-more", in.size(), in.size() - 1)));
     }
     return workspace.catalog().environments().stream()
         .filter(e -> e.kind() instanceof Application a && a.platforms().contains(id))
         .findFirst()
-        .map(e -> "\u201c%s\u201d runs on it. Say otherwise there first.".formatted(e.title()));
+        .map(e -> worded("systems.runs-on-it-say-otherwise-there", e.title()));
   }
 
   /**
@@ -115,7 +117,7 @@ public final class SystemEdits {
               throw new IllegalArgumentException(why);
             });
     return new Change.Edit(
-        "Take away \u201c%s\u201d".formatted(environment.title()),
+        worded("systems.take-away", environment.title()),
         before,
         before.with(before.catalog().without(environment.id())));
   }
@@ -157,7 +159,7 @@ public final class SystemEdits {
     Said said =
         new Said(i -> i.environment().equals(gone.id()) ? new DrillItem(into.id(), i.action()) : i);
     return new Change.Edit(
-        "Join \u201c%s\u201d with \u201c%s\u201d".formatted(gone.title(), into.title()),
+        worded("systems.join-with", gone.title(), into.title()),
         before,
         happened(
             now.with(said.learning(before.learning()))

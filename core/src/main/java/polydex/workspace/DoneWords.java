@@ -2,8 +2,9 @@ package polydex.workspace;
 
 import java.util.List;
 import java.util.Map;
+import polydex.language.Language;
 
-/** The title of a change, which is a command, as a report that it was done. */
+/** The title of a change, which is a command in English, as a report that it was done. */
 final class DoneWords {
   /** Verbs of titles that are not regular; two words before one. */
   private static final List<Map.Entry<String, String>> IRREGULAR =
@@ -23,8 +24,15 @@ final class DoneWords {
 
   private DoneWords() {}
 
-  /** "Brought in 12 bindings" for "Bring in 12 bindings"; other titles as they are. */
+  /**
+   * "Brought in 12 bindings" for "Bring in 12 bindings"; other titles, and other languages, as they
+   * are.
+   */
   static String of(String title) {
+    if (Language.now() != Language.ENGLISH) {
+      // In other languages a change is called by what was done.
+      return title;
+    }
     for (Map.Entry<String, String> verb : IRREGULAR) {
       if (title.startsWith(verb.getKey() + " ")) {
         return verb.getValue() + title.substring(verb.getKey().length());

@@ -1,5 +1,7 @@
 package polydex.workspace;
 
+import static polydex.language.CoreWords.worded;
+
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -31,7 +33,12 @@ public final class KeymapEdit {
     List<Binding> list = new ArrayList<>(catalog.bindings(environment));
     list.add(withUnusedId(binding, list));
     return Optional.of(
-        edit("Add", before, environment, binding, catalog.withBindings(environment, list)));
+        edit(
+            "workspace.add-for-in",
+            before,
+            environment,
+            binding,
+            catalog.withBindings(environment, list)));
   }
 
   /** A binding says something else, in its place. */
@@ -40,13 +47,18 @@ public final class KeymapEdit {
     Catalog catalog = before.catalog();
     List<Binding> list =
         catalog.bindings(environment).stream().map(b -> b.id().equals(was.id()) ? now : b).toList();
-    return edit("Change", before, environment, now, catalog.withBindings(environment, list));
+    return edit(
+        "workspace.change-for-in",
+        before,
+        environment,
+        now,
+        catalog.withBindings(environment, list));
   }
 
   /** A binding goes. */
   public static Change.Edit remove(Workspace before, EnvironmentId environment, Binding binding) {
     return edit(
-        "Remove",
+        "workspace.remove-for-in",
         before,
         environment,
         binding,
@@ -73,9 +85,10 @@ public final class KeymapEdit {
             .noneMatch(m -> m.switchedOff().contains(binding.id()));
     Workspace after = before.with(setup.on(changed));
     String title =
-        "Switch %s “%s” (%s)"
-            .formatted(
-                off ? "off" : "on", before.catalog().title(binding.action()), binding.gesture());
+        worded(
+            off ? "workspace.switch-off" : "workspace.switch-on",
+            before.catalog().title(binding.action()),
+            binding.gesture());
     return Optional.of(new Change.Edit(title, before, after));
   }
 
@@ -104,16 +117,14 @@ public final class KeymapEdit {
   }
 
   private static Change.Edit edit(
-      String verb, Workspace before, EnvironmentId environment, Binding binding, Catalog after) {
+      String said, Workspace before, EnvironmentId environment, Binding binding, Catalog after) {
     String where =
         before
             .catalog()
             .environment(environment)
             .map(Environment::title)
             .orElse(environment.value());
-    String title =
-        "%s %s for “%s” in %s"
-            .formatted(verb, binding.gesture(), before.catalog().title(binding.action()), where);
+    String title = worded(said, binding.gesture(), before.catalog().title(binding.action()), where);
     return new Change.Edit(title, before, before.with(after));
   }
 }

@@ -1,5 +1,7 @@
 package polydex.desktop;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -55,11 +57,16 @@ final class AllKeys {
                     .filter(c -> !here.contains(c))
                     .map(c -> new Line(c, false, taken.apply(c))))
             .toList();
-    list = Lists.of("Keys", AllKeys::row, Line::words, Texts.quiet("No key has these words."));
+    list =
+        Lists.of(
+            worded("any.keys"),
+            AllKeys::row,
+            Line::words,
+            Texts.quiet(worded("window.no-key-has-these-words")));
     list.setFocusTraversable(false);
     list.getStyleClass().add("here-rows");
-    words.setPromptText("Type some words, or a key: undo, F5");
-    words.setAccessibleText("Keys that work here");
+    words.setPromptText(worded("window.type-some-words-or-a-key"));
+    words.setAccessibleText(worded("window.keys-that-work-here"));
     words.textProperty().addListener((_, _, typed) -> find(typed));
     words.addEventFilter(KeyEvent.KEY_PRESSED, this::move);
     find("");
@@ -78,18 +85,20 @@ final class AllKeys {
       List<KeyCommand> anywhere,
       Function<KeyCommand, Optional<String>> taken) {
     AllKeys opened = new AllKeys(desk, here, anywhere, taken);
-    VBox box = OverlayBox.steady(Texts.heading("All keys"), opened.list, opened.words);
+    VBox box =
+        OverlayBox.steady(Texts.heading(worded("window.all-keys")), opened.list, opened.words);
     desk.keys()
         .open(
             box,
             opened.words,
             List.of(
                 KeyCommand.of(OwnKey.ALL_KEYS_RUN, opened::run),
-                KeyCommand.of(OwnKey.ALL_KEYS_OTHER, "Other keys", opened::otherKeys),
-                KeyCommand.of(OwnKey.ALL_KEYS_RESET, "As it was", opened::reset),
+                KeyCommand.of(OwnKey.ALL_KEYS_OTHER, worded("any.other-keys"), opened::otherKeys),
+                KeyCommand.of(OwnKey.ALL_KEYS_RESET, worded("window.as-it-was"), opened::reset),
                 KeyCommand.of(OwnKey.ALL_KEYS_RESET_ALL, opened::resetAll),
                 // The key that opened it closes it.
-                KeyCommand.quiet(OwnKey.ALL_KEYS_OPEN, "Close", desk.keys()::close)));
+                KeyCommand.quiet(
+                    OwnKey.ALL_KEYS_OPEN, worded("window.close"), desk.keys()::close)));
   }
 
   private void find(String typed) {
@@ -140,10 +149,7 @@ final class AllKeys {
     }
     Optional<OwnKey> key = chosen.command().own().filter(k -> !k.isFixed());
     if (key.isEmpty()) {
-      desk.session()
-          .problem(
-              "The keys of \u201c%s\u201d stay as they are: how to go on, how to leave and how to go to a place is the same in every file."
-                  .formatted(chosen.command().title()));
+      desk.session().problem(worded("window.the-keys-of-stay-as-they", chosen.command().title()));
     }
     return key;
   }
@@ -165,7 +171,7 @@ final class AllKeys {
   static void give(Desk desk, OwnKey key, List<Gesture> gestures) {
     Workspace before = desk.session().workspace().get();
     if (desk.session().ownKeys().now().getValue().get(key).equals(gestures)) {
-      desk.session().say("\u201c%s\u201d has these keys already.".formatted(key.title()));
+      desk.session().say(worded("window.has-these-keys-already", key.title()));
       return;
     }
     desk.keys().close();
@@ -173,8 +179,8 @@ final class AllKeys {
         .apply(
             new Change.Edit(
                 gestures.isEmpty()
-                    ? "Take the keys of \u201c%s\u201d away".formatted(key.title())
-                    : "Give \u201c%s\u201d %s".formatted(key.title(), said(gestures)),
+                    ? worded("window.take-the-keys-of-away", key.title())
+                    : worded("window.give", key.title(), said(gestures)),
                 before,
                 before.with(OwnKeymap.with(before.catalog(), key, gestures))));
   }
@@ -187,16 +193,14 @@ final class AllKeys {
     Workspace before = desk.session().workspace().get();
     int changed = OwnKeymap.changed(before.catalog()).size();
     if (changed == 0) {
-      desk.session().say("All keys are as they were.");
+      desk.session().say(worded("window.all-keys-are-as-they-were"));
       return;
     }
     desk.keys().close();
     desk.session()
         .apply(
             new Change.Edit(
-                changed == 1
-                    ? "Give 1 command its usual keys"
-                    : "Give %d commands their usual keys".formatted(changed),
+                worded("window.give-commands-their-usual-keys", changed),
                 before,
                 before.with(OwnKeymap.reset(before.catalog()))));
   }
@@ -210,7 +214,10 @@ final class AllKeys {
     box.getChildren()
         .addAll(
             Lists.growing(title),
-            Lists.column(Texts.styled(line.here() ? "here" : "anywhere", "quiet"), 8),
+            Lists.column(
+                Texts.styled(
+                    line.here() ? worded("window.here") : worded("window.anywhere"), "quiet"),
+                8),
             Lists.column(caps, 20));
   }
 }

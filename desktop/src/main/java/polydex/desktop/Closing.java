@@ -1,5 +1,7 @@
 package polydex.desktop;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.List;
@@ -51,31 +53,31 @@ final class Closing {
     if (now.waiting() == 0) {
       close.run();
     } else if (waits) {
-      session.say("Storing %s; the window closes then.".formatted(things(now)));
+      session.say(worded("window.storing-the-window-closes-then", things(now)));
     } else {
       ask(now);
     }
   }
 
   private static String things(StoreLine.Progress now) {
-    return now.waiting() == 1 ? "1 thing" : "%,d things".formatted(now.waiting());
+    return worded("window.things", now.waiting());
   }
 
   private void ask(StoreLine.Progress now) {
     dialogs.choose(
-        "Not everything is stored",
+        worded("window.not-everything-is-stored"),
         "%s: %s".formatted(things(now), now.problem().orElse("")),
         List.of(Answer.values()),
         answer ->
             switch (answer) {
-              case ELSEWHERE -> "Keep everything in another file, then close";
-              case STAY -> "Go on, and close later";
-              case LOSE -> "Close, and lose " + things(now);
+              case ELSEWHERE -> worded("window.keep-everything-in-another-file-then");
+              case STAY -> worded("window.go-on-and-close-later");
+              case LOSE -> worded("window.close-and-lose", things(now));
             },
         answer -> {
           switch (answer) {
             case ELSEWHERE -> keepElsewhere(this::wanted);
-            case STAY -> session.say("It is tried again every second.");
+            case STAY -> session.say(worded("window.it-is-tried-again-every-second"));
             case LOSE -> close.run();
           }
         });
@@ -93,14 +95,14 @@ final class Closing {
 
   private void ask(String path, String why, Runnable then) {
     dialogs.ask(
-        why.isEmpty() ? "Keep everything in another file" : why,
-        "Folder and name of a new file",
+        why.isEmpty() ? worded("window.keep-everything-in-another-file") : why,
+        worded("any.folder-and-name-of-a-new"),
         path,
         said -> {
           try {
             session.moveTo(Path.of(said), then, problem -> ask(said, problem, then));
           } catch (InvalidPathException e) {
-            ask(said, "“%s” can't be the name of a file.".formatted(said), then);
+            ask(said, worded("any.cant-be-the-name-of-a", said), then);
           }
         });
   }

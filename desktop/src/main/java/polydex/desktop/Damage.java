@@ -1,5 +1,7 @@
 package polydex.desktop;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.nio.file.Path;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -17,7 +19,7 @@ import polydex.files.store.Salvage;
 /** What can be done about a damaged file, which is itself never written to. */
 final class Damage {
   private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern("d MMMM", Locale.ENGLISH);
+      DateTimeFormatter.ofPattern(worded("any.d-mmmm"), Locale.ENGLISH);
 
   private Damage() {}
 
@@ -34,11 +36,13 @@ final class Damage {
             copy ->
                 offers.add(
                     new Offer(
-                        "Take the _copy of " + day(copy),
+                        worded("window.take-the-copy-of", day(copy)),
                         () -> trying(() -> take(copy, file, open), failed))));
     Path saved = DailyCopies.beside(file);
     offers.add(
-        new Offer("_Save what can be read", () -> trying(() -> save(file, saved, open), failed)));
+        new Offer(
+            worded("window.save-what-can-be-read"),
+            () -> trying(() -> save(file, saved, open), failed)));
     return offers;
   }
 
@@ -71,16 +75,15 @@ final class Damage {
     Optional<Path> kept = DailyCopies.takeBack(copy, file);
     open.accept(
         file,
-        "The copy of %s is in place.%s"
-            .formatted(
-                day(copy),
-                kept.map(k -> " The damaged file is kept as " + k.getFileName() + ".").orElse("")));
+        worded(
+            "window.the-copy-of-is-in-place",
+            day(copy),
+            kept.map(k -> worded("window.the-damaged-file-is-kept-as", k.getFileName()))
+                .orElse("")));
   }
 
   private static void save(Path file, Path to, BiConsumer<Path, String> open) throws FileProblem {
     long rows = Salvage.of(file, to).values().stream().mapToLong(Long::longValue).sum();
-    open.accept(
-        to,
-        "%,d things could be read of %s and are in this file.".formatted(rows, file.getFileName()));
+    open.accept(to, worded("window.things-could-be-read-of-and", rows, file.getFileName()));
   }
 }

@@ -1,5 +1,7 @@
 package polydex.desktop;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.Map;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -43,8 +45,8 @@ final class FrameParts {
   /** The field that finds. */
   static TextField find() {
     TextField find = new TextField();
-    find.setPromptText("Find keys and actions");
-    find.setAccessibleText("Find keys and actions");
+    find.setPromptText(worded("window.find-keys-and-actions"));
+    find.setAccessibleText(worded("window.find-keys-and-actions"));
     find.setPrefColumnCount(16);
     find.setMinWidth(150);
     return find;

@@ -1,5 +1,7 @@
 package polydex.desktop;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.List;
 import java.util.Locale;
 import javafx.beans.property.ReadOnlyBooleanProperty;
@@ -19,9 +21,9 @@ final class Look {
   private static final double NARROW_EMS = 62;
 
   enum Theme {
-    LIGHT("Light"),
-    DARK("Dark"),
-    CONTRAST("High contrast");
+    LIGHT(worded("window.light")),
+    DARK(worded("window.dark")),
+    CONTRAST(worded("window.high-contrast"));
 
     private final String title;
 
@@ -88,7 +90,7 @@ final class Look {
     theme = Theme.values()[(theme.ordinal() + 1) % Theme.values().length];
     session.setting("theme", theme.style());
     apply();
-    session.say(theme.title + " theme.");
+    session.say(worded("window.theme", theme.title));
   }
 
   void larger() {
@@ -107,7 +109,7 @@ final class Look {
     percent = Math.clamp(wanted, SMALLEST, LARGEST);
     session.setting("text", String.valueOf(percent));
     apply();
-    session.say("Text at %d %%.".formatted(percent));
+    session.say(worded("window.text-at", percent));
   }
 
   private void apply() {

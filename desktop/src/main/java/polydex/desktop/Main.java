@@ -1,7 +1,10 @@
 package polydex.desktop;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import javafx.application.Application;
 import org.slf4j.LoggerFactory;
+import polydex.files.LanguageChoice;
 import polydex.files.LogPlace;
 
 /**
@@ -16,6 +19,7 @@ public final class Main {
   /** Starts the program. */
   public static void main(String[] args) {
     LogPlace.use();
+    LanguageChoice.speak();
     Thread.setDefaultUncaughtExceptionHandler(Windows::noted);
     Runtime.getRuntime()
         .addShutdownHook(Thread.ofPlatform().name("ending").unstarted(Windows::endAll));
@@ -29,9 +33,8 @@ public final class Main {
       String display = System.getenv("DISPLAY");
       System.err.println(
           display == null
-              ? "There is no display here, and a window needs one."
-              : "The display %s can't be opened. Is it running, and may you use it?"
-                  .formatted(display));
+              ? worded("window.there-is-no-display-here-and")
+              : worded("window.the-display-cant-be-opened-is", display));
       System.exit(NO_DISPLAY);
     }
   }

@@ -1,5 +1,7 @@
 package polydex.desktop;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -32,7 +34,7 @@ import polydex.own.OwnKey;
 final class MainMenu {
   private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
 
-  private static final String HERE = "Here";
+  private static final String HERE = worded("window.here-2");
 
   /** A column of the menu. */
   record Part(String title, List<KeyCommand> commands) {}
@@ -100,13 +102,13 @@ final class MainMenu {
     ScrollPane scroll = new ScrollPane(menu.root);
     scroll.setFitToWidth(true);
     scroll.setFocusTraversable(false);
-    VBox box = OverlayBox.steady(Texts.heading("Menu"), scroll);
+    VBox box = OverlayBox.steady(Texts.heading(worded("window.menu")), scroll);
     keys.open(
         box,
         menu.root,
         List.of(
             KeyCommand.of(OwnKey.MENU_RUN, menu::run),
-            KeyCommand.quiet(OwnKey.MENU_OPEN, "Close", keys::close)));
+            KeyCommand.quiet(OwnKey.MENU_OPEN, worded("window.close"), keys::close)));
   }
 
   private Line line(KeyCommand command, Optional<Character> letter) {
@@ -140,7 +142,7 @@ final class MainMenu {
     }
     Line now = columns.get(column).get(row);
     root.setAccessibleText(
-        now.command().title() + now.letter().map(l -> ", letter " + l).orElse(""));
+        now.command().title() + now.letter().map(l -> worded("window.letter", l)).orElse(""));
   }
 
   private void pressed(KeyEvent event) {
@@ -194,6 +196,8 @@ final class MainMenu {
   static List<Part> parts(
       List<KeyCommand> places, List<KeyCommand> here, List<KeyCommand> anywhere) {
     return List.of(
-        new Part("Places", places), new Part(HERE, here), new Part("Anywhere", anywhere));
+        new Part(worded("window.places"), places),
+        new Part(HERE, here),
+        new Part(worded("window.anywhere-2"), anywhere));
   }
 }

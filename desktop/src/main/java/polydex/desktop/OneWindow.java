@@ -1,5 +1,7 @@
 package polydex.desktop;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.io.IOException;
 import java.net.StandardProtocolFamily;
 import java.net.UnixDomainSocketAddress;
@@ -73,7 +75,7 @@ final class OneWindow implements AutoCloseable {
           PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rwx------")));
     }
     if (!Files.getOwner(folder).getName().equals(System.getProperty("user.name"))) {
-      throw new IOException(folder + " is somebody else's");
+      throw new IOException(worded("window.is-somebody-elses", folder));
     }
     try {
       byte[] name =

@@ -1,5 +1,7 @@
 package polydex.desktop;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -26,31 +28,32 @@ final class OpenFile {
         .forEach(f -> choices.add(Optional.of(f)));
     choices.add(Optional.empty());
     if (choices.size() == 1) {
-      askPath(dialogs, now, "Open a file", open);
+      askPath(dialogs, now, worded("window.open-a-file"), open);
       return;
     }
     dialogs.choose(
-        "Open a file",
+        worded("window.open-a-file"),
         choices,
-        choice -> choice.map(OpenFile::named).orElse("Another, by its path"),
-        choice -> choice.ifPresentOrElse(open, () -> askPath(dialogs, now, "Open a file", open)));
+        choice -> choice.map(OpenFile::named).orElse(worded("window.another-by-its-path")),
+        choice ->
+            choice.ifPresentOrElse(
+                open, () -> askPath(dialogs, now, worded("window.open-a-file"), open)));
   }
 
   private static String named(Path file) {
-    return "%s in %s".formatted(file.getFileName(), file.getParent());
+    return worded("window.in", file.getFileName(), file.getParent());
   }
 
   private static void askPath(Dialogs dialogs, Path now, String heading, Consumer<Path> open) {
     dialogs.ask(
         heading,
-        "Folder and name; a new name makes a new file",
+        worded("window.folder-and-name-a-new-name"),
         now.toAbsolutePath().getParent() + now.getFileSystem().getSeparator(),
         said -> {
           try {
             open.accept(Path.of(said.strip()));
           } catch (InvalidPathException e) {
-            askPath(
-                dialogs, now, "\u201c%s\u201d can't be the name of a file".formatted(said), open);
+            askPath(dialogs, now, worded("window.cant-be-the-name-of-a", said), open);
           }
         });
   }

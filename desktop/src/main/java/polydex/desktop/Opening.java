@@ -1,5 +1,7 @@
 package polydex.desktop;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -110,10 +112,10 @@ public final class Opening {
     try {
       Path copy = Files.createTempDirectory("polydex-demo").resolve("demo.polydex");
       Store store = DemoFile.demo(copy);
-      System.out.println("The demo is a copy of its own: " + copy);
+      System.out.println(worded("window.the-demo-is-a-copy-of", copy));
       return store;
     } catch (IOException e) {
-      throw new FileProblem("There is no room for a copy of the demo: " + e.getMessage(), e);
+      throw new FileProblem(worded("window.there-is-no-room-for-a", e.getMessage()), e);
     }
   }
 

@@ -1,5 +1,7 @@
 package polydex.desktop;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -48,13 +50,13 @@ final class OtherKeys {
     this.key = key;
     list =
         Lists.of(
-            "Keys",
+            worded("any.keys"),
             OtherKeys::row,
             r -> r.gesture().map(Gesture::toString).orElse(r.words()),
-            Texts.quiet("No key is free wherever this command works. Type or press one."));
+            Texts.quiet(worded("window.no-key-is-free-wherever-this")));
     list.getStyleClass().add("nine-rows");
-    field.setPromptText("A key of your own, such as Ctrl+Alt+K");
-    field.setAccessibleText("A key of your own");
+    field.setPromptText(worded("window.a-key-of-your-own-such"));
+    field.setAccessibleText(worded("window.a-key-of-your-own"));
     field.setOnAction(
         e -> {
           e.consume();
@@ -70,27 +72,23 @@ final class OtherKeys {
   }
 
   void open() {
-    HBox now = new HBox(12, Texts.quiet("Now:"));
+    HBox now = new HBox(12, Texts.quiet(worded("window.now")));
     List<Gesture> has = desk.session().ownKeys().now().getValue().get(key);
     has.forEach(g -> now.getChildren().add(new GestureView(g, Map.of())));
     if (has.isEmpty()) {
-      now.getChildren().setAll(Texts.quiet("It has no keys now; the menu has it."));
+      now.getChildren().setAll(Texts.quiet(worded("window.it-has-no-keys-now-the")));
     }
     VBox box =
         OverlayBox.wide(
-            Texts.heading("Other keys for \u201c%s\u201d".formatted(key.title())),
-            now,
-            state,
-            list,
-            field);
+            Texts.heading(worded("window.other-keys-for", key.title())), now, state, list, field);
     desk.keys()
         .open(
             box,
             list,
             List.of(
-                KeyCommand.of(OwnKey.GESTURE_TAKE, "Take it", this::take),
-                KeyCommand.of(OwnKey.GESTURE_TYPE, "Type one", field::requestFocus),
-                KeyCommand.of(OwnKey.GESTURE_PRESS, "Press one", this::press),
+                KeyCommand.of(OwnKey.GESTURE_TAKE, worded("any.take-it"), this::take),
+                KeyCommand.of(OwnKey.GESTURE_TYPE, worded("any.type-one"), field::requestFocus),
+                KeyCommand.of(OwnKey.GESTURE_PRESS, worded("any.press-one"), this::press),
                 KeyCommand.of(OwnKey.GESTURE_NONE, () -> AllKeys.give(desk, key, List.of()))));
     desk.analyst().stopLookingWithout(box, LOOK);
     propose();
@@ -103,14 +101,12 @@ final class OtherKeys {
 
   private void propose() {
     judged = Optional.empty();
-    state.setText("Keys that nothing has, wherever it works:");
-    Lists.waiting(list, "Looking for keys that are free \u2026 Esc stops.");
+    state.setText(worded("window.keys-that-nothing-has-wherever-it"));
+    Lists.waiting(list, worded("window.looking-for-keys-that-are-free"));
     Workspace workspace = desk.session().workspace().get();
     if (workspace.setup().isEmpty()) {
       state.setText("");
-      Lists.failed(
-          list,
-          "Which keys are free hangs on your desktop, and there is no setup yet. Type or press one.");
+      Lists.failed(list, worded("window.which-keys-are-free-hangs-on"));
       return;
     }
     desk.analyst()
@@ -128,7 +124,7 @@ final class OtherKeys {
   }
 
   private void press() {
-    state.setText("Press the keys. What your desktop takes for itself has to be typed.");
+    state.setText(worded("any.press-the-keys-what-your-desktop"));
     PressedStroke.hear(
         desk,
         gesture -> {
@@ -156,8 +152,8 @@ final class OtherKeys {
       return;
     }
     Gesture gesture = read.get();
-    state.setText("Trying %s wherever it works \u2026 Esc stops.".formatted(gesture));
-    Lists.waiting(list, "What stands against it comes when all was tried.");
+    state.setText(worded("window.trying-wherever-it-works-esc-stops", gesture));
+    Lists.waiting(list, worded("window.what-stands-against-it-comes-when"));
     Workspace workspace = desk.session().workspace().get();
     desk.analyst()
         .look(
@@ -177,15 +173,15 @@ final class OtherKeys {
       return Optional.empty();
     }
     if (!gesture.isStroke() || gesture.isFamily() || gesture.usesPointer()) {
-      state.setText("A command of this window has single strokes, such as Ctrl+Alt+K or F11.");
+      state.setText(worded("window.a-command-of-this-window-has"));
       return Optional.empty();
     }
     if (Presses.physical(gesture, Opening.ownKeys()).isEmpty()) {
-      state.setText("%s does not come to a window on every keyboard.".formatted(gesture));
+      state.setText(worded("window.does-not-come-to-a-window", gesture));
       return Optional.empty();
     }
     if (gesture.equals(Gesture.parse("Esc")) || gesture.equals(Gesture.parse("Enter"))) {
-      state.setText("%s is how to go on or to leave, everywhere.".formatted(gesture));
+      state.setText(worded("window.is-how-to-go-on-or", gesture));
       return Optional.empty();
     }
     return Optional.of(gesture);
@@ -195,13 +191,13 @@ final class OtherKeys {
     judged = Optional.of(gesture);
     state.setText(
         against.isEmpty()
-            ? "Nothing has %s where this command works. {GESTURE_TAKE} takes it."
-            : "What has %s now. {GESTURE_TAKE} takes it all the same.");
+            ? worded("window.nothing-has-where-this-command-works")
+            : worded("window.what-has-now-gesture-take-takes"));
     state.setText(desk.named(state.getText().formatted(gesture)));
     Lists.found(
         list,
         against.isEmpty()
-            ? List.of(new Row(Optional.of(gesture), "free"))
+            ? List.of(new Row(Optional.of(gesture), worded("any.free")))
             : against.stream()
                 .map(t -> new Row(Optional.empty(), sentence(t)))
                 .distinct()
@@ -212,9 +208,8 @@ final class OtherKeys {
 
   private void showUntried(Gesture gesture) {
     judged = Optional.of(gesture);
-    state.setText(
-        desk.named("%s was not tried. {GESTURE_TAKE} takes it all the same.".formatted(gesture)));
-    Lists.failed(list, "There is no setup in use that it could be tried in.");
+    state.setText(desk.named(worded("window.was-not-tried-gesture-take-takes", gesture)));
+    Lists.failed(list, worded("window.there-is-no-setup-in-use"));
   }
 
   private String sentence(Trouble t) {

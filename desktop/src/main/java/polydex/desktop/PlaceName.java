@@ -1,16 +1,18 @@
 package polydex.desktop;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import polydex.own.OwnKey;
 
 /** The places in the order in which they stand at the side. */
 enum PlaceName {
-  TODAY(OwnKey.TO_TODAY, "Today"),
-  LOOK_UP(OwnKey.TO_LOOK_UP, "Look up"),
-  DRILL(OwnKey.TO_DRILL, "Drill"),
-  ROUTE(OwnKey.TO_ROUTE, "Route"),
-  FIT(OwnKey.TO_FIT, "Fit"),
-  MOUSE(OwnKey.TO_MOUSE, "Mouse"),
-  SHEETS(OwnKey.TO_SHEETS, "Sheets");
+  TODAY(OwnKey.TO_TODAY, worded("any.today")),
+  LOOK_UP(OwnKey.TO_LOOK_UP, worded("any.look-up")),
+  DRILL(OwnKey.TO_DRILL, worded("any.drill")),
+  ROUTE(OwnKey.TO_ROUTE, worded("any.route")),
+  FIT(OwnKey.TO_FIT, worded("window.fit")),
+  MOUSE(OwnKey.TO_MOUSE, worded("any.mouse")),
+  SHEETS(OwnKey.TO_SHEETS, worded("any.sheets"));
 
   private final OwnKey key;
   private final String title;

@@ -1,5 +1,7 @@
 package polydex.desktop;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.List;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
@@ -32,12 +34,14 @@ final class RefusalWindow {
       button.setDefaultButton(buttons.getChildren().isEmpty());
       buttons.getChildren().add(button);
     }
-    Button button = new Button("_Close");
+    Button button = new Button(worded("window.close-2"));
     button.setDefaultButton(offers.isEmpty());
     button.setCancelButton(true);
     button.setOnAction(_ -> close.run());
     buttons.getChildren().add(button);
-    VBox box = new VBox(Texts.heading("This file was not opened"), Texts.words(reason), buttons);
+    VBox box =
+        new VBox(
+            Texts.heading(worded("window.this-file-was-not-opened")), Texts.words(reason), buttons);
     box.getStyleClass().addAll("place", "light");
     box.setStyle("-fx-font-size: 15px;");
     Scene scene = new Scene(box, offers.isEmpty() ? 620 : 800, 240);

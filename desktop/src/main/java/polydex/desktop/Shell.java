@@ -1,5 +1,7 @@
 package polydex.desktop;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -85,9 +87,9 @@ public final class Shell implements Navigation {
   private final Closing closing;
   private LaterPlace<?> current;
   private Consumer<Path> openedBeside =
-      _ -> session().problem("This window can't open another file.");
+      _ -> session().problem(worded("window.this-window-cant-open-another-file"));
   private Consumer<DailyCopies.Copy> takenBack =
-      _ -> session().problem("This window can't close its file.");
+      _ -> session().problem(worded("window.this-window-cant-close-its-file"));
   private final Overlays overlays;
   private final TakenKeys takenKeys;
 
@@ -242,6 +244,7 @@ public final class Shell implements Navigation {
     commands.add(KeyCommand.quiet(OwnKey.OPEN_FILE, this::openAnother));
     commands.add(KeyCommand.quiet(OwnKey.KEEP_ELSEWHERE, () -> closing.keepElsewhere(() -> {})));
     commands.add(KeyCommand.quiet(OwnKey.THEME, look::nextTheme));
+    commands.add(KeyCommand.quiet(OwnKey.LANGUAGE, () -> Languages.choose(desk)));
     commands.add(KeyCommand.quiet(OwnKey.LARGER_TEXT, look::larger));
     commands.add(KeyCommand.quiet(OwnKey.SMALLER_TEXT, look::smaller));
     commands.add(KeyCommand.quiet(OwnKey.NORMAL_TEXT, look::normal));
@@ -360,7 +363,7 @@ public final class Shell implements Navigation {
         .setAll(session.ownKeys().of(OwnKey.FIND).map(FrameParts::cap).stream().toList());
     Optional<Setup> setup = session.workspace().get().setup();
     if (setup.isEmpty()) {
-      setupPath.getChildren().add(Texts.styled("No setup yet", "quiet"));
+      setupPath.getChildren().add(Texts.styled(worded("window.no-setup-yet"), "quiet"));
       return;
     }
     Label path =
@@ -445,12 +448,10 @@ public final class Shell implements Navigation {
     if (there.isPresent() && !key.isForChosen()) {
       there.get().run().run();
     } else if (there.isPresent()) {
-      session.say(
-          "\u201c%s\u201d is {%s} here, for what is chosen.".formatted(key.title(), key.name()));
+      session.say(worded("window.is-here-for-what-is-chosen", key.title(), key.name()));
     } else {
       session.say(
-          "\u201c%s\u201d is {%s} in \u201c%s\u201d."
-              .formatted(key.title(), key.name(), key.contexts().getFirst().title()));
+          worded("window.is-in", key.title(), key.name(), key.contexts().getFirst().title()));
     }
   }
 
@@ -502,7 +503,7 @@ public final class Shell implements Navigation {
 
   private void bringIn(Path file) {
     if (captured.isPresent()) {
-      session.problem("Finish the drill first; then drop the file again.");
+      session.problem(worded("window.finish-the-drill-first-then-drop"));
       return;
     }
     go(sheets);

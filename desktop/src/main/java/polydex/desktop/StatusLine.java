@@ -1,5 +1,7 @@
 package polydex.desktop;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.List;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.control.Label;
@@ -80,10 +82,10 @@ final class StatusLine extends HBox {
         now.problem()
             .map(
                 problem ->
-                    "Not stored yet: %s. %s {KEEP_ELSEWHERE} keeps everything elsewhere."
-                        .formatted(
-                            now.waiting() == 1 ? "1 thing" : "%,d things".formatted(now.waiting()),
-                            problem))
+                    worded(
+                        "window.not-stored-yet-keep-elsewhere-keeps",
+                        worded("window.things", now.waiting()),
+                        problem))
             .orElse("");
     unwritten.setText(own.in(sentence));
     giveWay();
@@ -97,16 +99,16 @@ final class StatusLine extends HBox {
         recorded.getStyleClass().add("recording");
         recorded.setText(
             own.in(
-                "\u25cf Recording %s: %,d events. {PAUSE} pauses"
-                    .formatted(recording.title(), recording.count())));
+                worded(
+                    "window.recording-events-pause-pauses", recording.title(), recording.count())));
       }
       case PAUSED -> {
         recorded.getStyleClass().add("recording-paused");
-        recorded.setText(own.in("\u275a\u275a Recording paused. {PAUSE} goes on"));
+        recorded.setText(own.in(worded("window.recording-paused-pause-goes-on")));
       }
       case ENDING -> {
         recorded.getStyleClass().add("recording-paused");
-        recorded.setText("The recording is ending \u2026");
+        recorded.setText(worded("window.the-recording-is-ending"));
       }
     }
   }

@@ -1,5 +1,7 @@
 package polydex.desktop;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -65,13 +67,13 @@ final class TakenKeys {
       desk.session().setting(TOLD, String.join(BETWEEN, told).strip());
       desk.session()
           .say(
-              "%s takes %s before this window sees it. {MENU_OPEN} has every command by a letter; {ALL_KEYS_OPEN} marks such keys, and gives others."
-                  .formatted(
-                      desk.titles().title(platform),
-                      taken.stream()
-                          .map(t -> t.gesture().toString())
-                          .distinct()
-                          .collect(Collectors.joining(", "))));
+              worded(
+                  "window.takes-before-this-window-sees-it",
+                  desk.titles().title(platform),
+                  taken.stream()
+                      .map(t -> t.gesture().toString())
+                      .distinct()
+                      .collect(Collectors.joining(", "))));
     }
   }
 
@@ -89,10 +91,10 @@ final class TakenKeys {
     String what =
         trouble.action().map(a -> desk.session().workspace().get().catalog().title(a)).orElse("");
     if (trouble.taker().isEmpty()) {
-      return "%s does not come here".formatted(trouble.gesture());
+      return worded("window.does-not-come-here", trouble.gesture());
     }
     return trouble.isTaken()
-        ? "taken by %s: \u201c%s\u201d".formatted(desk.titles().title(trouble.taker().get()), what)
-        : "in \u201c%s\u201d it is \u201c%s\u201d".formatted(trouble.where().title(), what);
+        ? worded("window.taken-by", desk.titles().title(trouble.taker().get()), what)
+        : worded("window.in-it-is", trouble.where().title(), what);
   }
 }

@@ -1,5 +1,7 @@
 package polydex.desktop;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -55,10 +57,10 @@ final class Tally {
     letters = new TwoLetters(actions());
     list =
         Lists.of(
-            "What the mouse was used for",
+            worded("window.what-the-mouse-was-used-for"),
             this::row,
             r -> r.action().title(),
-            Texts.quiet("Nothing has these letters. A space first, then words, finds anything."));
+            Texts.quiet(worded("window.nothing-has-these-letters-a-space")));
     list.setFocusTraversable(false);
     list.getStyleClass().add("nine-rows");
   }
@@ -69,17 +71,17 @@ final class Tally {
   }
 
   private void open() {
-    typed.setPromptText("A digit, two letters, or a space and some words");
-    typed.setAccessibleText("What the mouse was used for");
+    typed.setPromptText(worded("window.a-digit-two-letters-or-a"));
+    typed.setAccessibleText(worded("window.what-the-mouse-was-used-for"));
     typed.textProperty().addListener((_, _, _) -> show());
     typed.addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
     show();
     VBox box =
         OverlayBox.narrow(
-            Texts.heading("I used the mouse for"),
+            Texts.heading(worded("window.i-used-the-mouse-for")),
             typed,
             list,
-            Texts.quiet("With Shift on the last key: I did it by keys. Esc: nothing, after all."));
+            Texts.quiet(worded("window.with-shift-on-the-last-key")));
     desk.keys().open(box, typed, List.of());
   }
 

@@ -1,5 +1,7 @@
 package polydex.desktop;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import javafx.scene.Scene;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.BorderPane;
@@ -22,7 +24,7 @@ final class WaitingFrame {
     for (PlaceName place : PlaceName.values()) {
       side.getChildren().add(FrameParts.placeButton(place.letter(), place.title()));
     }
-    VBox place = new VBox(Texts.quiet("Opening %s \u2026".formatted(name)));
+    VBox place = new VBox(Texts.quiet(worded("window.opening", name)));
     place.getStyleClass().add("place");
     ScrollPane scroll = new ScrollPane(place);
     scroll.setFitToWidth(true);

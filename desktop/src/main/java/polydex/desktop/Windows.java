@@ -1,5 +1,7 @@
 package polydex.desktop;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.io.File;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
@@ -105,7 +107,7 @@ public final class Windows extends Application {
       return Opening.file(Path.of(args.get(1)));
     }
     if (!args.equals(List.of("--demo"))) {
-      throw new FileProblem("Say --demo, or --file and the path of a file.");
+      throw new FileProblem(worded("window.say-demo-or-file-and-the"));
     }
     return Opening.demo();
   }
@@ -115,7 +117,7 @@ public final class Windows extends Application {
     List<String> args = wanted(getParameters().getRaw());
     CompletableFuture<Opened> coming = begun.orElseGet(() -> Opening.beside(() -> read(args)));
     File file = new File(args.getLast());
-    String name = args.size() == 2 ? file.getName() : "the demo";
+    String name = args.size() == 2 ? file.getName() : worded("window.the-demo");
     arriving(
         stage,
         name,
@@ -166,7 +168,7 @@ public final class Windows extends Application {
     switch (failure) {
       case OpenElsewhere e -> {
         if (OneWindow.front(file.toPath())) {
-          System.out.println("It is open already; its window was brought to the front.");
+          System.out.println(worded("window.it-is-open-already-its-window"));
           Platform.exit();
           return;
         }
@@ -178,7 +180,7 @@ public final class Windows extends Application {
       }
       case FileProblem e -> refuse(stage, e.getMessage());
       case InvalidPathException e ->
-          refuse(stage, "\u201c%s\u201d can't be the name of a file.".formatted(e.getInput()));
+          refuse(stage, worded("any.cant-be-the-name-of-a", e.getInput()));
       default -> {
         LOG.error("Opening", failure);
         refuse(stage, Unexpected.said(failure));
@@ -242,7 +244,7 @@ public final class Windows extends Application {
     Stage stage = new Stage();
     arriving(
         stage,
-        "the demo",
+        worded("window.the-demo"),
         Opening.beside(Opening::demo),
         opened -> show(stage, Opening.shell(opened, stage, Windows::openDemo)),
         failure -> RefusalWindow.show(stage, said(failure), stage::close));
@@ -355,7 +357,7 @@ public final class Windows extends Application {
   /** In the same window: its file is closed, exchanged, and opened again. */
   private static void takeBack(Stage stage, Shell shell, DailyCopies.Copy copy) {
     if (shell.session().writing().waiting() > 0) {
-      shell.session().problem("Something is not stored yet. Try it again when it is.");
+      shell.session().problem(worded("window.something-is-not-stored-yet-try"));
       return;
     }
     Path file = shell.session().file().get();
@@ -366,10 +368,10 @@ public final class Windows extends Application {
     try {
       Optional<Path> kept = DailyCopies.takeBack(copy, file);
       said =
-          "The copy of %s is in place.%s"
-              .formatted(
-                  Damage.day(copy),
-                  kept.map(k -> " What was there is kept as " + k + ".").orElse(""));
+          worded(
+              "window.the-copy-of-is-in-place",
+              Damage.day(copy),
+              kept.map(k -> worded("window.what-was-there-is-kept-as", k)).orElse(""));
     } catch (FileProblem e) {
       said = e.getMessage();
       wrong = true;

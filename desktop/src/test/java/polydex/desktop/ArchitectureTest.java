@@ -50,7 +50,8 @@ class ArchitectureTest {
     "polydex.hands..",
     "polydex.computer..",
     "polydex.systems..",
-    "polydex.sheets.."
+    "polydex.sheets..",
+    "polydex.language.."
   };
 
   @ArchTest
@@ -72,6 +73,7 @@ class ArchitectureTest {
                   "org.jgrapht..",
                   "org.hipparchus..",
                   "org.threeten.extra..",
+                  "com.ibm.icu..",
                   "org.jspecify.."));
 
   @ArchTest
@@ -124,7 +126,7 @@ class ArchitectureTest {
   static final ArchRule packagesOfTheCoreHaveNoCycles =
       slices()
           .matching(
-              "polydex.(keys|boards|catalog|route|free|conflict|fit|effort|recall|log|recognition|totals|mouse|workspace|intake|setups|person)..")
+              "polydex.(keys|boards|catalog|route|free|conflict|fit|effort|recall|log|recognition|totals|mouse|workspace|intake|setups|person|language)..")
           .should()
           .beFreeOfCycles();
 

@@ -1,5 +1,7 @@
 package polydex.files;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.nio.file.Path;
 import java.util.regex.Pattern;
 import polydex.keys.Visible;
@@ -18,8 +20,8 @@ public class FileProblem extends Exception {
   public static FileProblem missing(Path file) {
     boolean strange = file.toString().indexOf('\uFFFD') >= 0;
     return new FileProblem(
-        "There is no file %s.".formatted(file)
-            + (strange ? " Its name is not in UTF-8: give it another one first." : ""));
+        worded("files.there-is-no-file", file)
+            + (strange ? worded("files.its-name-is-not-in-utf") : ""));
   }
 
   /** A problem in words. */

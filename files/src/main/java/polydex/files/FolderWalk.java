@@ -1,5 +1,7 @@
 package polydex.files;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.io.IOException;
 import java.nio.file.AccessDeniedException;
 import java.nio.file.FileVisitResult;
@@ -67,16 +69,14 @@ public abstract class FolderWalk {
       throw FileProblem.missing(top);
     }
     if (Files.isSymbolicLink(top)) {
-      throw new FileProblem(
-          "%s is a symbolic link, and those are not followed. Name the folder itself."
-              .formatted(top));
+      throw new FileProblem(worded("files.is-a-symbolic-link-and-those", top));
     }
     try {
       Files.walkFileTree(top, Set.of(), DEEPEST, new Visitor());
     } catch (NoSuchFileException e) {
       throw FileProblem.missing(top);
     } catch (IOException e) {
-      throw new FileProblem("%s can't be looked into: %s.".formatted(top, e.getMessage()), e);
+      throw new FileProblem(worded("files.cant-be-looked-into", top, e.getMessage()), e);
     }
   }
 
@@ -113,7 +113,7 @@ public abstract class FolderWalk {
   /** Why something can't be read, as the end of a sentence. */
   protected static String reason(IOException e) {
     return e instanceof AccessDeniedException
-        ? "this user may not"
+        ? worded("files.this-user-may-not")
         : Visible.of(String.valueOf(e.getMessage()));
   }
 }

@@ -1,5 +1,7 @@
 package polydex.files;
 
+import static polydex.files.language.FilesWords.worded;
+
 import polydex.intake.Steps;
 
 /** What a person is told of a mistake in the program: that there was one, never its trace. */
@@ -9,13 +11,13 @@ public final class Unexpected {
   /** A sentence, and where the details are. */
   public static String said(Throwable mistake) {
     return switch (mistake) {
-      case OutOfMemoryError _ -> "There was not enough memory for this. Nothing was changed by it.";
-      case StackOverflowError _ ->
-          "This is nested too deeply to be read. Nothing was changed by it.";
+      case OutOfMemoryError _ -> worded("files.there-was-not-enough-memory-for");
+      case StackOverflowError _ -> worded("files.this-is-nested-too-deeply-to");
       case Steps.Stopped stopped -> stopped.getMessage();
       default ->
-          "The program made a mistake here%s. Go on, or try it another way."
-              .formatted(LogPlace.file().map(f -> ", and has noted it in " + f).orElse(""));
+          worded(
+              "files.the-program-made-a-mistake-here",
+              LogPlace.file().map(f -> worded("files.and-has-noted-it-in", f)).orElse(""));
     };
   }
 }

@@ -1,5 +1,7 @@
 package polydex.files;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.FileAlreadyExistsException;
@@ -27,7 +29,7 @@ public final class WholeFile {
     Path whole = file.toAbsolutePath();
     Path folder = whole.getParent();
     if (folder == null || !Files.isDirectory(folder)) {
-      throw new FileProblem("There is no folder %s to write into.".formatted(folder));
+      throw new FileProblem(worded("files.there-is-no-folder-to-write", folder));
     }
     if (!replace && Files.exists(whole)) {
       throw isThere(file);
@@ -45,14 +47,14 @@ public final class WholeFile {
       throw isThere(file);
     } catch (IOException e) {
       throw new FileProblem(
-          "%s can't be written: %s. Nothing was changed.".formatted(file, reason(e)), e);
+          worded("files.cant-be-written-nothing-was-changed", file, reason(e)), e);
     } finally {
       clear(beside);
     }
   }
 
   private static FileProblem isThere(Path file) {
-    return new FileProblem("%s is there already. It was left as it is.".formatted(file));
+    return new FileProblem(worded("files.is-there-already-it-was-left", file));
   }
 
   /** Beside it, under a name that nobody has; whoever's file has the first names keeps it. */

@@ -1,5 +1,7 @@
 package polydex.desktop.controls;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -54,10 +56,10 @@ public final class KeyRail extends Pane {
   public void showCapture(String leave) {
     HBox entry =
         new HBox(
-            Texts.styled("Every key counts now.", "rail-words"),
-            Texts.styled("To " + leave + ", hold", "rail-words"),
+            Texts.styled(worded("controls.every-key-counts-now"), "rail-words"),
+            Texts.styled(worded("controls.to-hold", leave), "rail-words"),
             GestureView.cap("Esc"),
-            Texts.styled("for a second.", "rail-words"));
+            Texts.styled(worded("controls.for-a-second"), "rail-words"));
     entry.getStyleClass().add("rail-entry");
     entry.setAlignment(Pos.CENTER_LEFT);
     draw(List.of(entry), List.of());

@@ -1,5 +1,7 @@
 package polydex.desktop.controls;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -72,7 +74,7 @@ public final class KeyboardView extends Region {
     getStyleClass().add("keyboard");
     setFocusTraversable(true);
     setAccessibleRole(AccessibleRole.LIST_VIEW);
-    setAccessibleText("Keyboard");
+    setAccessibleText(worded("any.keyboard"));
     addEventHandler(KeyEvent.KEY_PRESSED, this::walk);
     setOnMousePressed(_ -> requestFocus());
     setMinHeight(120);

@@ -1,5 +1,7 @@
 package polydex.desktop.controls;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
@@ -70,7 +72,10 @@ public final class LayerStack extends VBox {
       Map<Modifier, String> words = names.apply(layer.depth(), layer);
       boolean passedOver = here.isEmpty() && i < last;
       String state = ended ? "band-below" : state(here);
-      String why = ended ? "never sees it" : passedOver ? "passed over" : why(here, taken);
+      String why =
+          ended
+              ? worded("controls.never-sees-it")
+              : passedOver ? worded("controls.passed-over") : why(here, taken);
       boolean little =
           state.equals("band-below")
               || (state.equals("band-passes") && here.stream().allMatch(p -> p.why().isEmpty()));
@@ -120,7 +125,9 @@ public final class LayerStack extends VBox {
       inside.pop();
     }
     while (inside.size() < depth + 1) {
-      VBox box = new VBox(Texts.styled("inside it: " + row.layer().machine(), "machine-title"));
+      VBox box =
+          new VBox(
+              Texts.styled(worded("controls.inside-it", row.layer().machine()), "machine-title"));
       box.getStyleClass().add("machine-inside");
       inside.element().getChildren().add(box);
       inside.push(box);
@@ -133,7 +140,10 @@ public final class LayerStack extends VBox {
     boolean below = rows.getFirst().state().equals("band-below");
     Label title =
         Texts.styled(
-            "%d layers %s".formatted(rows.size(), below ? "never see it" : "let it pass"),
+            worded(
+                "controls.layers",
+                rows.size(),
+                below ? worded("controls.never-see-it") : worded("controls.let-it-pass")),
             "band-title");
     Label names =
         Texts.styled(
@@ -177,7 +187,7 @@ public final class LayerStack extends VBox {
       return taken;
     }
     Optional<Passage> said = here.stream().filter(p -> !p.why().isEmpty()).reduce((_, b) -> b);
-    return said.map(Passage::why).orElse(here.isEmpty() ? "" : "passes");
+    return said.map(Passage::why).orElse(here.isEmpty() ? "" : worded("controls.passes"));
   }
 
   private static List<Node> caps(List<Passage> here, Map<Modifier, String> names) {
@@ -189,7 +199,7 @@ public final class LayerStack extends VBox {
     List<Node> nodes = new ArrayList<>();
     nodes.add(new GestureView(new Gesture(in), names));
     if (!out.isEmpty() && !out.equals(in)) {
-      nodes.add(Texts.styled("becomes", "gesture-note"));
+      nodes.add(Texts.styled(worded("controls.becomes"), "gesture-note"));
       nodes.add(new GestureView(new Gesture(out), names));
     }
     return nodes;
@@ -224,13 +234,13 @@ public final class LayerStack extends VBox {
 
   private static String kind(Layer layer) {
     return switch (layer.kind()) {
-      case BOARD -> "board under the fingers";
-      case REMAP -> "remap on " + layer.machine();
-      case RESERVED -> "never let through on " + layer.machine();
-      case DESKTOP -> "desktop of " + layer.machine();
-      case SESSION -> "window that holds the next machine";
-      case APPLICATION -> "application on " + layer.machine();
-      case TYPING -> "types what nobody takes";
+      case BOARD -> worded("controls.board-under-the-fingers");
+      case REMAP -> worded("controls.remap-on", layer.machine());
+      case RESERVED -> worded("controls.never-let-through-on", layer.machine());
+      case DESKTOP -> worded("controls.desktop-of", layer.machine());
+      case SESSION -> worded("controls.window-that-holds-the-next-machine");
+      case APPLICATION -> worded("controls.application-on", layer.machine());
+      case TYPING -> worded("controls.types-what-nobody-takes");
     };
   }
 }

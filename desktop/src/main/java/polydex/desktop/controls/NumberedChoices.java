@@ -1,5 +1,7 @@
 package polydex.desktop.controls;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiConsumer;
@@ -61,9 +63,9 @@ public final class NumberedChoices<T> extends VBox {
               row.accept(box, choice.value());
             },
             choice -> title.apply(choice.value()),
-            Texts.quiet("Nothing has these words."));
+            Texts.quiet(worded("controls.nothing-has-these-words")));
     list.setFocusTraversable(false);
-    words.setPromptText("Type some of its words");
+    words.setPromptText(worded("controls.type-some-of-its-words"));
     words.setAccessibleText(name);
     words.textProperty().addListener((_, _, typed) -> show(typed));
     words.addEventFilter(

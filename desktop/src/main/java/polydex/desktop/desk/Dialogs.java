@@ -1,5 +1,7 @@
 package polydex.desktop.desk;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -164,7 +166,7 @@ public final class Dialogs {
         OverlayBox.narrow(
             Texts.heading(heading),
             field,
-            Texts.quiet("Enter takes it. Esc leaves everything as it is."));
+            Texts.quiet(worded("desk.enter-takes-it-esc-leaves-everything")));
     keys.open(box, field);
   }
 }

@@ -1,7 +1,8 @@
 package polydex.desktop.desk;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.IntConsumer;
@@ -18,10 +19,12 @@ import polydex.desktop.controls.Lists;
 import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.keys.KeyCommand;
+import polydex.language.Language;
 import polydex.own.OwnKey;
 import polydex.setups.OutlineLine;
 import polydex.setups.OutlineLine.Edit;
 import polydex.setups.OutlineLine.Option;
+import polydex.setups.SetupOutline;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
 
@@ -131,11 +134,11 @@ public final class OutlineEditor<R> {
             box,
             list,
             List.of(
-                KeyCommand.of(OwnKey.OUTLINE_CHANGE, "Change", this::change),
-                KeyCommand.of(OwnKey.OUTLINE_ADD, "Add one", this::add),
-                KeyCommand.of(OwnKey.OUTLINE_REMOVE, "Remove", this::remove),
-                KeyCommand.of(OwnKey.OUTLINE_EARLIER, "Earlier", () -> move(true)),
-                KeyCommand.of(OwnKey.OUTLINE_LATER, "Later", () -> move(false)),
+                KeyCommand.of(OwnKey.OUTLINE_CHANGE, worded("any.change"), this::change),
+                KeyCommand.of(OwnKey.OUTLINE_ADD, worded("desk.add-one"), this::add),
+                KeyCommand.of(OwnKey.OUTLINE_REMOVE, worded("any.remove"), this::remove),
+                KeyCommand.of(OwnKey.OUTLINE_EARLIER, worded("any.earlier"), () -> move(true)),
+                KeyCommand.of(OwnKey.OUTLINE_LATER, worded("any.later"), () -> move(false)),
                 KeyCommand.of(OwnKey.OUTLINE_NEXT_MISTAKE, this::nextMistake),
                 KeyCommand.of(OwnKey.UNDO, this::undo)));
   }
@@ -150,8 +153,7 @@ public final class OutlineEditor<R> {
     list.getItems().setAll(written.map(Written::lines).orElse(List.of()));
     picture.ifPresent(p -> written.ifPresent(p::show));
     long wrong = list.getItems().stream().filter(l -> !l.mistakes().isEmpty()).count();
-    trouble.setText(
-        wrong == 0 ? "" : wrong == 1 ? "One line has a mistake." : wrong + " lines have mistakes.");
+    trouble.setText(wrong == 0 ? "" : worded("desk.lines-have-mistakes", wrong));
     trouble.setVisible(wrong > 0);
     trouble.setManaged(wrong > 0);
     select(select);
@@ -177,9 +179,7 @@ public final class OutlineEditor<R> {
                     .or(l::more)
                     .ifPresentOrElse(
                         e -> ask(l, e),
-                        () ->
-                            desk.session()
-                                .say("This line can only be moved and removed, not changed.")));
+                        () -> desk.session().say(worded("desk.this-line-can-only-be-moved"))));
   }
 
   /** Adds to the list whose heading or member is chosen. */
@@ -192,7 +192,7 @@ public final class OutlineEditor<R> {
         return;
       }
     }
-    desk.session().say("Nothing can be added here.");
+    desk.session().say(worded("desk.nothing-can-be-added-here"));
   }
 
   private void remove() {
@@ -201,8 +201,8 @@ public final class OutlineEditor<R> {
             l ->
                 l.without()
                     .ifPresentOrElse(
-                        s -> apply("without %s %s", l, () -> s),
-                        () -> desk.session().say("This line can be changed, but not removed.")));
+                        s -> apply(worded("desk.without"), l, () -> s),
+                        () -> desk.session().say(worded("desk.this-line-can-be-changed-but"))));
   }
 
   private void move(boolean up) {
@@ -213,7 +213,7 @@ public final class OutlineEditor<R> {
                 (up ? l.earlier() : l.later())
                     .ifPresent(
                         s -> {
-                          apply("%s %s moved", l, () -> s);
+                          apply(worded("desk.moved"), l, () -> s);
                           follow(l, up ? at - 1 : at + 1, up);
                         }));
   }
@@ -241,7 +241,7 @@ public final class OutlineEditor<R> {
         return;
       }
     }
-    desk.session().say("No line has a mistake.");
+    desk.session().say(worded("desk.no-line-has-a-mistake"));
   }
 
   private void undo() {
@@ -251,25 +251,23 @@ public final class OutlineEditor<R> {
 
   private void apply(String what, OutlineLine<R> line, Supplier<R> whole) {
     String said =
-        what.formatted(line.label().toLowerCase(Locale.ROOT), line.value())
-            .replaceAll(" +", " ")
-            .strip();
+        what.formatted(Language.within(line.label()), line.value()).replaceAll(" +", " ").strip();
     try {
       R after = whole.get();
       if (source.written(workspace()).map(Written::whole).equals(Optional.of(after))) {
-        desk.session().say("It is so already.");
+        desk.session().say(worded("desk.it-is-so-already"));
         return;
       }
       desk.session().apply(source.edit(workspace(), after, said));
     } catch (IllegalArgumentException e) {
-      desk.session().problem("That can't be: " + e.getMessage());
+      desk.session().problem(worded("desk.that-cant-be", e.getMessage()));
     }
     fill(list.getSelectionModel().getSelectedIndex());
   }
 
   private void ask(OutlineLine<R> line, Edit<R> edit) {
     switch (edit) {
-      case Edit.Done<R> d -> apply("%s changed", line, d::after);
+      case Edit.Done<R> d -> apply(worded("desk.changed"), line, d::after);
       case Edit.Choice<R> c -> choose(line, c.options());
       case Edit.Words<R> w -> words(line, w);
     }
@@ -295,7 +293,7 @@ public final class OutlineEditor<R> {
             List.of(
                 KeyCommand.of(
                     OwnKey.OUTLINE_TAKE,
-                    "Take it",
+                    worded("any.take-it"),
                     () -> {
                       R after;
                       try {
@@ -305,7 +303,7 @@ public final class OutlineEditor<R> {
                         return;
                       }
                       desk.keys().close();
-                      apply("%s changed", line, () -> after);
+                      apply(worded("desk.changed"), line, () -> after);
                     })));
     field.selectAll();
   }
@@ -318,7 +316,7 @@ public final class OutlineEditor<R> {
             Lists.column(new Region(), indent),
             Lists.column(Texts.styled(line.label(), "quiet"), LABELS - indent));
     line.gesture().ifPresent(g -> box.getChildren().add(new GestureView(g, Map.of())));
-    boolean heads = line.label().equals("Machine");
+    boolean heads = SetupOutline.isMachine(line);
     Label value = Texts.styled(line.value(), heads ? "part" : "row-title");
     box.getChildren().add(value);
     if (!line.mistakes().isEmpty()) {

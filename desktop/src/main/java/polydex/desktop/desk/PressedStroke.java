@@ -1,5 +1,7 @@
 package polydex.desktop.desk;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.Optional;
 import java.util.function.Consumer;
 import polydex.boards.Layout;
@@ -28,7 +30,7 @@ public final class PressedStroke {
             .map(s -> workspace.world().layouts().get(s.machine().layout()))
             .or(() -> workspace.world().layouts().values().stream().findFirst());
     if (layout.isEmpty()) {
-      desk.session().say("This file has no keyboard layout yet. Type the keys.");
+      desk.session().say(worded("desk.this-file-has-no-keyboard-layout"));
       left.run();
       return;
     }
@@ -53,6 +55,6 @@ public final class PressedStroke {
               }
             },
             false,
-            "type it instead");
+            worded("desk.type-it-instead"));
   }
 }

@@ -1,5 +1,7 @@
 package polydex.desktop.desk;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.Map;
 import java.util.Optional;
 import polydex.catalog.ActionId;
@@ -52,7 +54,7 @@ public final class Titles {
   public String setup(SetupId setupId) {
     return Optional.ofNullable(session.workspace().get().setups().get(setupId))
         .map(Setup::title)
-        .orElse(setupId.equals(SetupId.NONE) ? "no setup" : setupId.value());
+        .orElse(setupId.equals(SetupId.NONE) ? worded("any.no-setup") : setupId.value());
   }
 
   /** What is done in a place: the title of its action, or the name that nobody knows. */

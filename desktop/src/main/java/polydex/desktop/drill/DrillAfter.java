@@ -1,5 +1,8 @@
 package polydex.desktop.drill;
 
+import static polydex.desktop.language.DesktopWords.worded;
+import static polydex.language.Language.decimals;
+
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
@@ -30,10 +33,10 @@ final class DrillAfter extends VBox {
 
   /** What can happen to an item in a drill. */
   private enum Moved {
-    FLUENT("newly fluent", "dot-replaced"),
-    SLIPPED("slipped", "notch"),
-    MISTAKEN("mistaken", "notch"),
-    SLOW("slow", "dot-learning");
+    FLUENT(worded("drill.newly-fluent"), "dot-replaced"),
+    SLIPPED(worded("drill.slipped"), "notch"),
+    MISTAKEN(worded("drill.mistaken"), "notch"),
+    SLOW(worded("drill.slow"), "dot-learning");
 
     private final String words;
     private final String mark;
@@ -92,10 +95,10 @@ final class DrillAfter extends VBox {
     this.open = open;
     list =
         Lists.of(
-            "What the drill moved",
+            worded("drill.what-the-drill-moved"),
             this::row,
             l -> desk.titles().action(l.items().getFirst().action()),
-            Texts.quiet("Nothing became fluent, slipped, was slow or was mistaken."));
+            Texts.quiet(worded("drill.nothing-became-fluent-slipped-was-slow")));
     list.getSelectionModel()
         .selectedItemProperty()
         .addListener(
@@ -104,7 +107,7 @@ final class DrillAfter extends VBox {
                     desk.named(
                         line == null
                             ? ""
-                            : "Enter: " + line.act() + ". {AFTER_LOOK}: its curves and history.")));
+                            : worded("drill.enter-after-look-its-curves-and", line.act()))));
     VBox.setVgrow(list, Priority.ALWAYS);
     setSpacing(12);
     getChildren().addAll(heading, next, list, act);
@@ -113,9 +116,9 @@ final class DrillAfter extends VBox {
   List<KeyCommand> commands() {
     return List.of(
         KeyCommand.of(OwnKey.AFTER_ACT, this::enter),
-        KeyCommand.of(OwnKey.AFTER_LOOK, "Look at it", this::look),
-        KeyCommand.of(OwnKey.AFTER_MORE, "More", more),
-        KeyCommand.of(OwnKey.DRILL_BACK, "Back", back));
+        KeyCommand.of(OwnKey.AFTER_LOOK, worded("drill.look-at-it"), this::look),
+        KeyCommand.of(OwnKey.AFTER_MORE, worded("drill.more"), more),
+        KeyCommand.of(OwnKey.DRILL_BACK, worded("drill.back"), back));
   }
 
   private Optional<Line> chosen() {
@@ -140,13 +143,13 @@ final class DrillAfter extends VBox {
    * @param left how many questions were left when the minutes were over, or it was left
    */
   void show(SessionReport report, int left) {
-    heading.setText("%d of %d right".formatted(report.right(), report.answers()));
+    heading.setText(worded("drill.of-right", report.right(), report.answers()));
     next.setText(
         left > 0
-            ? "%s left; Esc, then Enter goes on with %s."
-                .formatted(
-                    left == 1 ? "1 question is" : left + " questions are",
-                    left == 1 ? "it" : "them")
+            ? worded(
+                "drill.left-esc-then-enter-goes-on",
+                worded("drill.questions-are", left),
+                worded("drill.them", left))
             : more());
     List<Line> lines = new ArrayList<>();
     report
@@ -158,7 +161,7 @@ final class DrillAfter extends VBox {
                         Moved.FLUENT,
                         List.of(i),
                         "",
-                        "sprint through all that is fluent",
+                        worded("drill.sprint-through-all-that-is-fluent"),
                         p -> p.sprint(Duration.ofMinutes(1)))));
     report
         .slipped()
@@ -169,7 +172,7 @@ final class DrillAfter extends VBox {
                         Moved.SLIPPED,
                         List.of(i),
                         "",
-                        "ask it three times more",
+                        worded("drill.ask-it-three-times-more"),
                         p -> p.only(List.of(i), AGAIN))));
     report
         .mistaken()
@@ -180,7 +183,7 @@ final class DrillAfter extends VBox {
                         Moved.MISTAKEN,
                         List.of(pair.one(), pair.other()),
                         other(pair),
-                        "ask the two in turn",
+                        worded("drill.ask-the-two-in-turn"),
                         p -> p.sideBySide(pair, IN_TURN))));
     report
         .slowest()
@@ -190,9 +193,12 @@ final class DrillAfter extends VBox {
                     new Line(
                         Moved.SLOW,
                         List.of(s.item()),
-                        ": %.2f s, the goal is %.2f s%s"
-                            .formatted(s.seconds(), s.goal(), why(s.why())),
-                        "ask it three times more, for speed",
+                        worded(
+                            "drill.s-the-goal-is-s",
+                            decimals(2, s.seconds()),
+                            decimals(2, s.goal()),
+                            why(s.why())),
+                        worded("drill.ask-it-three-times-more-for"),
                         p -> p.only(List.of(s.item()), AGAIN))));
     list.getItems().setAll(lines);
     list.getSelectionModel().selectFirst();
@@ -205,27 +211,27 @@ final class DrillAfter extends VBox {
         .map(
             d ->
                 d.questions().isEmpty()
-                    ? "Nothing more is worth asking now. {AFTER_MORE} trains what is known but slow."
-                    : "{AFTER_MORE} goes on: "
-                        + d.says(desk.session().now(), desk.session().zone())
-                        + ".")
+                    ? worded("drill.nothing-more-is-worth-asking-now")
+                    : worded(
+                        "drill.after-more-goes-on",
+                        d.says(desk.session().now(), desk.session().zone())))
         .map(desk::named)
         .orElse("");
   }
 
   private static String why(SessionReport.Why why) {
     return switch (why) {
-      case LATE -> "; known late, then pressed in time";
-      case HANDS -> "; known in time, but the fingers took long";
+      case LATE -> worded("drill.known-late-then-pressed-in-time");
+      case HANDS -> worded("drill.known-in-time-but-the-fingers");
       case UNKNOWN -> "";
     };
   }
 
   private String other(Pair pair) {
-    return ", mistaken for \u201c%s\u201d in %s"
-        .formatted(
-            desk.titles().action(pair.other().action()),
-            desk.titles().place(pair.other().environment()));
+    return worded(
+        "drill.mistaken-for-in",
+        desk.titles().action(pair.other().action()),
+        desk.titles().place(pair.other().environment()));
   }
 
   private void row(HBox box, Line line) {

@@ -1,5 +1,7 @@
 package polydex.desktop.drill;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
@@ -185,7 +187,7 @@ public final class DrillPlace implements Place {
     }
     beginWhenReady = found().isEmpty();
     if (beginWhenReady) {
-      desk.session().say("Looking into the setup; the drill begins when that is done.");
+      desk.session().say(worded("drill.looking-into-the-setup-the-drill"));
       return;
     }
     List<Question> questions =
@@ -194,10 +196,7 @@ public final class DrillPlace implements Place {
             .orElseGet(
                 () -> desk.drills().drill(random).map(Drills.Drill::questions).orElse(List.of()));
     if (questions.isEmpty()) {
-      desk.session()
-          .say(
-              "Nothing is worth asking now, and nothing new may be given. What is slow ({DRILL_SLOW}) and the"
-                  + " sprint ({DRILL_SPRINT}) train speed.");
+      desk.session().say(worded("drill.nothing-is-worth-asking-now-and"));
     } else {
       desk.session().setting(DrillStart.TOLD_OF_GRADES, "yes");
       ask(questions);
@@ -213,7 +212,7 @@ public final class DrillPlace implements Place {
   private void slow() {
     List<Question> questions = desk.drills().plan(random).map(p -> p.slow(SLOW)).orElse(List.of());
     if (questions.isEmpty()) {
-      desk.session().say("Nothing that you know is slow.");
+      desk.session().say(worded("drill.nothing-that-you-know-is-slow"));
     } else {
       ask(questions);
     }
@@ -232,7 +231,7 @@ public final class DrillPlace implements Place {
     List<Question> questions =
         desk.drills().plan(random).map(p -> p.sprint(SPRINT)).orElse(List.of());
     if (questions.isEmpty()) {
-      desk.session().say("Nothing is fluent yet, so there is nothing to sprint through.");
+      desk.session().say(worded("drill.nothing-is-fluent-yet-so-there"));
     } else {
       ask(questions);
     }

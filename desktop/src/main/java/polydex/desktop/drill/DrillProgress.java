@@ -1,5 +1,8 @@
 package polydex.desktop.drill;
 
+import static polydex.desktop.language.DesktopWords.worded;
+import static polydex.language.Language.decimals;
+
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
@@ -39,7 +42,8 @@ import polydex.recall.Progress;
 
 /** How learning goes: by day, by environment, what is due soon, and every item that is known. */
 final class DrillProgress extends VBox {
-  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern(worded("any.d-mmm"), Locale.ENGLISH);
   private static final int DAYS_AHEAD = 14;
   private static final int DAYS_BACK = 42;
   private static final int ENVIRONMENTS = 4;
@@ -59,10 +63,10 @@ final class DrillProgress extends VBox {
     this.open = open;
     items =
         Lists.of(
-            "Every item that was drilled",
+            worded("drill.every-item-that-was-drilled"),
             this::row,
             e -> desk.titles().action(e.getKey().action()),
-            Texts.quiet("Nothing was drilled yet. Esc goes back; Enter begins there."));
+            Texts.quiet(worded("drill.nothing-was-drilled-yet-esc-goes")));
     items.setMinHeight(120);
     HBox head = new HBox();
     head.getStyleClass().add("table-head");
@@ -83,14 +87,14 @@ final class DrillProgress extends VBox {
     VBox.setVgrow(items, Priority.ALWAYS);
     VBox.setVgrow(table, Priority.ALWAYS);
     setSpacing(10);
-    getChildren().addAll(Texts.heading("How it goes"), summary, charts, table);
+    getChildren().addAll(Texts.heading(worded("drill.how-it-goes")), summary, charts, table);
   }
 
   List<KeyCommand> commands() {
     return List.of(
-        KeyCommand.of(OwnKey.PROGRESS_LOOK, "Look at it", this::look),
+        KeyCommand.of(OwnKey.PROGRESS_LOOK, worded("drill.look-at-it"), this::look),
         KeyCommand.of(OwnKey.PROGRESS_MARK, this::mark),
-        KeyCommand.of(OwnKey.DRILL_BACK, "Back", back));
+        KeyCommand.of(OwnKey.DRILL_BACK, worded("drill.back"), back));
   }
 
   private void look() {
@@ -118,10 +122,13 @@ final class DrillProgress extends VBox {
     SortedMap<Long, DrillHistory.Day> days = history.byDay().tailMap(today - DAYS_BACK);
     charts.getChildren().clear();
     if (!desk.narrow().get()) {
-      charts.add(byDay("Minutes a day", days, d -> d.seconds() / 60), 0, 0);
-      charts.add(byDay("Answers a day", days, DrillHistory.Day::answers), 1, 0);
+      charts.add(byDay(worded("drill.minutes-a-day"), days, d -> d.seconds() / 60), 0, 0);
+      charts.add(byDay(worded("drill.answers-a-day"), days, DrillHistory.Day::answers), 1, 0);
       charts.add(
-          byDay("Right answers, %", days, d -> 100.0 * d.right() / d.answers()).upTo(100), 2, 0);
+          byDay(worded("drill.right-answers"), days, d -> 100.0 * d.right() / d.answers())
+              .upTo(100),
+          2,
+          0);
     }
     charts.add(fluent(history, today).xTicks(DrillProgress::day), 0, 1, 2, 1);
     charts.add(ahead(progress), 2, 1);
@@ -152,7 +159,7 @@ final class DrillProgress extends VBox {
   }
 
   private Plot fluent(DrillHistory history, long today) {
-    Plot plot = new Plot("Fluent actions", "").whole();
+    Plot plot = new Plot(worded("drill.fluent-actions"), "").whole();
     history.environments().stream()
         .sorted(
             Comparator.comparingInt((EnvironmentId e) -> -history.fluent(e, today))
@@ -179,7 +186,7 @@ final class DrillProgress extends VBox {
             progress.days(),
             DAYS_AHEAD)
         .forEach(d -> points.add(new Point(d.date().toEpochDay(), d.due())));
-    return new Plot("Due in the next two weeks", "")
+    return new Plot(worded("drill.due-in-the-next-two-weeks"), "")
         .whole()
         .bars("", "plot-due-bar", points)
         .xTicks(DrillProgress::day);
@@ -194,22 +201,22 @@ final class DrillProgress extends VBox {
             .limit(PAIRS)
             .map(
                 p ->
-                    "\u201c%s\u201d in %s for %s"
-                        .formatted(
-                            desk.titles().action(p.one().action()),
-                            desk.titles().title(p.one().environment()),
-                            p.one().action().equals(p.other().action())
-                                ? "that in " + desk.titles().title(p.other().environment())
-                                : "\u201c" + desk.titles().action(p.other().action()) + "\u201d"))
+                    worded(
+                        "drill.in-for",
+                        desk.titles().action(p.one().action()),
+                        desk.titles().title(p.one().environment()),
+                        p.one().action().equals(p.other().action())
+                            ? worded("drill.that-in", desk.titles().title(p.other().environment()))
+                            : "\u201c" + desk.titles().action(p.other().action()) + "\u201d"))
             .toList();
-    return "%,d of %,d drilled actions are fluent. Your pace: %.2f s to begin, %.2f s a key, %.2f s a modifier.%s"
-            .formatted(
-                fluent,
-                progress.states().size(),
-                pace.start(),
-                pace.press(),
-                pace.modifier(),
-                pairs.isEmpty() ? "" : " Mistaken now: " + String.join("; ", pairs) + ".")
+    return worded(
+            "drill.of-drilled-actions-are-fluent-your",
+            fluent,
+            progress.states().size(),
+            decimals(2, pace.start()),
+            decimals(2, pace.press()),
+            decimals(2, pace.modifier()),
+            pairs.isEmpty() ? "" : worded("drill.mistaken-now", String.join("; ", pairs)))
         + fit();
   }
 
@@ -219,14 +226,12 @@ final class DrillProgress extends VBox {
         .inUse()
         .map(
             f ->
-                String.format(
-                    Locale.ROOT,
-                    " How you forget was reckoned from %,d answers on %s: later ones were foretold"
-                        + " with a loss of %.2f by it, and of %.2f by what was used before.",
+                worded(
+                    "drill.how-you-forget-was-reckoned-from",
                     f.answers(),
                     DAY.format(f.at().atZone(progressZone())),
-                    f.after(),
-                    f.before()))
+                    decimals(2, f.after()),
+                    decimals(2, f.before())))
         .orElse("");
   }
 
@@ -239,7 +244,11 @@ final class DrillProgress extends VBox {
         new HBox(
             8,
             Texts.styled("", "dot"),
-            Texts.styled(state.isFluent() ? "fluent" : due ? "due" : "learning", "row-title"));
+            Texts.styled(
+                state.isFluent()
+                    ? worded("any.fluent")
+                    : due ? worded("any.due") : worded("drill.learning"),
+                "row-title"));
     mark.getChildren()
         .getFirst()
         .getStyleClass()
@@ -254,18 +263,20 @@ final class DrillProgress extends VBox {
                 Texts.styled(desk.titles().action(item.action()), "row-title"),
                 Texts.styled(desk.titles().place(item.environment()), "quiet"),
                 Texts.styled(next, "row-title"),
-                Texts.styled((stable < 10 ? "%.1f" : "%.0f").formatted(stable) + " days", "number"),
-                Texts.styled("%d of %d".formatted(state.right(), state.answers()), "number")));
+                Texts.styled(
+                    worded("any.days", (stable < 10 ? "%.1f" : "%.0f").formatted(stable)),
+                    "number"),
+                Texts.styled(worded("any.of", state.right(), state.answers()), "number")));
   }
 
   private List<Node> headings() {
     return columns(
-        Texts.styled("State", "column-head"),
-        Texts.styled("Action", "column-head"),
-        Texts.styled("Where", "column-head"),
-        Texts.styled("Asked next", "column-head"),
-        Texts.styled("Keeps for", "column-head"),
-        Texts.styled("Right", "column-head"));
+        Texts.styled(worded("any.state"), "column-head"),
+        Texts.styled(worded("any.action"), "column-head"),
+        Texts.styled(worded("any.where"), "column-head"),
+        Texts.styled(worded("drill.asked-next"), "column-head"),
+        Texts.styled(worded("drill.keeps-for"), "column-head"),
+        Texts.styled(worded("drill.right"), "column-head"));
   }
 
   /** In a narrow window what F4 and Enter show as well is left out. */

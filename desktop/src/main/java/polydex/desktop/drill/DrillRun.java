@@ -1,5 +1,8 @@
 package polydex.desktop.drill;
 
+import static polydex.desktop.language.DesktopWords.worded;
+import static polydex.language.Language.decimals;
+
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -251,7 +254,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
               : List.of();
       case ANSWERED ->
           List.of(
-              KeyCommand.of(OwnKey.DRILL_NEXT, "Next", this::next),
+              KeyCommand.of(OwnKey.DRILL_NEXT, worded("drill.next"), this::next),
               KeyCommand.of(OwnKey.DRILL_LEAVE, this::leave));
     };
   }
@@ -303,23 +306,15 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
     nodes.add(help);
     speak(say().top(queue));
     if (forReal) {
-      help.getChildren()
-          .add(
-              Texts.quiet(
-                  "This computer takes these keys itself, so it does what they do while you press"
-                      + " them. This window comes back."));
+      help.getChildren().add(Texts.quiet(worded("drill.this-computer-takes-these-keys-itself")));
     } else if (prompt.spelled()) {
-      help.getChildren()
-          .add(
-              Texts.quiet(
-                  "This computer would take these keys itself, so give them one after another:"
-                      + " modifiers stay down until the next key."));
+      help.getChildren().add(Texts.quiet(worded("drill.this-computer-would-take-these-keys")));
     }
     getChildren().setAll(nodes);
     capture(
         question().kind() == Kind.SPRINT
-            ? "leave the drill"
-            : "see a hint, hold Space; to leave the drill");
+            ? worded("drill.leave-the-drill")
+            : worded("drill.see-a-hint-hold-space-to"));
   }
 
   private static boolean wantsDoubleClick(Prompt prompt) {
@@ -332,7 +327,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
     List<ActionId> all = say().found().material().actions(prompt().item().environment());
     NumberedChoices<ActionId> choices =
         new NumberedChoices<>(
-            "What it does",
+            worded("any.what-it-does"),
             desk.titles()::action,
             typed ->
                 typed.isBlank()
@@ -365,7 +360,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
     boolean right = action.equals(prompt().item().action());
     List<Node> more = new ArrayList<>();
     if (!right) {
-      more.add(Texts.words("You said \u201c%s\u201d.".formatted(desk.titles().action(action))));
+      more.add(Texts.words(worded("drill.you-said", desk.titles().action(action))));
     }
     answered(right ? Verdict.RIGHT : Verdict.WRONG, seconds, more, Optional.empty());
   }
@@ -422,7 +417,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
       case GOES_ON -> wantedKeys();
       case WRONG -> {
         check = Optional.of(newCheck());
-        repeat.say("Not yet. Once more:");
+        repeat.say(worded("drill.not-yet-once-more"));
         wantedKeys();
       }
       case RIGHT -> {
@@ -449,8 +444,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
             s ->
                 more.add(
                     Texts.words(
-                        "%.1f s between two steps: many programs do not wait so long."
-                            .formatted(s))));
+                        worded("drill.s-between-two-steps-many-programs", decimals(1, s)))));
     Verdict verdict =
         hints > 0 ? Verdict.HINTED : now.corrected() ? Verdict.CORRECTED : Verdict.RIGHT;
     answered(verdict, seconds, more, Optional.empty());
@@ -462,7 +456,10 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
     List<Node> more = new ArrayList<>();
     now.mistake().ifPresent(m -> more.add(Texts.words(m.say(say().modifiers(prompt())))));
     more.add(
-        Texts.words(owner.map(o -> o.say(desk, pressed)).orElse(pressed + " is bound nowhere.")));
+        Texts.words(
+            owner
+                .map(o -> o.say(desk, pressed))
+                .orElse(worded("drill.is-bound-nowhere", pressed))));
     answered(
         Verdict.WRONG,
         seconds,
@@ -490,7 +487,8 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
     if (ask && stage == Stage.ASKING) {
       hints++;
       help.getChildren()
-          .setAll(hints == 1 ? say().hook(prompt()) : say().keys("The keys:", prompt()));
+          .setAll(
+              hints == 1 ? say().hook(prompt()) : say().keys(worded("drill.the-keys"), prompt()));
       setAccessibleText(Aloud.of(help.getChildren()));
     }
     return stage == Stage.ASKING && question().kind() != Kind.SPRINT;
@@ -544,7 +542,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
       stage = Stage.REPEATING;
       check = Optional.of(newCheck());
       shownAt = System.nanoTime();
-      capture("go on without, hold Space; to leave the drill");
+      capture(worded("drill.go-on-without-hold-space-to"));
     }
   }
 
@@ -567,7 +565,7 @@ final class DrillRun extends VBox implements KeyCapture.Listener {
     }
     nodes.addAll(more);
     if (!answer.verdict().isRight() && answer.kind() != Kind.SAY) {
-      nodes.add(say().keys("Wanted:", prompt()));
+      nodes.add(say().keys(worded("drill.wanted"), prompt()));
       repeat =
           new RepeatView(
               prompt().preferred(),

@@ -1,5 +1,8 @@
 package polydex.desktop.drill;
 
+import static polydex.desktop.language.DesktopWords.worded;
+import static polydex.language.Language.decimals;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -49,31 +52,28 @@ final class DrillStart extends VBox {
 
   private final Desk desk;
   private final Choices choices;
-  private final Button begin = new Button("Begin");
+  private final Button begin = new Button(worded("drill.begin"));
   private final Button goOn = new Button();
-  private final Button sprint = new Button("Sprint");
+  private final Button sprint = new Button(worded("drill.sprint"));
   private final Label due = Texts.heading("");
   private final Label about = Texts.words("");
-  private final Label told =
-      Texts.quiet(
-          "New: how fast you answer no longer says how well you remember, only whether it was right"
-              + " does. Your answers were gone through again by that, so that some actions are asked"
-              + " sooner than before.");
+  private final Label told = Texts.quiet(worded("drill.new-how-fast-you-answer-no"));
   private final ListView<Proposal> next;
   private final ComboBox<Integer> minutes =
-      Lists.choices("Minutes a day", m -> m + " minutes a day");
+      Lists.choices(worded("drill.minutes-a-day"), m -> worded("drill.minutes-a-day-2", m));
   private final ComboBox<Integer> newOnes =
-      Lists.choices(
-          "New ones a day",
-          n -> n == 1 ? "at most 1 new a day" : "at most %d new a day".formatted(n));
+      Lists.choices(worded("drill.new-ones-a-day"), n -> worded("drill.at-most-new-a-day", n));
   private final ComboBox<Double> retention =
       Lists.choices(
-          "Ask again when the chance of recall is",
-          r -> "ask at %.0f %% recall".formatted(100 * r));
+          worded("drill.ask-again-when-the-chance-of"),
+          r -> worded("drill.ask-at-recall", decimals(0, 100 * r)));
   private final ComboBox<Boolean> forReal =
       Lists.choices(
-          "Keys that the desktop takes",
-          real -> real ? "press the desktop’s keys for real" : "spell the desktop’s keys");
+          worded("drill.keys-that-the-desktop-takes"),
+          real ->
+              real
+                  ? worded("drill.press-the-desktops-keys-for-real")
+                  : worded("drill.spell-the-desktops-keys"));
   private int waiting;
 
   DrillStart(Desk desk, Choices choices) {
@@ -82,14 +82,10 @@ final class DrillStart extends VBox {
     due.setWrapText(true);
     next =
         Lists.of(
-            "What to learn next",
+            worded("drill.what-to-learn-next"),
             this::row,
             p -> desk.titles().action(p.item().action()),
-            desk.keyed(
-                Texts.quiet(
-                    "Nothing new would pay back its learning within half a year. {DRILL_THIS} in Look up marks an"
-                        + " action nevertheless. A binding for what has none (Mouse), another setup"
-                        + " ({SETUPS_OPEN}) or another application (Sheets) may pay.")));
+            desk.keyed(Texts.quiet(worded("drill.nothing-new-would-pay-back-its"))));
     begin.setDefaultButton(true);
     begin.setOnAction(_ -> choices.begin());
     goOn.setOnAction(_ -> choices.goOn());
@@ -104,13 +100,11 @@ final class DrillStart extends VBox {
     setSpacing(12);
     getChildren()
         .addAll(
-            Texts.heading("Drill"),
+            Texts.heading(worded("any.drill")),
             card,
-            Texts.part("What to learn next"),
+            Texts.part(worded("drill.what-to-learn-next")),
             next,
-            Texts.quiet(
-                "In a drill every key is an answer, Tab and Enter too. Hold Space for a hint, Esc"
-                    + " to leave; nothing is lost by leaving."));
+            Texts.quiet(worded("drill.in-a-drill-every-key-is")));
   }
 
   private void fillSettings() {
@@ -137,13 +131,16 @@ final class DrillStart extends VBox {
 
   List<KeyCommand> commands() {
     return List.of(
-        KeyCommand.of(OwnKey.DRILL_BEGIN, waiting > 0 ? "Go on" : "Begin", this::enter),
+        KeyCommand.of(
+            OwnKey.DRILL_BEGIN,
+            waiting > 0 ? worded("drill.go-on") : worded("drill.begin"),
+            this::enter),
         KeyCommand.of(OwnKey.DRILL_SLOW, choices::slow),
         KeyCommand.of(OwnKey.DRILL_SPRINT, choices::sprint),
         KeyCommand.of(OwnKey.DRILL_PROGRESS_OPEN, choices::progress),
-        KeyCommand.of(OwnKey.DRILL_TAKE, "Take this one", this::take),
+        KeyCommand.of(OwnKey.DRILL_TAKE, worded("drill.take-this-one"), this::take),
         KeyCommand.of(OwnKey.DRILL_PUT_OFF, this::putOff),
-        KeyCommand.of(OwnKey.DRILL_DROP, "Drop it", this::drop));
+        KeyCommand.of(OwnKey.DRILL_DROP, worded("any.drop-it"), this::drop));
   }
 
   Map<Character, Node> reachable() {
@@ -172,8 +169,8 @@ final class DrillStart extends VBox {
     waiting = left;
     goOn.setVisible(left > 0);
     goOn.setManaged(left > 0);
-    goOn.setText("Go on: %d left".formatted(left));
-    begin.setText(left > 0 ? "Begin anew" : "Begin");
+    goOn.setText(worded("drill.go-on-left", left));
+    begin.setText(left > 0 ? worded("drill.begin-anew") : worded("drill.begin"));
     begin.setDefaultButton(left == 0);
     goOn.setDefaultButton(left > 0);
     Optional<Drills.Drill> drill = desk.drills().drill(new Random(0));
@@ -208,23 +205,16 @@ final class DrillStart extends VBox {
   private String about(Drills.Drill drill) {
     List<String> words = new ArrayList<>();
     if (drill.known() > 0) {
-      words.add(
-          drill.known() == 1
-              ? "One that you have begun is worth asking now."
-              : "%,d that you have begun are worth asking now.".formatted(drill.known()));
+      words.add(worded("drill.that-you-have-begun-are-worth", drill.known()));
     }
     if (drill.fresh() > 0) {
-      words.add(
-          drill.fresh() == 1
-              ? "One new one is added, asked until it was right twice."
-              : "%d new ones are added, each asked until it was right twice."
-                  .formatted(drill.fresh()));
+      words.add(worded("drill.new-ones-are-added-each-asked", drill.fresh()));
     } else if (drill.plan().begunToday() >= desk.drills().settings().newADay()) {
-      words.add("Today's new ones have been given.");
+      words.add(worded("drill.todays-new-ones-have-been-given"));
     } else if (drill.plan().roomForNew() == 0) {
-      words.add("No new ones: what is to be asked in the next two weeks fills your minutes.");
+      words.add(worded("drill.no-new-ones-what-is-to"));
     } else {
-      words.add("No new ones: none would pay.");
+      words.add(worded("drill.no-new-ones-none-would-pay"));
     }
     return String.join(" ", words);
   }
@@ -233,7 +223,7 @@ final class DrillStart extends VBox {
     Optional<DrillItem> item =
         Optional.ofNullable(next.getSelectionModel().getSelectedItem()).map(Proposal::item);
     if (item.isEmpty()) {
-      desk.session().say("There is nothing to choose from in what to learn next.");
+      desk.session().say(worded("drill.there-is-nothing-to-choose-from"));
     }
     return item;
   }
@@ -267,8 +257,8 @@ final class DrillStart extends VBox {
             Lists.rightColumn(
                 Texts.styled(
                     p.hoursAYear() > 0
-                        ? SpokenTime.hours(p.hoursAYear()) + " a year"
-                        : p.marked() ? "marked" : "",
+                        ? worded("any.a-year", SpokenTime.hours(p.hoursAYear()))
+                        : p.marked() ? worded("drill.marked") : "",
                     "row-title"),
                 6.5));
   }

@@ -1,5 +1,8 @@
 package polydex.desktop.drill;
 
+import static polydex.desktop.language.DesktopWords.worded;
+import static polydex.language.Language.decimals;
+
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
@@ -41,7 +44,7 @@ record DrillWords(Desk desk, Analysis found) {
     nodes.add(
         title(
             question.kind() == Kind.SAY
-                ? "What does this do?"
+                ? worded("drill.what-does-this-do")
                 : desk.titles().action(prompt.item().action())
                     + (prompt.member().isEmpty() ? "" : ": " + prompt.member())));
     if (question.kind() == Kind.CHAIN) {
@@ -62,24 +65,26 @@ record DrillWords(Desk desk, Analysis found) {
         queue.restOfTask().stream()
             .map(q -> desk.titles().action(q.prompt().item().action()))
             .toList();
-    return rest.isEmpty() ? "The last of the task." : "Then: " + String.join(", then ", rest) + ".";
+    return rest.isEmpty()
+        ? worded("drill.the-last-of-the-task")
+        : worded("drill.then", String.join(worded("drill.then-2"), rest));
   }
 
   private static Node counted(DrillQueue queue) {
     Question q = queue.current();
     String kind =
         switch (q.kind()) {
-          case DO -> q.isNew() ? ", new" : "";
-          case SAY -> ", the other way round";
-          case CHAIN -> ", a task of %d: %d".formatted(q.parts(), q.part());
-          case CONTRAST -> ", side by side";
-          case SPRINT -> ", sprint";
+          case DO -> q.isNew() ? worded("drill.new") : "";
+          case SAY -> worded("drill.the-other-way-round");
+          case CHAIN -> worded("drill.a-task-of", q.parts(), q.part());
+          case CONTRAST -> worded("drill.side-by-side");
+          case SPRINT -> worded("drill.sprint-2");
         };
     HBox counted =
         new HBox(
             10,
-            Texts.styled("%d of %d%s".formatted(queue.number(), queue.size(), kind), "quiet"),
-            Texts.styled(time(DrillSettings.timeOf(queue.left())) + " to go", "quiet"));
+            Texts.styled(worded("drill.of", queue.number(), queue.size(), kind), "quiet"),
+            Texts.styled(worded("drill.to-go", time(DrillSettings.timeOf(queue.left()))), "quiet"));
     counted.setAlignment(Pos.CENTER);
     return counted;
   }
@@ -87,11 +92,12 @@ record DrillWords(Desk desk, Analysis found) {
   private static String time(Duration left) {
     return left.toSeconds() < 60
         ? "%d s".formatted(left.toSeconds())
-        : "%d min".formatted(Math.round(left.toSeconds() / 60.0));
+        : worded("any.min", Math.round(left.toSeconds() / 60.0));
   }
 
   private Node where(Prompt prompt) {
-    return Texts.styled("in " + desk.titles().place(prompt.item().environment()), "prompt-place");
+    return Texts.styled(
+        worded("any.in", desk.titles().place(prompt.item().environment())), "prompt-place");
   }
 
   Map<Modifier, String> modifiers(Prompt prompt) {
@@ -108,8 +114,11 @@ record DrillWords(Desk desk, Analysis found) {
             .distinct()
             .toList();
     return Texts.words(
-        (hooks.isEmpty() ? "There is no hook for this one." : String.join(" ", hooks))
-            + " Hold Space again to see the keys.");
+        worded(
+            "drill.hold-space-again-to-see-the",
+            (hooks.isEmpty()
+                ? worded("drill.there-is-no-hook-for-this")
+                : String.join(" ", hooks))));
   }
 
   /** The keys that are wanted, with a word before them. */
@@ -124,34 +133,36 @@ record DrillWords(Desk desk, Analysis found) {
 
   static Node verdict(Verdict verdict) {
     return switch (verdict) {
-      case RIGHT -> Texts.styled("Right", "right");
-      case CORRECTED -> Texts.styled("Right, after a correction", "right");
-      case WRONG -> Texts.styled("Not this one", "wrong");
-      case HINTED -> Texts.styled("With a hint", "wrong");
-      case TIMED_OUT -> Texts.styled("Time is up", "wrong");
+      case RIGHT -> Texts.styled(worded("drill.right"), "right");
+      case CORRECTED -> Texts.styled(worded("drill.right-after-a-correction"), "right");
+      case WRONG -> Texts.styled(worded("drill.not-this-one"), "wrong");
+      case HINTED -> Texts.styled(worded("drill.with-a-hint"), "wrong");
+      case TIMED_OUT -> Texts.styled(worded("drill.time-is-up"), "wrong");
     };
   }
 
   static String time(Answer answer) {
     if (!answer.timing().counts()) {
-      return "There was an interruption, so the time does not count.";
+      return worded("drill.there-was-an-interruption-so-the");
     }
     double goal = answer.timing().goal();
     double seconds = answer.timing().seconds();
-    return "%.2f s; the goal is %.2f s%s"
-        .formatted(
-            seconds,
-            goal,
-            seconds <= goal || !answer.verdict().isRight() ? "." : ", so this is not fluent yet.");
+    return worded(
+        "drill.s-the-goal-is-s-2",
+        decimals(2, seconds),
+        decimals(2, goal),
+        seconds <= goal || !answer.verdict().isRight()
+            ? "."
+            : worded("drill.so-this-is-not-fluent-yet"));
   }
 
   /** How a task went as a whole. */
   static String task(List<Answer> parts) {
-    return "The whole task: %.1f s, its goals together %.1f s; %d of %d right."
-        .formatted(
-            parts.stream().mapToDouble(a -> a.timing().seconds()).sum(),
-            parts.stream().mapToDouble(a -> a.timing().goal()).sum(),
-            parts.stream().filter(a -> a.verdict().isRight()).count(),
-            parts.size());
+    return worded(
+        "drill.the-whole-task-s-its-goals",
+        decimals(1, parts.stream().mapToDouble(a -> a.timing().seconds()).sum()),
+        decimals(1, parts.stream().mapToDouble(a -> a.timing().goal()).sum()),
+        parts.stream().filter(a -> a.verdict().isRight()).count(),
+        parts.size());
   }
 }

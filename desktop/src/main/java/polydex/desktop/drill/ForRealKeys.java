@@ -1,5 +1,7 @@
 package polydex.desktop.drill;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.Optional;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
@@ -114,8 +116,7 @@ final class ForRealKeys implements AutoCloseable {
           }
         },
         why -> {
-          desk.session()
-              .problem("Keys of the desktop are spelled, since they can't be heard. " + why);
+          desk.session().problem(worded("drill.keys-of-the-desktop-are-spelled", why));
           waiting.run();
         });
   }
@@ -212,10 +213,7 @@ final class ForRealKeys implements AutoCloseable {
       back.playFromStart();
     } else if (listener.isEmpty()) {
       if (!isBack) {
-        desk.session()
-            .problem(
-                "The window could not be brought back by itself. Close what the desktop has opened,"
-                    + " often with Esc.");
+        desk.session().problem(worded("drill.the-window-could-not-be-brought"));
       }
       mayBeAway = false;
       if (ending) {

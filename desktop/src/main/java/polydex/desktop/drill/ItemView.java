@@ -1,5 +1,8 @@
 package polydex.desktop.drill;
 
+import static polydex.desktop.language.DesktopWords.worded;
+import static polydex.language.Language.decimals;
+
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
@@ -26,7 +29,7 @@ import polydex.recall.LearningCurve;
 /** One item: how it fades, how it gets faster, and every answer that was given. */
 final class ItemView extends VBox {
   private static final DateTimeFormatter WHEN =
-      DateTimeFormatter.ofPattern("d MMM HH:mm", Locale.ENGLISH);
+      DateTimeFormatter.ofPattern(worded("drill.d-mmm-hh-mm"), Locale.ENGLISH);
   private static final int STEPS = 60;
 
   private final Desk desk;
@@ -39,21 +42,21 @@ final class ItemView extends VBox {
     this.item = item;
     list =
         Lists.of(
-            "Every answer, the latest first",
+            worded("drill.every-answer-the-latest-first"),
             this::row,
             a -> a.verdict().name(),
-            Texts.quiet("It was never answered."));
+            Texts.quiet(worded("drill.it-was-never-answered")));
     list.setPrefHeight(190);
     getStyleClass().addAll("overlay", "item-view");
     setMaxHeight(USE_PREF_SIZE);
     getChildren()
         .addAll(
             Texts.heading(desk.titles().action(item.action())),
-            Texts.quiet("in " + desk.titles().place(item.environment())),
+            Texts.quiet(worded("any.in", desk.titles().place(item.environment()))),
             curves,
             list,
-            Texts.quiet("Esc closes this."));
-    Lists.waiting(list, "Reading the answers \u2026");
+            Texts.quiet(worded("drill.esc-closes-this")));
+    Lists.waiting(list, worded("drill.reading-the-answers"));
     desk.session().answers(item, this::show, why -> Lists.failed(list, why));
   }
 
@@ -82,11 +85,14 @@ final class ItemView extends VBox {
       double t = end * i / STEPS;
       curve.add(new Point(t, 100 * state.memory().retrievability(t)));
     }
-    return new Plot("Chance of recall, %", "days since it was last asked first on a day")
+    return new Plot(worded("drill.chance-of-recall"), worded("drill.days-since-it-was-last-asked"))
         .upTo(100)
         .line("", "plot-own", curve)
-        .level("ask at %.0f %%".formatted(100 * wanted), "plot-due", 100 * wanted)
-        .upright("today, %.0f %%".formatted(100 * state.retrievability(now)), "plot-today", today);
+        .level(worded("drill.ask-at", decimals(0, 100 * wanted)), "plot-due", 100 * wanted)
+        .upright(
+            worded("drill.today", decimals(0, 100 * state.retrievability(now))),
+            "plot-today",
+            today);
   }
 
   private Node learning(List<Answer> answers) {
@@ -105,9 +111,10 @@ final class ItemView extends VBox {
       points.add(new Point(i + 1.0, seconds.get(i)));
     }
     Optional<LearningCurve> fit = LearningCurve.fitted(seconds);
-    Plot plot = new Plot("Seconds of right answers", right(fit, seconds.size())).whole();
+    Plot plot =
+        new Plot(worded("drill.seconds-of-right-answers"), right(fit, seconds.size())).whole();
     if (!firstKeys.isEmpty()) {
-      plot.line("until the first key", "plot-today", firstKeys);
+      plot.line(worded("drill.until-the-first-key"), "plot-today", firstKeys);
     }
     plot.dots("plot-own", points);
     fit.ifPresent(
@@ -116,11 +123,11 @@ final class ItemView extends VBox {
           for (int n = 1; n <= seconds.size() + 5; n++) {
             line.add(new Point(n, curve.seconds(n)));
           }
-          plot.line("fit", "plot-own", line);
+          plot.line(worded("drill.fit"), "plot-own", line);
         });
     if (!answers.isEmpty()) {
       double goal = answers.getLast().timing().goal();
-      plot.level("goal %.2f s".formatted(goal), "plot-due", goal);
+      plot.level(worded("drill.goal-s", decimals(2, goal)), "plot-due", goal);
     }
     return plot;
   }
@@ -128,15 +135,14 @@ final class ItemView extends VBox {
   private static String right(Optional<LearningCurve> fit, int count) {
     return fit.map(
             c ->
-                String.format(
-                    Locale.ROOT,
-                    "right answers; T = %.2f + %.2f\u00b7n^\u2212%.2f s",
-                    c.floor(),
-                    c.gain(),
-                    c.rate()))
+                worded(
+                    "drill.right-answers-t-n-s",
+                    decimals(2, c.floor()),
+                    decimals(2, c.gain()),
+                    decimals(2, c.rate())))
         .orElse(
-            "right answers; a curve is fitted from %d on, there are %d"
-                .formatted(LearningCurve.ANSWERS_FOR_A_FIT, count));
+            worded(
+                "drill.right-answers-a-curve-is-fitted", LearningCurve.ANSWERS_FOR_A_FIT, count));
   }
 
   private void row(HBox box, Answer a) {
@@ -150,18 +156,19 @@ final class ItemView extends VBox {
                     a.timing().counts() ? "%.2f s".formatted(a.timing().seconds()) : "\u2014",
                     "number"),
                 5),
-            Lists.rightColumn(Texts.styled("goal %.2f s".formatted(a.timing().goal()), "quiet"), 7),
+            Lists.rightColumn(
+                Texts.styled(worded("drill.goal-s", decimals(2, a.timing().goal())), "quiet"), 7),
             new GestureView(a.asked(), desk.titles().words(item.environment())),
             Texts.styled(instead(a), "quiet"));
   }
 
   private static String word(Answer.Verdict verdict) {
     return switch (verdict) {
-      case RIGHT -> "right";
-      case CORRECTED -> "corrected";
-      case WRONG -> "not right";
-      case HINTED -> "with a hint";
-      case TIMED_OUT -> "too late";
+      case RIGHT -> worded("drill.right-2");
+      case CORRECTED -> worded("drill.corrected");
+      case WRONG -> worded("drill.not-right");
+      case HINTED -> worded("drill.with-a-hint-2");
+      case TIMED_OUT -> worded("drill.too-late");
     };
   }
 
@@ -169,11 +176,11 @@ final class ItemView extends VBox {
     return a.mistakenFor()
         .map(
             m ->
-                "%s: \u201c%s\u201d in %s"
-                    .formatted(
-                        a.pressed(),
-                        desk.titles().action(m.action()),
-                        desk.titles().title(m.environment())))
+                worded(
+                    "drill.in",
+                    a.pressed(),
+                    desk.titles().action(m.action()),
+                    desk.titles().title(m.environment())))
         .orElse(a.verdict() == Answer.Verdict.WRONG ? a.pressed() : "");
   }
 }

@@ -1,5 +1,7 @@
 package polydex.desktop.drill;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.function.Consumer;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
@@ -27,7 +29,7 @@ final class PointerField extends StackPane {
     getStyleClass().add("pointer-field");
     setMaxSize(320, 110);
     setMinSize(320, 110);
-    getChildren().add(Texts.quiet("Here with the pointer"));
+    getChildren().add(Texts.quiet(worded("drill.here-with-the-pointer")));
     setOnMousePressed(_ -> dragged = false);
     setOnDragDetected(_ -> dragged = true);
     setOnMouseReleased(

@@ -1,5 +1,7 @@
 package polydex.desktop.drill;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -39,7 +41,7 @@ final class RepeatView extends VBox {
     Board board = found.workspace().world().boards().get(found.traces().setup().board());
     steps = Presses.physical(wanted, found.material().layout()).orElse(List.of());
     keys = Optional.of(new WantedKeys(board, found.material().layout(), names));
-    say("Press it right once; that counts nowhere:");
+    say(worded("drill.press-it-right-once-that-counts"));
     show(0);
   }
 
@@ -63,8 +65,7 @@ final class RepeatView extends VBox {
     keys.ifPresent(
         k -> {
           String fingers = k.fingers(steps.get(step));
-          String which =
-              steps.size() > 1 ? "Step %d of %d: ".formatted(step + 1, steps.size()) : "";
+          String which = steps.size() > 1 ? worded("drill.step-of", step + 1, steps.size()) : "";
           if (!fingers.isEmpty()) {
             getChildren().add(Texts.quiet(which + fingers));
           }

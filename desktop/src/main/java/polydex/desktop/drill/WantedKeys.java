@@ -1,5 +1,7 @@
 package polydex.desktop.drill;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
@@ -76,7 +78,7 @@ final class WantedKeys {
               view.setVisible(height.doubleValue() >= LEAST_HEIGHT);
               view.setMaxWidth(Math.max(1, height.doubleValue() * wide));
             });
-    view.setAccessibleText("The keys that are wanted: " + fingers(step));
+    view.setAccessibleText(worded("drill.the-keys-that-are-wanted", fingers(step)));
     return Optional.of(view);
   }
 
@@ -94,11 +96,11 @@ final class WantedKeys {
           .ifPresent(
               f ->
                   said.add(
-                      "%s with the %s%s"
-                          .formatted(
-                              KeyLegends.of(key, layout, names),
-                              f.title(),
-                              f == Finger.THUMB ? "" : " finger")));
+                      worded(
+                          "drill.with-the",
+                          KeyLegends.of(key, layout, names),
+                          f.title(),
+                          f == Finger.THUMB ? "" : worded("drill.finger"))));
     }
     return said.isEmpty() ? "" : String.join(", ", said) + ".";
   }

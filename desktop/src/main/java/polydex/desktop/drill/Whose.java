@@ -1,5 +1,7 @@
 package polydex.desktop.drill;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.List;
 import java.util.Optional;
 import polydex.boards.Presses;
@@ -39,10 +41,10 @@ record Whose(Owner owner) {
   }
 
   String say(Desk desk, Gesture pressed) {
-    return "%s is \u201c%s\u201d in %s."
-        .formatted(
-            pressed,
-            desk.titles().action(owner.binding().action()),
-            desk.titles().title(owner.environment()));
+    return worded(
+        "drill.is-in",
+        pressed,
+        desk.titles().action(owner.binding().action()),
+        desk.titles().title(owner.environment()));
   }
 }

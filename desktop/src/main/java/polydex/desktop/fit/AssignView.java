@@ -1,5 +1,7 @@
 package polydex.desktop.fit;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -53,10 +55,10 @@ final class AssignView {
     this.wishes = wishes;
     list =
         Lists.of(
-            "Gestures for what is wished for",
+            worded("fit.gestures-for-what-is-wished-for"),
             this::row,
             g -> desk.titles().action(g.action()),
-            Texts.quiet("No gesture is free in every setup of this computer."));
+            Texts.quiet(worded("any.no-gesture-is-free-in-every")));
     list.getStyleClass().add("nine-rows");
   }
 
@@ -74,15 +76,13 @@ final class AssignView {
               }
             });
     if (by.isEmpty()) {
-      desk.session()
-          .say(
-              "Nothing is wished for. In Mouse ({TO_MOUSE}), {WISH} wishes for keys of an action.");
+      desk.session().say(worded("fit.nothing-is-wished-for-in-mouse"));
     } else if (by.size() == 1) {
       by.forEach((c, w) -> new AssignView(desk, c, w).open());
     } else {
       desk.dialogs()
           .choose(
-              "The wishes of which computer?",
+              worded("fit.the-wishes-of-which-computer"),
               List.copyOf(by.keySet()),
               c -> "%s: %d".formatted(c.title(), by.get(c).size()),
               c -> new AssignView(desk, c, by.get(c)).open());
@@ -91,7 +91,8 @@ final class AssignView {
 
   private void open() {
     VBox box =
-        OverlayBox.wide(Texts.heading("Keys for all wishes on " + computer.title()), state, list);
+        OverlayBox.wide(
+            Texts.heading(worded("fit.keys-for-all-wishes-on", computer.title())), state, list);
     desk.keys()
         .open(
             box,
@@ -104,8 +105,8 @@ final class AssignView {
   }
 
   private void look() {
-    state.setText("Looking for the best as a whole \u2026 Esc stops.");
-    Lists.waiting(list, "They come when all is compared.");
+    state.setText(worded("fit.looking-for-the-best-as-a"));
+    Lists.waiting(list, worded("fit.they-come-when-all-is-compared"));
     Workspace now = desk.session().workspace().get();
     List<ActionId> actions =
         wishes.stream().flatMap(w -> w.place().action().stream()).distinct().toList();
@@ -141,21 +142,23 @@ final class AssignView {
     found = Optional.of(assignment);
     int at = Math.max(0, list.getSelectionModel().getSelectedIndex());
     Lists.found(list, assignment.given());
-    String proof = assignment.proved() ? "no other way has fewer" : "not proved to be the fewest";
+    String proof =
+        assignment.proved()
+            ? worded("fit.no-other-way-has-fewer")
+            : worded("fit.not-proved-to-be-the-fewest");
     state.setText(
         desk.named(
-            "%s points in all, %s%s.%s {ASSIGN_LOCK} locks one; {ASSIGN_PLAN} plans them, and the wishes are then fulfilled."
-                .formatted(
-                    FitWords.points(assignment.total()),
-                    proof,
-                    assignment
-                        .inTurn()
-                        .map(
-                            t -> "; %s if each took its best in turn".formatted(FitWords.points(t)))
-                        .orElse(""),
-                    assignment.without().isEmpty()
-                        ? ""
-                        : " %d are left without.".formatted(assignment.without().size()))));
+            worded(
+                "fit.points-in-all-assign-lock-locks",
+                FitWords.points(assignment.total()),
+                proof,
+                assignment
+                    .inTurn()
+                    .map(t -> worded("fit.if-each-took-its-best-in", FitWords.points(t)))
+                    .orElse(""),
+                assignment.without().isEmpty()
+                    ? ""
+                    : worded("fit.are-left-without", assignment.without().size()))));
     list.getSelectionModel().clearAndSelect(Math.min(at, assignment.given().size() - 1));
     list.requestFocus();
   }
@@ -200,7 +203,7 @@ final class AssignView {
     desk.session()
         .apply(
             new polydex.workspace.Change.Edit(
-                "Planned %d bindings on %s".formatted(found.get().given().size(), computer.title()),
+                worded("fit.planned-bindings-on", found.get().given().size(), computer.title()),
                 before,
                 before.with(bench).with(mouse)));
   }
@@ -209,7 +212,10 @@ final class AssignView {
     box.getChildren()
         .addAll(
             Lists.column(
-                Texts.styled(g.locked() ? "locked" : g.family() ? "together" : "", "quiet"), 5),
+                Texts.styled(
+                    g.locked() ? worded("fit.locked") : g.family() ? worded("fit.together") : "",
+                    "quiet"),
+                5),
             Lists.column(Texts.styled(desk.titles().action(g.action()), "row-title"), 14),
             Lists.column(
                 new GestureView(g.candidate().gesture(), desk.titles().words(computer.platform())),

@@ -1,5 +1,7 @@
 package polydex.desktop.fit;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.time.LocalDate;
 import java.util.Optional;
 import polydex.catalog.ActionId;
@@ -31,7 +33,7 @@ final class FitEdits {
   }
 
   private String named(OwnBinding o) {
-    return "\u201c%s\u201d on %s".formatted(desk.titles().action(o.action()), o.computer().title());
+    return worded("fit.on", desk.titles().action(o.action()), o.computer().title());
   }
 
   private void edit(String title, Bench after) {
@@ -44,65 +46,63 @@ final class FitEdits {
     Fitting fitting = bench().fitting();
     String id = fitting.unused(action.value() + "-" + computer.platform().value());
     OwnBinding planned = OwnBinding.planned(id, computer, action, gesture, target, today());
-    edit("Planned: %s for %s".formatted(gesture, named(planned)), bench().planning(planned));
+    edit(worded("fit.planned-for", gesture, named(planned)), bench().planning(planned));
   }
 
   /** Moves what is only planned to another gesture. */
   void move(OwnBinding o, Gesture gesture) {
-    edit(
-        "Planned: %s for %s".formatted(gesture, named(o)),
-        bench().planning(o.on(gesture, today())));
+    edit(worded("fit.planned-for", gesture, named(o)), bench().planning(o.on(gesture, today())));
   }
 
   void mean(OwnBinding o, Optional<Target> target) {
-    edit("Said what it starts: " + named(o), bench().planning(o.meaning(target)));
+    edit(worded("fit.said-what-it-starts", named(o)), bench().planning(o.meaning(target)));
   }
 
   void apply(OwnBinding o) {
-    edit("Applied: " + named(o), bench().applying(o, today()));
+    edit(worded("fit.applied", named(o)), bench().applying(o, today()));
   }
 
   void verify(OwnBinding o) {
-    edit("Verified: " + named(o), bench().verifying(o, today()));
+    edit(worded("fit.verified", named(o)), bench().verifying(o, today()));
   }
 
   void remove(OwnBinding o) {
-    String title = o.onComputer() ? "To be removed: " : "No longer planned: ";
+    String title = o.onComputer() ? worded("fit.to-be-removed") : worded("fit.no-longer-planned");
     edit(title + named(o), bench().removing(o, today()));
   }
 
   void keep(OwnBinding o) {
-    edit("Kept after all: " + named(o), bench().keeping(o, today()));
+    edit(worded("fit.kept-after-all", named(o)), bench().keeping(o, today()));
   }
 
   void gone(OwnBinding o) {
-    edit("Gone: " + named(o), bench().gone(o));
+    edit(worded("fit.gone", named(o)), bench().gone(o));
   }
 
   void tick(Computer computer, String step, boolean done) {
     Bench bench = bench();
     edit(
-        done ? "Ticked a step" : "Took back a tick",
+        done ? worded("fit.ticked-a-step") : worded("fit.took-back-a-tick"),
         new Bench(bench.situation(), bench.fitting().ticking(computer, step, done)));
   }
 
   void draft(RemapDraft draft) {
     Bench bench = bench();
     edit(
-        "Draft: " + draft.remap().title(),
+        worded("fit.draft", draft.remap().title()),
         new Bench(bench.situation(), bench.fitting().with(draft)));
   }
 
   void drop(RemapDraft draft) {
     Bench bench = bench();
     edit(
-        "No longer drafted: " + draft.remap().title(),
+        worded("fit.no-longer-drafted", draft.remap().title()),
         new Bench(bench.situation(), bench.fitting().without(draft)));
   }
 
   void make(RemapDraft draft) {
     edit(
-        "Made: %s on %s".formatted(draft.remap().title(), draft.computer().title()),
+        worded("fit.made-on", draft.remap().title(), draft.computer().title()),
         bench().making(draft));
   }
 

@@ -1,5 +1,7 @@
 package polydex.desktop.fit;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -58,8 +60,8 @@ public final class FitPlace implements Place {
   private void name() {
     heading.setText(
         view() == own
-            ? "Fit: bindings of your own"
-            : view() == free ? "Fit: free keys" : "Fit: remaps");
+            ? worded("fit.fit-bindings-of-your-own")
+            : view() == free ? worded("fit.fit-free-keys") : worded("fit.fit-remaps"));
   }
 
   @Override
@@ -81,16 +83,16 @@ public final class FitPlace implements Place {
     all.add(KeyCommand.of(OwnKey.CHANGE_SHEETS, () -> SheetView.choose(desk)));
     all.add(
         view() == free
-            ? KeyCommand.of(OwnKey.FIT_FREE_OR_OWN, "Own bindings", () -> turn(own))
-            : KeyCommand.of(OwnKey.FIT_FREE_OR_OWN, "Free keys", () -> turn(free)));
+            ? KeyCommand.of(OwnKey.FIT_FREE_OR_OWN, worded("fit.own-bindings"), () -> turn(own))
+            : KeyCommand.of(OwnKey.FIT_FREE_OR_OWN, worded("fit.free-keys"), () -> turn(free)));
     all.add(
         view() == remaps
-            ? KeyCommand.of(OwnKey.FIT_REMAPS_OR_OWN, "Own bindings", () -> turn(own))
-            : KeyCommand.of(OwnKey.FIT_REMAPS_OR_OWN, "Remaps", () -> turn(remaps)));
+            ? KeyCommand.of(OwnKey.FIT_REMAPS_OR_OWN, worded("fit.own-bindings"), () -> turn(own))
+            : KeyCommand.of(OwnKey.FIT_REMAPS_OR_OWN, worded("fit.remaps"), () -> turn(remaps)));
     if (view() == own) {
       all.add(KeyCommand.of(OwnKey.FIT_READ, () -> ReadView.ask(desk)));
     } else {
-      all.add(KeyCommand.quiet(OwnKey.FIT_BACK, "Own bindings", () -> turn(own)));
+      all.add(KeyCommand.quiet(OwnKey.FIT_BACK, worded("fit.own-bindings"), () -> turn(own)));
     }
     return all;
   }

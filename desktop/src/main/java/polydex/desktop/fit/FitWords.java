@@ -1,5 +1,7 @@
 package polydex.desktop.fit;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -15,17 +17,17 @@ final class FitWords {
   /** What would come of binding a gesture, in a few words. */
   static String of(Verdict verdict, Catalog catalog) {
     return switch (verdict) {
-      case Verdict.Free _ -> "free";
+      case Verdict.Free _ -> worded("any.free");
       case Verdict.Taken t ->
           t.action()
-                  .map(a -> "\u201c%s\u201d, by %s".formatted(catalog.title(a), t.layer().title()))
-                  .orElse("begins a longer gesture of " + t.layer().title())
-              + (t.harm() == Harm.LOSES_WORK ? ", which loses work" : "")
-              + (t.lost().size() > 1 ? ", and %d more".formatted(t.lost().size() - 1) : "");
-      case Verdict.Reserved r -> "reserved for \u201c%s\u201d".formatted(catalog.title(r.action()));
+                  .map(a -> worded("fit.by", catalog.title(a), t.layer().title()))
+                  .orElse(worded("fit.begins-a-longer-gesture-of", t.layer().title()))
+              + (t.harm() == Harm.LOSES_WORK ? worded("fit.which-loses-work") : "")
+              + (t.lost().size() > 1 ? worded("fit.and-more", t.lost().size() - 1) : "");
+      case Verdict.Reserved r -> worded("fit.reserved-for", catalog.title(r.action()));
       case Verdict.Untypable u -> u.reason();
-      case Verdict.Types t -> "types \u201c%s\u201d".formatted(t.text());
-      case Verdict.Astray a -> "does not arrive: " + a.reason();
+      case Verdict.Types t -> worded("fit.types", t.text());
+      case Verdict.Astray a -> worded("fit.does-not-arrive", a.reason());
     };
   }
 
@@ -33,28 +35,27 @@ final class FitWords {
   static String brief(Verdict verdict, Catalog catalog) {
     return switch (verdict) {
       case Verdict.Free _ -> "";
-      case Verdict.Taken t -> t.action().map(catalog::title).orElse("longer \u2026");
-      case Verdict.Reserved _ -> "reserved";
-      case Verdict.Untypable _ -> "no key";
-      case Verdict.Types t -> "types " + t.text();
-      case Verdict.Astray _ -> "astray";
+      case Verdict.Taken t -> t.action().map(catalog::title).orElse(worded("fit.longer"));
+      case Verdict.Reserved _ -> worded("fit.reserved");
+      case Verdict.Untypable _ -> worded("any.no-key");
+      case Verdict.Types t -> worded("fit.types-2", t.text());
+      case Verdict.Astray _ -> worded("fit.astray");
     };
   }
 
   /** Why a gesture suits an action, and what speaks against it. */
   static String why(Score score, Catalog catalog) {
     List<String> parts = new ArrayList<>();
-    score.initial().ifPresent(w -> parts.add("initial of \u201c%s\u201d".formatted(w)));
+    score.initial().ifPresent(w -> parts.add(worded("fit.initial-of", w)));
     if (!score.sameIn().isEmpty()) {
-      parts.add("same as on " + String.join(", ", score.sameIn()));
+      parts.add(worded("fit.same-as-on", String.join(", ", score.sameIn())));
     }
-    score.partner().ifPresent(p -> parts.add("belongs with " + p));
+    score.partner().ifPresent(p -> parts.add(worded("fit.belongs-with", p)));
     for (Score.Near n : score.near()) {
       parts.add(
-          "one away from %s, \u201c%s\u201d, which loses work"
-              .formatted(n.gesture(), catalog.title(n.action())));
+          worded("fit.one-away-from-which-loses-work", n.gesture(), catalog.title(n.action())));
     }
-    parts.add(points(score.effort()) + " effort");
+    parts.add(worded("fit.effort", points(score.effort())));
     return String.join("; ", parts);
   }
 

@@ -1,5 +1,7 @@
 package polydex.desktop.fit;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -64,9 +66,9 @@ final class FreeView extends VBox {
 
   /** The form of what is listed. */
   private enum Kind {
-    STROKES("strokes"),
-    SEQUENCES("sequences behind a free stroke"),
-    HOLDS("holds of a free stroke");
+    STROKES(worded("fit.strokes")),
+    SEQUENCES(worded("fit.sequences-behind-a-free-stroke")),
+    HOLDS(worded("fit.holds-of-a-free-stroke"));
 
     final String title;
 
@@ -76,8 +78,9 @@ final class FreeView extends VBox {
   }
 
   private final Desk desk;
-  private final ComboBox<Where> where = Lists.choices("Where they are to be free", Where::title);
-  private final ComboBox<Kind> kind = Lists.choices("What is listed", k -> k.title);
+  private final ComboBox<Where> where =
+      Lists.choices(worded("fit.where-they-are-to-be-free"), Where::title);
+  private final ComboBox<Kind> kind = Lists.choices(worded("fit.what-is-listed"), k -> k.title);
   private final HeldKeys held = new HeldKeys(this::draw);
   private final KeyboardView view = new KeyboardView();
   private final HBox caps = new HBox(8);
@@ -91,15 +94,16 @@ final class FreeView extends VBox {
     this.desk = desk;
     list =
         Lists.of(
-            "The easiest that are free",
+            worded("fit.the-easiest-that-are-free"),
             this::row,
             c -> c.gesture().toString(),
-            Texts.quiet("No stroke is free in all of them."));
+            Texts.quiet(worded("fit.no-stroke-is-free-in-all")));
     kind.setItems(FXCollections.observableArrayList(Kind.values()));
     kind.setValue(Kind.STROKES);
-    FlowPane top = new FlowPane(10, 6, Texts.part("Free"), where, Texts.part("with"));
+    FlowPane top =
+        new FlowPane(10, 6, Texts.part(worded("fit.free")), where, Texts.part(worded("any.with")));
     top.getChildren().addAll(held.toggles());
-    top.getChildren().addAll(Texts.part("held; listed:"), kind);
+    top.getChildren().addAll(Texts.part(worded("fit.held-listed")), kind);
     top.setAlignment(Pos.CENTER_LEFT);
     where.valueProperty().addListener((_, _, _) -> look());
     kind.valueProperty().addListener((_, _, _) -> look());
@@ -117,7 +121,7 @@ final class FreeView extends VBox {
     VBox keyboard = new VBox(12, view, below);
     HBox.setHgrow(keyboard, Priority.ALWAYS);
     VBox.setVgrow(list, Priority.ALWAYS);
-    VBox beside = new VBox(6, Texts.part("The easiest"), list);
+    VBox beside = new VBox(6, Texts.part(worded("fit.the-easiest")), list);
     beside.setStyle("-fx-min-width: 21em; -fx-pref-width: 21em;");
     HBox both = new HBox(16, keyboard, beside);
     VBox.setVgrow(both, Priority.ALWAYS);
@@ -152,9 +156,9 @@ final class FreeView extends VBox {
     shown = Optional.of(now);
     List<Where> all = new ArrayList<>();
     List<Computer> computers = now.bench().computers();
-    computers.forEach(c -> all.add(new Where("on " + c.title(), Set.of(c))));
+    computers.forEach(c -> all.add(new Where(worded("fit.on-2", c.title()), Set.of(c))));
     if (computers.size() > 1) {
-      all.add(new Where("everywhere I work", Set.copyOf(computers)));
+      all.add(new Where(worded("fit.everywhere-i-work"), Set.copyOf(computers)));
     }
     Where was = where.getValue();
     looked = Optional.empty();
@@ -173,7 +177,7 @@ final class FreeView extends VBox {
     Workspace now = shown.get();
     Kind form = kind.getValue();
     Optional<FreeGestures> known = looked.filter(l -> l.where().equals(at)).map(Looked::free);
-    Lists.waiting(list, "Following every binding of the setups \u2026");
+    Lists.waiting(list, worded("fit.following-every-binding-of-the-setups"));
     desk.analyst()
         .look(
             "free keys",
@@ -304,7 +308,7 @@ final class FreeView extends VBox {
     Layout layout = layout(looked.get().free());
     if (key.get().isModifier()) {
       caps.getChildren().setAll(GestureView.cap(KeyLegends.of(key.get(), layout)));
-      whole.setText("A modifier.");
+      whole.setText(worded("any.a-modifier"));
       return;
     }
     caps.getChildren().setAll(new GestureView(gesture(held.now(), key.get(), layout), Map.of()));
@@ -322,8 +326,10 @@ final class FreeView extends VBox {
                 desk.titles().setup(setup) + ": " + FitWords.sentence(FitWords.of(v, catalog))));
     whole.setText(
         free
-            ? "Free in all %d setups. %sEnter plans a binding on it."
-                .formatted(in.size(), remarks(gesture(held.now(), key.get(), layout)))
+            ? worded(
+                "fit.free-in-all-setups-enter-plans",
+                in.size(),
+                remarks(gesture(held.now(), key.get(), layout)))
             : String.join("\n", lines));
   }
 

@@ -1,5 +1,7 @@
 package polydex.desktop.fit;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -56,7 +58,7 @@ final class GestureChoice {
   private final Consumer<Gesture> chosen;
   private final TextField field = new TextField();
   private final TextField weights = new TextField();
-  private final Label state = Texts.quiet("Looking for gestures that are free \u2026");
+  private final Label state = Texts.quiet(worded("any.looking-for-gestures-that-are-free"));
   private final ListView<ChoiceRow> list;
   private final Map<Modifier, String> words;
   private Optional<Gesture> typed = Optional.empty();
@@ -75,19 +77,19 @@ final class GestureChoice {
     this.words = desk.titles().words(computer.platform());
     list =
         Lists.of(
-            "Gestures that are free",
+            worded("fit.gestures-that-are-free"),
             this::row,
             ChoiceRow::words,
-            Texts.quiet("No gesture is free in every setup of this computer."));
+            Texts.quiet(worded("any.no-gesture-is-free-in-every")));
     list.getStyleClass().add("nine-rows");
   }
 
   void open() {
-    field.setPromptText("A gesture of your own, such as Ctrl+Alt+K");
-    field.setAccessibleText("A gesture of your own");
+    field.setPromptText(worded("fit.a-gesture-of-your-own-such"));
+    field.setAccessibleText(worded("fit.a-gesture-of-your-own"));
     field.setOnAction(_ -> judge());
-    weights.setPromptText("Points: initial, same, row, near");
-    weights.setAccessibleText("Points for an initial, the same elsewhere, a row, a gesture near");
+    weights.setPromptText(worded("fit.points-initial-same-row-near"));
+    weights.setAccessibleText(worded("fit.points-for-an-initial-the-same"));
     Score.Weights usual = Score.Weights.USUAL;
     weights.setText(
         "%s %s %s %s".formatted(usual.initial(), usual.same(), usual.partner(), usual.near()));
@@ -97,22 +99,19 @@ final class GestureChoice {
     VBox box =
         OverlayBox.wide(
             Texts.heading(
-                "A gesture for \u201c%s\u201d on %s"
-                    .formatted(desk.titles().action(action), computer.title())),
+                worded("fit.a-gesture-for-on", desk.titles().action(action), computer.title())),
             state,
             list,
             fields,
-            Texts.quiet(
-                "Best first, in points: effort, less what helps to remember, more what a slip would"
-                    + " do. Enter in a field judges the gesture, or proposes anew with these points."));
+            Texts.quiet(worded("fit.best-first-in-points-effort-less")));
     desk.keys()
         .open(
             box,
             list,
             List.of(
-                KeyCommand.of(OwnKey.GESTURE_TAKE, "Take it", this::take),
-                KeyCommand.of(OwnKey.GESTURE_TYPE, "Type one", field::requestFocus),
-                KeyCommand.of(OwnKey.GESTURE_PRESS, "Press one", this::press)));
+                KeyCommand.of(OwnKey.GESTURE_TAKE, worded("any.take-it"), this::take),
+                KeyCommand.of(OwnKey.GESTURE_TYPE, worded("any.type-one"), field::requestFocus),
+                KeyCommand.of(OwnKey.GESTURE_PRESS, worded("any.press-one"), this::press)));
     desk.analyst().stopLookingWithout(box, "free gestures");
     list.setOnKeyPressed(
         e -> {
@@ -129,8 +128,8 @@ final class GestureChoice {
     if (points.isEmpty()) {
       return;
     }
-    state.setText("Looking for gestures that are free \u2026 Esc stops.");
-    Lists.waiting(list, "They come when all setups of this computer were looked at.");
+    state.setText(worded("fit.looking-for-gestures-that-are-free"));
+    Lists.waiting(list, worded("fit.they-come-when-all-setups-of"));
     Workspace workspace = desk.session().workspace().get();
     desk.analyst()
         .look(
@@ -162,7 +161,7 @@ final class GestureChoice {
               Double.parseDouble(said[2]),
               Double.parseDouble(said[3])));
     } catch (IllegalArgumentException | ArrayIndexOutOfBoundsException e) {
-      state.setText("The points are four numbers from 0 to 100, as in 1.5 1.0 0.8 1.2.");
+      state.setText(worded("fit.the-points-are-four-numbers-from"));
       return Optional.empty();
     }
   }
@@ -170,9 +169,7 @@ final class GestureChoice {
   private void show(List<Proposals.Proposal> found) {
     typed = Optional.empty();
     state.setText(
-        found.isEmpty()
-            ? ""
-            : "The best that are free wherever %s stands.".formatted(computer.title()));
+        found.isEmpty() ? "" : worded("fit.the-best-that-are-free-wherever", computer.title()));
     Lists.found(
         list,
         found.stream()
@@ -190,7 +187,7 @@ final class GestureChoice {
    * The next stroke that is pressed is judged; what this computer's desktop takes is typed instead.
    */
   private void press() {
-    state.setText("Press the keys. What your desktop takes for itself has to be typed.");
+    state.setText(worded("any.press-the-keys-what-your-desktop"));
     PressedStroke.hear(
         desk,
         gesture -> {
@@ -214,11 +211,11 @@ final class GestureChoice {
       return;
     }
     if (gesture.isFamily()) {
-      state.setText("That is a family; type one of it.");
+      state.setText(worded("fit.that-is-a-family-type-one"));
       return;
     }
-    state.setText("Trying %s on a copy \u2026 Esc stops.".formatted(gesture));
-    Lists.waiting(list, "What it would bring about comes when all was tried.");
+    state.setText(worded("fit.trying-on-a-copy-esc-stops", gesture));
+    Lists.waiting(list, worded("fit.what-it-would-bring-about-comes"));
     Workspace workspace = desk.session().workspace().get();
     var person = desk.analyst().person();
     desk.analyst()
@@ -254,21 +251,18 @@ final class GestureChoice {
             .of(new KeymapFix.AddOwn(computer, Binding.of("judged", action, rules.gesture())));
     for (Conflict c : outcome.makes()) {
       said.add(
-          "%s %s (severity %d)"
-              .formatted(
-                  c.loser().gesture(),
-                  ConflictSentence.withoutWayOut(c, workspace.catalog()),
-                  c.severity()));
+          worded(
+              "fit.severity",
+              c.loser().gesture(),
+              ConflictSentence.withoutWayOut(c, workspace.catalog()),
+              c.severity()));
     }
     return new Judged(rules.gesture(), said);
   }
 
   private void show(Judged judged) {
     typed = Optional.of(judged.gesture());
-    state.setText(
-        desk.named(
-            "What %s would bring about. {GESTURE_TAKE} takes it all the same."
-                .formatted(judged.gesture())));
+    state.setText(desk.named(worded("fit.what-would-bring-about-gesture-take", judged.gesture())));
     Lists.found(
         list, judged.sentences().stream().map(s -> new ChoiceRow(Optional.empty(), s)).toList());
     list.getSelectionModel().selectFirst();

@@ -1,5 +1,7 @@
 package polydex.desktop.fit;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -33,7 +35,7 @@ final class OwnView extends VBox {
   /** A binding, what its platform says of it, and whether it has to be pressed again. */
   private record OwnRow(OwnBinding binding, OwnRules rules, boolean touched) {
     String state() {
-      return touched ? "press it again" : binding.state().word();
+      return touched ? worded("fit.press-it-again") : binding.state().word();
     }
   }
 
@@ -54,13 +56,10 @@ final class OwnView extends VBox {
     this.edits = new FitEdits(desk);
     list =
         Lists.of(
-            "Bindings of your own",
+            worded("fit.bindings-of-your-own"),
             this::row,
             r -> desk.titles().action(r.binding().action()),
-            desk.keyed(
-                Texts.quiet(
-                    "You have no bindings of your own yet. {OWN_PLAN} plans one, on keys that are free wherever"
-                        + " its computer stands.")));
+            desk.keyed(Texts.quiet(worded("fit.you-have-no-bindings-of-your"))));
     list.getSelectionModel().selectedItemProperty().addListener((_, _, r) -> explain(r));
     VBox.setVgrow(list, Priority.ALWAYS);
     VBox.setVgrow(this, Priority.ALWAYS);
@@ -91,12 +90,12 @@ final class OwnView extends VBox {
 
   private List<Node> headings() {
     List<Node> all = new ArrayList<>();
-    all.add(Lists.column(Texts.styled("State", "quiet"), isNarrow() ? 8.5 : 8));
-    all.add(Lists.growing(Texts.styled("Does", "quiet")));
-    all.add(Lists.column(Texts.styled("Computer", "quiet"), isNarrow() ? 8 : 9));
-    all.add(Lists.column(Texts.styled("Keys", "quiet"), isNarrow() ? 13 : 12.5));
+    all.add(Lists.column(Texts.styled(worded("any.state"), "quiet"), isNarrow() ? 8.5 : 8));
+    all.add(Lists.growing(Texts.styled(worded("fit.does"), "quiet")));
+    all.add(Lists.column(Texts.styled(worded("fit.computer"), "quiet"), isNarrow() ? 8 : 9));
+    all.add(Lists.column(Texts.styled(worded("any.keys"), "quiet"), isNarrow() ? 13 : 12.5));
     if (!isNarrow()) {
-      all.add(Lists.column(Texts.styled("Rules", "quiet"), 6.5));
+      all.add(Lists.column(Texts.styled(worded("fit.rules"), "quiet"), 6.5));
     }
     return all;
   }
@@ -107,13 +106,17 @@ final class OwnView extends VBox {
 
   List<KeyCommand> commands() {
     return List.of(
-        KeyCommand.of(OwnKey.OWN_NEXT, "Its next step", () -> chosen().ifPresent(this::next)),
-        KeyCommand.of(OwnKey.OWN_PLAN, "Plan one", () -> new PlanOwn(desk).begin()),
+        KeyCommand.of(
+            OwnKey.OWN_NEXT, worded("any.its-next-step"), () -> chosen().ifPresent(this::next)),
+        KeyCommand.of(OwnKey.OWN_PLAN, worded("fit.plan-one"), () -> new PlanOwn(desk).begin()),
         KeyCommand.of(OwnKey.OWN_STARTS, () -> chosen().ifPresent(this::mean)),
         KeyCommand.quiet(
-            OwnKey.OWN_OTHER_KEYS, "Other keys", () -> chosen().ifPresent(this::otherKeys)),
+            OwnKey.OWN_OTHER_KEYS,
+            worded("any.other-keys"),
+            () -> chosen().ifPresent(this::otherKeys)),
         KeyCommand.quiet(OwnKey.OWN_SETTINGS, this::settings),
-        KeyCommand.of(OwnKey.OWN_REMOVE, "Remove", () -> chosen().ifPresent(this::remove)));
+        KeyCommand.of(
+            OwnKey.OWN_REMOVE, worded("any.remove"), () -> chosen().ifPresent(this::remove)));
   }
 
   private Optional<OwnRow> chosen() {
@@ -129,7 +132,7 @@ final class OwnView extends VBox {
     Optional<String> before = chosen().map(r -> r.binding().id());
     int at = list.getSelectionModel().getSelectedIndex();
     if (shown.isEmpty()) {
-      Lists.waiting(list, "Looking at the bindings of your own \u2026");
+      Lists.waiting(list, worded("fit.looking-at-the-bindings-of-your"));
     }
     var today = desk.session().today();
     desk.analyst()
@@ -167,14 +170,14 @@ final class OwnView extends VBox {
     int wishes = desk.session().workspace().get().mouse().wishes().size();
     summary.setText(
         desk.named(
-            "%d planned, %d applied and not yet pressed, %d verified, %d to be pressed again, %d to be removed. %s wished for ({ASSIGN_OPEN})."
-                .formatted(
-                    counts.getOrDefault(State.PLANNED, 0L),
-                    counts.getOrDefault(State.APPLIED, 0L),
-                    counts.getOrDefault(State.VERIFIED, 0L),
-                    touched,
-                    counts.getOrDefault(State.TO_BE_REMOVED, 0L),
-                    wishes == 0 ? "None" : String.valueOf(wishes))));
+            worded(
+                "fit.planned-applied-and-not-yet-pressed",
+                counts.getOrDefault(State.PLANNED, 0L),
+                counts.getOrDefault(State.APPLIED, 0L),
+                counts.getOrDefault(State.VERIFIED, 0L),
+                touched,
+                counts.getOrDefault(State.TO_BE_REMOVED, 0L),
+                wishes == 0 ? worded("fit.none") : String.valueOf(wishes))));
   }
 
   private void explain(OwnRow row) {
@@ -183,19 +186,19 @@ final class OwnView extends VBox {
       return;
     }
     StringBuilder text = new StringBuilder();
-    text.append(row.binding().target().map(Target::said).map(s -> "Starts " + s + ". ").orElse(""));
+    text.append(
+        row.binding().target().map(Target::said).map(s -> worded("fit.starts", s)).orElse(""));
     row.rules().broken().forEach(s -> text.append(s).append(' '));
     row.rules().remarks().forEach(s -> text.append(s).append(' '));
     text.append(
         switch (row.binding().state()) {
-          case PLANNED -> "Enter opens the change sheet of its computer.";
-          case APPLIED -> "Press it, then Enter says whether it did it.";
+          case PLANNED -> worded("fit.enter-opens-the-change-sheet-of");
+          case APPLIED -> worded("fit.press-it-then-enter-says-whether");
           case VERIFIED ->
               row.touched()
-                  ? "What its keys meet has changed since %s: press it again, then Enter."
-                      .formatted(row.binding().since())
-                  : "It did what it should on %s.".formatted(row.binding().since());
-          case TO_BE_REMOVED -> "Enter opens the change sheet; {OWN_REMOVE} keeps it after all.";
+                  ? worded("fit.what-its-keys-meet-has-changed", row.binding().since())
+                  : worded("fit.it-did-what-it-should-on", row.binding().since());
+          case TO_BE_REMOVED -> worded("fit.enter-opens-the-change-sheet-own");
         });
     explained.setText(desk.named(text.toString()));
   }
@@ -207,19 +210,21 @@ final class OwnView extends VBox {
       case APPLIED, VERIFIED ->
           desk.dialogs()
               .choose(
-                  "Did %s do \u201c%s\u201d on %s?"
-                      .formatted(
-                          o.gesture(), desk.titles().action(o.action()), o.computer().title()),
+                  worded(
+                      "fit.did-do-on",
+                      o.gesture(),
+                      desk.titles().action(o.action()),
+                      o.computer().title()),
                   List.of(true, false),
-                  yes -> yes ? "Yes, it did it" : "No, or something else happened",
+                  yes ->
+                      yes
+                          ? worded("fit.yes-it-did-it")
+                          : worded("fit.no-or-something-else-happened"),
                   yes -> {
                     if (yes) {
                       edits.verify(o);
                     } else {
-                      desk.session()
-                          .say(
-                              "It stays unverified. Route ({TO_ROUTE}) shows where its keys go; {OWN_OTHER_KEYS} finds"
-                                  + " others.");
+                      desk.session().say(worded("fit.it-stays-unverified-route-to-route"));
                       followWhereItStands(o);
                     }
                   });
@@ -269,7 +274,7 @@ final class OwnView extends VBox {
                         o.target(),
                         edits.today());
                 edits.all(
-                    "Planned: %s instead of %s".formatted(g, o.gesture()), removing.planning(anew));
+                    worded("fit.planned-instead-of", g, o.gesture()), removing.planning(anew));
               }
             })
         .open();
@@ -299,11 +304,7 @@ final class OwnView extends VBox {
     Label state = Texts.styled(mark + "  " + row.state(), "row-title");
     Label rules =
         Texts.styled(
-            row.rules().broken().isEmpty()
-                ? ""
-                : row.rules().broken().size() == 1
-                    ? "breaks one"
-                    : "breaks " + row.rules().broken().size(),
+            row.rules().broken().isEmpty() ? "" : worded("fit.breaks", row.rules().broken().size()),
             "stops");
     Region does = Lists.growing(Texts.styled(desk.titles().action(o.action()), "row-title"));
     List<Node> columns =

@@ -1,5 +1,7 @@
 package polydex.desktop.fit;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -35,7 +37,7 @@ final class PlanOwn {
 
   /** From the beginning: what for, where, what it starts, on which keys. */
   void begin() {
-    desk.dialogs().chooseAction("Plan a binding: what should it do?", a -> on(a.id()));
+    desk.dialogs().chooseAction(worded("fit.plan-a-binding-what-should-it"), a -> on(a.id()));
   }
 
   private void on(ActionId action) {
@@ -46,7 +48,7 @@ final class PlanOwn {
   void begin(Gesture gesture, Optional<Computer> computer) {
     desk.dialogs()
         .chooseAction(
-            "What should %s do?".formatted(gesture),
+            worded("fit.what-should-do", gesture),
             a -> {
               Consumer<Computer> then = c -> target(c, t -> edits.plan(a.id(), c, gesture, t));
               computer.ifPresentOrElse(then, () -> computer(then));
@@ -62,13 +64,13 @@ final class PlanOwn {
   void computer(Consumer<Computer> chosen) {
     List<Computer> all = edits.bench().computers();
     if (all.isEmpty()) {
-      desk.session().say("There is no setup yet. {SETUPS_OPEN} makes one.");
+      desk.session().say(worded("any.there-is-no-setup-yet-setups"));
     } else if (all.size() == 1) {
       chosen.accept(all.getFirst());
     } else {
       desk.dialogs()
           .choose(
-              "On which computer?",
+              worded("fit.on-which-computer"),
               all,
               c -> "%s (%s)".formatted(c.title(), desk.titles().title(c.platform())),
               chosen);
@@ -94,10 +96,10 @@ final class PlanOwn {
     kinds.add(Optional.empty());
     desk.dialogs()
         .choose(
-            "What does it start?",
-            desk.titles().title(computer.platform()) + " can bind these.",
+            worded("fit.what-does-it-start"),
+            worded("fit.can-bind-these", desk.titles().title(computer.platform())),
             kinds,
-            k -> k.map(Target::word).orElse("not said yet"),
+            k -> k.map(Target::word).orElse(worded("fit.not-said-yet")),
             k ->
                 k.ifPresentOrElse(
                     kind -> what(kind, computer, said), () -> said.accept(Optional.empty())));
@@ -118,7 +120,7 @@ final class PlanOwn {
   private void write(OwnTarget kind, Consumer<Optional<Target>> said) {
     desk.dialogs()
         .ask(
-            "Which %s?".formatted(Target.word(kind)),
+            worded("fit.which", Target.word(kind)),
             hint(kind),
             what -> said.accept(Optional.of(Target.of(kind, limited(what)))));
   }
@@ -155,8 +157,8 @@ final class PlanOwn {
     }
     desk.dialogs()
         .chooseOrWrite(
-            "Which %s?".formatted(Target.word(kind)),
-            "One that can be started on this computer, or type another.",
+            worded("fit.which", Target.word(kind)),
+            worded("fit.one-that-can-be-started-on"),
             List.copyOf(starts.keySet()),
             one ->
                 said.accept(Optional.of(Target.of(kind, limited(starts.getOrDefault(one, one))))));
@@ -168,12 +170,12 @@ final class PlanOwn {
 
   private static String hint(OwnTarget kind) {
     return switch (kind) {
-      case APPLICATION -> "Its name, as the launcher has it";
-      case FOLDER, DOCUMENT -> "Its path";
-      case ADDRESS -> "The address";
-      case COMMAND -> "The command line";
-      case TEXT -> "The text";
-      case MENU_ENTRY -> "The exact path, its parts with > between";
+      case APPLICATION -> worded("fit.its-name-as-the-launcher-has");
+      case FOLDER, DOCUMENT -> worded("fit.its-path");
+      case ADDRESS -> worded("fit.the-address");
+      case COMMAND -> worded("fit.the-command-line");
+      case TEXT -> worded("fit.the-text");
+      case MENU_ENTRY -> worded("fit.the-exact-path-its-parts-with");
     };
   }
 
@@ -189,9 +191,9 @@ final class PlanOwn {
     }
     desk.dialogs()
         .choose(
-            "A menu entry of which application?",
+            worded("fit.a-menu-entry-of-which-application"),
             where,
-            w -> w.map(desk.titles()::title).orElse("all applications"),
+            w -> w.map(desk.titles()::title).orElse(worded("fit.all-applications")),
             w -> menuEntry(w, said));
   }
 
@@ -203,11 +205,14 @@ final class PlanOwn {
     of.flatMap(desk.session().workspace().get().catalog()::environment)
         .ifPresent(e -> paths(e.menus(), "", paths));
     if (paths.isEmpty()) {
-      desk.dialogs().ask("Which menu entry?", hint(OwnTarget.MENU_ENTRY), chosen);
+      desk.dialogs().ask(worded("fit.which-menu-entry"), hint(OwnTarget.MENU_ENTRY), chosen);
     } else {
       desk.dialogs()
           .chooseOrWrite(
-              "Which menu entry?", "One of these, or type its exact path.", paths, chosen);
+              worded("fit.which-menu-entry"),
+              worded("fit.one-of-these-or-type-its"),
+              paths,
+              chosen);
     }
   }
 

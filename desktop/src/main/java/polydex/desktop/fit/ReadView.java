@@ -1,5 +1,7 @@
 package polydex.desktop.fit;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
@@ -45,10 +47,10 @@ final class ReadView {
     this.computer = computer;
     list =
         Lists.of(
-            "What was found",
+            worded("fit.what-was-found"),
             this::row,
             ReadRow::words,
-            Texts.quiet("There is no launcher file with keys in it, and nothing was planned."));
+            Texts.quiet(worded("fit.there-is-no-launcher-file-with")));
     list.getStyleClass().add("nine-rows");
   }
 
@@ -59,8 +61,8 @@ final class ReadView {
             c ->
                 desk.dialogs()
                     .ask(
-                        "Launcher files of " + c.title(),
-                        "A folder, a .lnk or .desktop file, or a list",
+                        worded("fit.launcher-files-of", c.title()),
+                        worded("fit.a-folder-a-lnk-or-desktop"),
                         path -> new ReadView(desk, c).open(path)));
   }
 
@@ -69,15 +71,15 @@ final class ReadView {
     try {
       path = Path.of(written);
     } catch (InvalidPathException e) {
-      desk.session().problem("\u201c%s\u201d is no path.".formatted(written));
+      desk.session().problem(worded("fit.is-no-path", written));
       return;
     }
     VBox box =
         OverlayBox.wide(
-            Texts.heading("What %s has, beside the plan".formatted(computer.title())), state, list);
+            Texts.heading(worded("fit.what-has-beside-the-plan", computer.title())), state, list);
     desk.keys().open(box, list, List.of(KeyCommand.of(OwnKey.READ_TAKE, this::take)));
-    state.setText("Reading launcher files \u2026 Esc stops.");
-    Lists.waiting(list, "They come when all are read.");
+    state.setText(worded("fit.reading-launcher-files-esc-stops"));
+    Lists.waiting(list, worded("fit.they-come-when-all-are-read"));
     desk.analyst().stopLookingWithout(box, "launchers");
     Workspace now = desk.session().workspace().get();
     var today = desk.session().today();
@@ -91,8 +93,10 @@ final class ReadView {
                   && platform.isPresent()) {
                 OwnList list = OwnList.read(path, now, platform.get());
                 return new Read(
-                    "%d bindings read; %d lines refused."
-                        .formatted(list.found().size(), list.refused().size()),
+                    worded(
+                        "fit.bindings-read-lines-refused",
+                        list.found().size(),
+                        list.refused().size()),
                     list.refused(),
                     Compared.of(now.catalog(), computer, now.bench().own(today), list.found()));
               }
@@ -102,7 +106,7 @@ final class ReadView {
                       n -> {
                         if (n % 500 == 0) {
                           course.tell(
-                              () -> state.setText("%d files looked at. Esc stops.".formatted(n)));
+                              () -> state.setText(worded("fit.files-looked-at-esc-stops", n)));
                         }
                       },
                       () -> !course.isWanted());
@@ -120,13 +124,13 @@ final class ReadView {
 
   private static String said(LauncherTree tree) {
     long with = tree.launchers().stream().filter(l -> !l.keys().isEmpty()).count();
-    return "%d launchers read, %d with keys; %d refused; %d other files.%s"
-        .formatted(
-            tree.launchers().size(),
-            with,
-            tree.refused().size(),
-            tree.passedOver(),
-            tree.complete() ? "" : " There is more than is looked at.");
+    return worded(
+        "fit.launchers-read-with-keys-refused-other",
+        tree.launchers().size(),
+        with,
+        tree.refused().size(),
+        tree.passedOver(),
+        tree.complete() ? "" : worded("fit.there-is-more-than-is-looked"));
   }
 
   private void show(Read read) {
@@ -139,9 +143,9 @@ final class ReadView {
               .orElse("");
       rows.add(new ReadRow(Optional.of(c), title));
     }
-    read.refused().forEach(r -> rows.add(new ReadRow(Optional.empty(), "Refused: " + r)));
+    read.refused().forEach(r -> rows.add(new ReadRow(Optional.empty(), worded("fit.refused", r))));
     Lists.found(list, rows);
-    state.setText(desk.named(read.said() + " {READ_TAKE} takes over the keys that were found."));
+    state.setText(desk.named(worded("fit.read-take-takes-over-the-keys", read.said())));
     list.getSelectionModel().selectFirst();
     list.requestFocus();
   }
@@ -169,9 +173,9 @@ final class ReadView {
     }
     desk.keys().close();
     if (taken == 0) {
-      desk.session().say("All is as planned; nothing was changed.");
+      desk.session().say(worded("fit.all-is-as-planned-nothing-was"));
     } else {
-      edits.all("Took over %d bindings found on %s".formatted(taken, computer.title()), bench);
+      edits.all(worded("fit.took-over-bindings-found-on", taken, computer.title()), bench);
     }
   }
 
@@ -196,7 +200,9 @@ final class ReadView {
                     .addAll(
                         Lists.column(
                             Texts.styled(
-                                c.standing() == Compared.Standing.DIFFERENT ? "found" : "",
+                                c.standing() == Compared.Standing.DIFFERENT
+                                    ? worded("fit.found")
+                                    : "",
                                 "quiet"),
                             4),
                         Lists.column(

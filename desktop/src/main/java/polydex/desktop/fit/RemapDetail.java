@@ -1,5 +1,8 @@
 package polydex.desktop.fit;
 
+import static polydex.desktop.language.DesktopWords.worded;
+import static polydex.language.Language.decimals;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -34,19 +37,18 @@ final class RemapDetail {
   void open() {
     ListView<DetailRow> list =
         Lists.of(
-            "What changes",
+            worded("fit.what-changes"),
             this::row,
             r -> r.kind() + " " + r.what(),
-            Texts.quiet("Nothing changes, in any setup."));
+            Texts.quiet(worded("fit.nothing-changes-in-any-setup")));
     list.getStyleClass().add("nine-rows");
     List<DetailRow> rows = new ArrayList<>();
     for (RemapChanges.Habit h : changes.habits()) {
       rows.add(
           new DetailRow(
-              h.losesWork() ? "loses work" : "habit",
+              h.losesWork() ? worded("fit.loses-work") : worded("fit.habit"),
               h.setup(),
-              "%s instead of \u201c%s\u201d"
-                  .formatted(h.instead(), desk.titles().action(h.item().action())),
+              worded("fit.instead-of", h.instead(), desk.titles().action(h.item().action())),
               Optional.of(h.gesture()),
               Optional.empty()));
     }
@@ -59,17 +61,17 @@ final class RemapDetail {
         OverlayBox.wide(
             Texts.heading(title),
             Texts.quiet(
-                "%d gained, %d lost, %d moved (%.1f uses a day), %d habits. Effort %.0f points a working day, before %.0f."
-                    .formatted(
-                        changes.gains().size(),
-                        changes.loses().size(),
-                        changes.moves().size(),
-                        changes.usesMoved(),
-                        changes.habits().size(),
-                        changes.effortAfter(),
-                        changes.effortBefore())),
+                worded(
+                    "fit.gained-lost-moved-uses-a-day",
+                    changes.gains().size(),
+                    changes.loses().size(),
+                    changes.moves().size(),
+                    decimals(1, changes.usesMoved()),
+                    changes.habits().size(),
+                    decimals(0, changes.effortAfter()),
+                    decimals(0, changes.effortBefore()))),
             list,
-            Texts.quiet("Esc closes."));
+            Texts.quiet(worded("fit.esc-closes")));
     desk.keys().open(box, list);
   }
 

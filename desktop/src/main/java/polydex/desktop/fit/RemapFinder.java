@@ -1,5 +1,8 @@
 package polydex.desktop.fit;
 
+import static polydex.desktop.language.DesktopWords.worded;
+import static polydex.language.Language.decimals;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -38,10 +41,10 @@ final class RemapFinder {
     this.computers = computers;
     list =
         Lists.of(
-            "Remaps, the best first",
+            worded("fit.remaps-the-best-first"),
             this::row,
             this::title,
-            Texts.quiet("No setup could be looked at."));
+            Texts.quiet(worded("fit.no-setup-could-be-looked-at")));
     list.getStyleClass().add("nine-rows");
   }
 
@@ -56,20 +59,23 @@ final class RemapFinder {
       }
     }
     if (choices.isEmpty()) {
-      desk.session().say("There is no setup yet. {SETUPS_OPEN} makes one.");
+      desk.session().say(worded("any.there-is-no-setup-yet-setups"));
       return;
     }
     desk.dialogs()
         .choose(
-            "What is the remap for?",
+            worded("fit.what-is-the-remap-for"),
             List.of(Aim.values()),
             Aim::title,
             aim ->
                 desk.dialogs()
                     .choose(
-                        "On which computers?",
+                        worded("fit.on-which-computers"),
                         choices,
-                        c -> c.stream().map(Computer::title).collect(Collectors.joining(" and ")),
+                        c ->
+                            c.stream()
+                                .map(Computer::title)
+                                .collect(Collectors.joining(worded("fit.and"))),
                         c -> new RemapFinder(desk, aim, c).open()));
   }
 
@@ -85,8 +91,8 @@ final class RemapFinder {
     desk.analyst().stopLookingWithout(box, "best remap");
     var judge = RemapsView.judge(desk);
     List<ActionId> mostUsed = desk.session().knowledge().mostUsed(MOST_USED);
-    state.setText("Looking at every setup as it is \u2026 Esc stops.");
-    Lists.waiting(list, "They come when all orders of the modifiers were tried.");
+    state.setText(worded("fit.looking-at-every-setup-as-it"));
+    Lists.waiting(list, worded("fit.they-come-when-all-orders-of"));
     desk.analyst()
         .look(
             "best remap",
@@ -99,8 +105,7 @@ final class RemapFinder {
                       course.tell(
                           () ->
                               state.setText(
-                                  "%d of %d orders of the modifiers tried. Esc stops."
-                                      .formatted(n, all))),
+                                  worded("fit.of-orders-of-the-modifiers-tried", n, all))),
                   () -> !course.isWanted());
             },
             this::show,
@@ -113,13 +118,9 @@ final class RemapFinder {
   private void show(List<Found> found) {
     state.setText(
         switch (aim) {
-          case THUMB ->
-              "First by how many computers have the primary modifier beside the space bar; then what is lost least.";
-          case SAME_KEYS ->
-              "First by how many of your %d most used actions take the same keys; then what is lost least."
-                  .formatted(MOST_USED);
-          case LEAST_EFFORT ->
-              "First by the effort of what you use, in points a working day; then what is lost least.";
+          case THUMB -> worded("fit.first-by-how-many-computers-have");
+          case SAME_KEYS -> worded("fit.first-by-how-many-of-your", MOST_USED);
+          case LEAST_EFFORT -> worded("fit.first-by-the-effort-of-what");
         });
     Lists.found(list, found);
     list.getSelectionModel().selectFirst();
@@ -128,7 +129,7 @@ final class RemapFinder {
 
   private String title(Found found) {
     return found.drafts().isEmpty()
-        ? "Everything as it is"
+        ? worded("fit.everything-as-it-is")
         : found.drafts().stream()
             .map(d -> d.computer().title() + ": " + d.remap().title())
             .collect(Collectors.joining("; "));
@@ -156,15 +157,15 @@ final class RemapFinder {
           fitting.with(
               new RemapDraft(id, d.computer(), d.window(), d.remap(), d.takes(), d.chosen()));
     }
-    edits.all("Draft: " + title(found), new Bench(bench.situation(), fitting));
+    edits.all(worded("fit.draft", title(found)), new Bench(bench.situation(), fitting));
   }
 
   private void row(HBox box, Found found) {
     String reached =
         switch (aim) {
-          case THUMB -> "%.0f of %d".formatted(found.aim(), computers.size());
-          case SAME_KEYS -> "%.0f the same".formatted(found.aim());
-          case LEAST_EFFORT -> "%.0f points".formatted(found.aim());
+          case THUMB -> worded("any.of", decimals(0, found.aim()), computers.size());
+          case SAME_KEYS -> worded("fit.the-same", decimals(0, found.aim()));
+          case LEAST_EFFORT -> worded("any.points", decimals(0, found.aim()));
         };
     box.getChildren()
         .addAll(
@@ -172,11 +173,11 @@ final class RemapFinder {
             Lists.column(Texts.styled(reached, "number"), 7),
             Lists.column(
                 Texts.styled(
-                    "%d lost, %d moved, %d habits"
-                        .formatted(
-                            found.changes().loses().size(),
-                            found.changes().moves().size(),
-                            found.changes().habits().size()),
+                    worded(
+                        "fit.lost-moved-habits",
+                        found.changes().loses().size(),
+                        found.changes().moves().size(),
+                        found.changes().habits().size()),
                     "quiet"),
                 15));
   }

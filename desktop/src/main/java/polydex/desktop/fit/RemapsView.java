@@ -1,5 +1,7 @@
 package polydex.desktop.fit;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -55,13 +57,10 @@ final class RemapsView extends VBox {
     this.edits = new FitEdits(desk);
     list =
         Lists.of(
-            "Drafts of remaps",
+            worded("fit.drafts-of-remaps"),
             this::row,
             r -> r.draft().remap().title(),
-            desk.keyed(
-                Texts.quiet(
-                    "No remap is drafted. {REMAPS_DRAFT} drafts one of those that many people make, or of rules of"
-                        + " your own; {REMAPS_FIND} looks for the best one for an aim.")));
+            desk.keyed(Texts.quiet(worded("fit.no-remap-is-drafted-remaps-draft"))));
     list.getSelectionModel().selectedItemProperty().addListener((_, _, r) -> explain(r));
     VBox.setVgrow(list, Priority.ALWAYS);
     VBox.setVgrow(this, Priority.ALWAYS);
@@ -70,22 +69,16 @@ final class RemapsView extends VBox {
     head.getStyleClass().add("table-head");
     head.getChildren()
         .addAll(
-            Lists.growing(Texts.styled("Draft", "quiet")),
-            Lists.column(Texts.styled("Computer", "quiet"), 11),
-            Lists.rightColumn(Texts.styled("Gains", "quiet"), 4),
-            Lists.rightColumn(Texts.styled("Loses", "quiet"), 4),
-            Lists.rightColumn(Texts.styled("Moves", "quiet"), 4),
-            Lists.rightColumn(Texts.styled("Habits", "quiet"), 4),
-            Lists.rightColumn(Texts.styled("Points a day", "quiet"), 8));
+            Lists.growing(Texts.styled(worded("fit.draft-2"), "quiet")),
+            Lists.column(Texts.styled(worded("fit.computer"), "quiet"), 11),
+            Lists.rightColumn(Texts.styled(worded("fit.gains"), "quiet"), 4),
+            Lists.rightColumn(Texts.styled(worded("fit.loses"), "quiet"), 4),
+            Lists.rightColumn(Texts.styled(worded("fit.moves"), "quiet"), 4),
+            Lists.rightColumn(Texts.styled(worded("fit.habits"), "quiet"), 4),
+            Lists.rightColumn(Texts.styled(worded("fit.points-a-day"), "quiet"), 8));
     VBox table = new VBox(head, list);
     VBox.setVgrow(table, Priority.ALWAYS);
-    getChildren()
-        .addAll(
-            Texts.quiet(
-                "Tried on a copy of every setup. Effort is of what you use; habits are keys you know"
-                    + " that would mean something else."),
-            table,
-            explained);
+    getChildren().addAll(Texts.quiet(worded("fit.tried-on-a-copy-of-every")), table, explained);
   }
 
   ListView<?> list() {
@@ -94,16 +87,22 @@ final class RemapsView extends VBox {
 
   List<KeyCommand> commands() {
     return List.of(
-        KeyCommand.of(OwnKey.REMAPS_DETAIL, "What changes", () -> chosen().ifPresent(this::detail)),
-        KeyCommand.of(OwnKey.REMAPS_DRAFT, "Draft one", this::draft),
+        KeyCommand.of(
+            OwnKey.REMAPS_DETAIL,
+            worded("fit.what-changes"),
+            () -> chosen().ifPresent(this::detail)),
+        KeyCommand.of(OwnKey.REMAPS_DRAFT, worded("fit.draft-one"), this::draft),
         KeyCommand.of(OwnKey.REMAPS_RULES, () -> chosen().ifPresent(this::rules)),
         KeyCommand.of(OwnKey.REMAPS_CHOOSE, () -> chosen().ifPresent(this::choose)),
         KeyCommand.quiet(OwnKey.REMAPS_EFFECT, () -> chosen().ifPresent(this::effect)),
-        KeyCommand.of(OwnKey.REMAPS_FIND, "Find the best", () -> RemapFinder.ask(desk)),
-        KeyCommand.quiet(OwnKey.REMAPS_TEXT, "As text", () -> chosen().ifPresent(this::text)),
-        KeyCommand.quiet(OwnKey.REMAPS_READ, "Read one", this::read),
+        KeyCommand.of(OwnKey.REMAPS_FIND, worded("fit.find-the-best"), () -> RemapFinder.ask(desk)),
+        KeyCommand.quiet(
+            OwnKey.REMAPS_TEXT, worded("fit.as-text"), () -> chosen().ifPresent(this::text)),
+        KeyCommand.quiet(OwnKey.REMAPS_READ, worded("fit.read-one"), this::read),
         KeyCommand.of(
-            OwnKey.REMAPS_DROP, "Drop it", () -> chosen().ifPresent(r -> edits.drop(r.draft()))));
+            OwnKey.REMAPS_DROP,
+            worded("any.drop-it"),
+            () -> chosen().ifPresent(r -> edits.drop(r.draft()))));
   }
 
   private Optional<DraftRow> chosen() {
@@ -176,22 +175,22 @@ final class RemapsView extends VBox {
             row.draft().remap().strokeRules().stream().map(RuleText::of));
     explained.setText(
         desk.named(
-            "%s. It takes effect %s.%s"
-                .formatted(
-                    String.join("; ", rules.limit(4).toList()),
-                    row.draft().takes().word(),
-                    row.made()
-                        ? " The computer has it already."
-                        : row.draft().chosen()
-                            ? " Its steps are on the change sheet ({CHANGE_SHEETS})."
-                            : " {REMAPS_CHOOSE} has it made: its steps come onto the change sheet.")));
+            worded(
+                "fit.it-takes-effect",
+                String.join("; ", rules.limit(4).toList()),
+                row.draft().takes().word(),
+                row.made()
+                    ? worded("fit.the-computer-has-it-already")
+                    : row.draft().chosen()
+                        ? worded("fit.its-steps-are-on-the-change")
+                        : worded("fit.remaps-choose-has-it-made-its"))));
   }
 
   private void detail(DraftRow row) {
     row.changes()
         .ifPresentOrElse(
             c -> new RemapDetail(desk, row.draft().remap().title(), c).open(),
-            () -> desk.session().say("Still trying it on a copy; ask again in a moment."));
+            () -> desk.session().say(worded("fit.still-trying-it-on-a-copy")));
   }
 
   /** Of several drafts only those that are chosen are on the change sheet. */
@@ -208,15 +207,17 @@ final class RemapsView extends VBox {
               all.add(Optional.empty());
               desk.dialogs()
                   .choose(
-                      "A remap for " + c.title(),
+                      worded("fit.a-remap-for", c.title()),
                       all,
-                      r -> r.map(Remap::title).orElse("Rules of my own \u2026"),
+                      r -> r.map(Remap::title).orElse(worded("fit.rules-of-my-own")),
                       r ->
                           r.ifPresentOrElse(
                               known -> where(c, known),
                               () ->
                                   askRules(
-                                      "Rules for " + c.title(), "", remap -> where(c, remap))));
+                                      worded("fit.rules-for", c.title()),
+                                      "",
+                                      remap -> where(c, remap))));
             });
   }
 
@@ -232,12 +233,12 @@ final class RemapsView extends VBox {
     }
     desk.dialogs()
         .choose(
-            "Who remaps?",
+            worded("fit.who-remaps"),
             List.of(false, true),
             w ->
                 w
-                    ? "The window that holds the other computer, on the way in"
-                    : computer.title() + " itself",
+                    ? worded("fit.the-window-that-holds-the-other")
+                    : worded("fit.itself", computer.title()),
             w -> add(computer, w, remap));
   }
 
@@ -252,7 +253,7 @@ final class RemapsView extends VBox {
     remap.keyRules().forEach(r -> rules.add(RuleText.of(r)));
     remap.strokeRules().forEach(r -> rules.add(RuleText.of(r)));
     askRules(
-        "Rules of \u201c%s\u201d".formatted(remap.title()),
+        worded("fit.rules-of", remap.title()),
         String.join("; ", rules),
         changed -> {
           Remap named =
@@ -269,7 +270,7 @@ final class RemapsView extends VBox {
     desk.dialogs()
         .ask(
             heading,
-            "As in CapsLock -> Ctrl held, Escape tapped; Meta+S -> Ctrl+S",
+            worded("fit.as-in-capslock-ctrl-held-escape"),
             first,
             text -> {
               try {
@@ -288,7 +289,7 @@ final class RemapsView extends VBox {
   private void effect(DraftRow row) {
     desk.dialogs()
         .choose(
-            "When does it take effect?",
+            worded("fit.when-does-it-take-effect"),
             List.of(RemapDraft.Effect.values()),
             RemapDraft.Effect::word,
             e -> edits.draft(row.draft().taking(e)));
@@ -296,36 +297,38 @@ final class RemapsView extends VBox {
 
   private void text(DraftRow row) {
     Remap remap = row.draft().remap();
+    List<String> forms =
+        List.of(worded("fit.x-keyboard-symbols"), worded("fit.key-codes-for-udev-hwdb"), "JSON");
     desk.dialogs()
         .choose(
-            "In which form?",
-            List.of("X keyboard symbols", "Key codes for udev (hwdb)", "JSON"),
+            worded("fit.in-which-form"),
+            forms,
             s -> s,
             form -> {
               try {
                 String name = remap.title().replaceAll("[^\\p{L}\\p{N} -]", "");
-                switch (form) {
-                  case "JSON" ->
+                switch (forms.indexOf(form)) {
+                  case 2 ->
                       SettingsView.show(
                           desk,
                           remap.title(),
-                          desk.named("Polydex reads it back with {REMAPS_READ}."),
+                          desk.named(worded("fit.polydex-reads-it-back-with-remaps")),
                           name + ".json",
                           ModelJson.writePretty(remap) + "\n");
-                  case "X keyboard symbols" ->
+                  case 0 ->
                       SettingsView.show(
                           desk,
                           remap.title(),
-                          "It is a file \u201cpolydex\u201d in the folder symbols of a keyboard"
-                              + " configuration, with this rule: "
-                              + XkbRemap.option("polydex", "draft").replace("\n", " ").strip(),
+                          worded(
+                              "fit.it-is-a-file-polydex-in",
+                              XkbRemap.option("polydex", "draft").replace("\n", " ").strip()),
                           name + ".xkb",
                           XkbRemap.write(remap, "draft"));
                   default ->
                       SettingsView.show(
                           desk,
                           remap.title(),
-                          "It goes into /etc/udev/hwdb.d; systemd-hwdb update and a restart take it in.",
+                          worded("fit.it-goes-into-etc-udev-hwdb"),
                           name + ".hwdb",
                           HwdbRemap.write(remap));
                 }
@@ -338,8 +341,8 @@ final class RemapsView extends VBox {
   private void read() {
     desk.dialogs()
         .ask(
-            "Read a remap",
-            "A file: .xkb, .hwdb or .json",
+            worded("fit.read-a-remap"),
+            worded("fit.a-file-xkb-hwdb-or-json"),
             path -> {
               try {
                 Remap remap = RemapFiles.read(path);
@@ -358,11 +361,11 @@ final class RemapsView extends VBox {
                 Texts.styled(
                     (d.chosen() ? "\u25cf  " : "\u25cb  ")
                         + d.remap().title()
-                        + (d.window() ? ", by its window" : ""),
+                        + (d.window() ? worded("fit.by-its-window") : ""),
                     "row-title")),
             Lists.column(Texts.styled(d.computer().title(), "quiet"), 11));
     if (row.changes().isEmpty()) {
-      box.getChildren().add(Lists.column(Texts.styled("trying it \u2026", "quiet"), 25));
+      box.getChildren().add(Lists.column(Texts.styled(worded("fit.trying-it"), "quiet"), 25));
       return;
     }
     RemapChanges c = row.changes().get();

@@ -1,5 +1,7 @@
 package polydex.desktop.fit;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -48,12 +50,7 @@ final class SettingsView {
       try {
         SettingsText text =
             SettingsText.of(form.get(), steps.flatMap(ChangeSteps::at), own, title, gesture);
-        show(
-            desk,
-            "Settings for \u201c%s\u201d".formatted(title),
-            text.how(),
-            text.fileName(),
-            text.text());
+        show(desk, worded("fit.settings-for", title), text.how(), text.fileName(), text.text());
       } catch (FileProblem e) {
         desk.session().problem(e.getMessage());
       }
@@ -66,8 +63,9 @@ final class SettingsView {
     } else {
       desk.session()
           .say(
-              "The settings of %s are no text; its change sheet (Enter) has the steps."
-                  .formatted(desk.titles().title(own.computer().platform())));
+              worded(
+                  "fit.the-settings-of-are-no-text",
+                  desk.titles().title(own.computer().platform())));
     }
   }
 
@@ -78,7 +76,7 @@ final class SettingsView {
             title, own.target().map(Target::what).orElse(""), "", "", Optional.of(gesture));
     SheetView.saveBytes(
         desk,
-        "Save a launcher file with the keys " + gesture,
+        worded("fit.save-a-launcher-file-with-the", gesture),
         title.replaceAll("[^\\p{L}\\p{N} -]", "") + ".lnk",
         link.write());
   }
@@ -100,16 +98,16 @@ final class SettingsView {
             List.of(
                 KeyCommand.of(
                     OwnKey.SETTINGS_COPY,
-                    "Copy",
+                    worded("any.copy"),
                     () -> {
                       ClipboardContent content = new ClipboardContent();
                       content.putString(text);
                       Clipboard.getSystemClipboard().setContent(content);
-                      desk.session().say("Copied.");
+                      desk.session().say(worded("fit.copied"));
                     }),
                 KeyCommand.of(
                     OwnKey.SETTINGS_SAVE,
-                    "Save",
-                    () -> SheetView.saveText(desk, "Save it", fileName, text))));
+                    worded("any.save"),
+                    () -> SheetView.saveText(desk, worded("fit.save-it"), fileName, text))));
   }
 }

@@ -1,5 +1,7 @@
 package polydex.desktop.fit;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.nio.charset.StandardCharsets;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
@@ -34,6 +36,11 @@ import polydex.workspace.Workspace;
 
 /** The change sheet of a computer: what to do there, step by step, ticked off as it is done. */
 final class SheetView {
+  private static final String LAUNCHER = worded("fit.launcher");
+  private static final String BIND = worded("fit.bind");
+  private static final String REMOVE = worded("any.remove");
+  private static final String REMAP = worded("fit.remap");
+
   private static final double ROW_WIDTH = 760;
 
   /** A line: the title of a change, or a step of it. */
@@ -51,10 +58,10 @@ final class SheetView {
     this.computer = computer;
     list =
         Lists.of(
-            "Steps on " + computer.title(),
+            worded("fit.steps-on", computer.title()),
             this::row,
             r -> r.step().map(ChangeSheet.Line::words).orElse(r.part().title()),
-            Texts.quiet("Nothing is to be done on this computer."));
+            Texts.quiet(worded("fit.nothing-is-to-be-done-on")));
     list.getStyleClass().add("nine-rows");
   }
 
@@ -63,21 +70,22 @@ final class SheetView {
     FitEdits edits = new FitEdits(desk);
     List<ChangeSheet> sheets = ChangeSheet.all(edits.bench(), edits.today());
     if (sheets.isEmpty()) {
-      desk.session().say("Nothing is to be done on any computer. {OWN_PLAN} plans a binding.");
+      desk.session().say(worded("fit.nothing-is-to-be-done-on-2"));
     } else if (sheets.size() == 1) {
       new SheetView(desk, sheets.getFirst().computer()).open();
     } else {
       desk.dialogs()
           .choose(
-              "The change sheet of which computer?",
+              worded("fit.the-change-sheet-of-which-computer"),
               sheets,
-              s -> "%s: %d of %d steps done".formatted(s.computer().title(), s.done(), s.steps()),
+              s -> worded("fit.of-steps-done", s.computer().title(), s.done(), s.steps()),
               s -> new SheetView(desk, s.computer()).open());
     }
   }
 
   void open() {
-    VBox box = OverlayBox.wide(Texts.heading("Change sheet: " + computer.title()), state, list);
+    VBox box =
+        OverlayBox.wide(Texts.heading(worded("fit.change-sheet", computer.title())), state, list);
     list.setOnKeyPressed(
         e -> {
           if (e.getCode() == KeyCode.SPACE || e.getCode() == KeyCode.ENTER) {
@@ -92,7 +100,7 @@ final class SheetView {
             List.of(
                 KeyCommand.quiet(OwnKey.CHANGE_SHEET_TICK, this::tick),
                 KeyCommand.of(OwnKey.CHANGE_SHEET_WORDS, this::reword),
-                KeyCommand.of(OwnKey.CHANGE_SHEET_COPY, "Copy", this::copy),
+                KeyCommand.of(OwnKey.CHANGE_SHEET_COPY, worded("any.copy"), this::copy),
                 KeyCommand.of(OwnKey.CHANGE_SHEET_SAVE, this::save)));
     fill(true);
   }
@@ -116,9 +124,7 @@ final class SheetView {
     }
     Lists.found(list, rows);
     state.setText(
-        desk.named(
-            "%d of %d steps done. {CHANGE_SHEET_TICK} or Enter ticks one; when the last of a change is ticked, it counts as applied."
-                .formatted(sheet.done(), sheet.steps())));
+        desk.named(worded("fit.of-steps-done-change-sheet-tick", sheet.done(), sheet.steps())));
     int first = 0;
     while (first < rows.size() && rows.get(first).step().map(ChangeSheet.Line::done).orElse(true)) {
       first++;
@@ -183,7 +189,7 @@ final class SheetView {
     List<Template> all = new ArrayList<>();
     List<List<String>> lists =
         List.of(steps.launcher(), steps.bind(), steps.remove(), steps.remap());
-    List<String> names = List.of("Launcher", "Bind", "Remove", "Remap");
+    List<String> names = List.of(LAUNCHER, BIND, REMOVE, REMAP);
     for (int l = 0; l < lists.size(); l++) {
       for (int i = 0; i <= lists.get(l).size(); i++) {
         all.add(new Template(names.get(l), lists.get(l), i));
@@ -191,8 +197,8 @@ final class SheetView {
     }
     desk.dialogs()
         .choose(
-            "Which step of " + platform.get().title() + "?",
-            "{title}, {gesture}, {pressed}, {what}, {application}, {rule} and {effect} are filled in.",
+            worded("fit.which-step-of", platform.get().title()),
+            worded("fit.title-gesture-pressed-what-application-rule"),
             all,
             t ->
                 "%s %d: %s"
@@ -201,12 +207,12 @@ final class SheetView {
                         t.at() + 1,
                         t.at() < t.lines().size()
                             ? t.lines().get(t.at())
-                            : "a further step \u2026"),
+                            : worded("fit.a-further-step")),
             t ->
                 desk.dialogs()
                     .ask(
-                        "%s, step %d".formatted(t.of(), t.at() + 1),
-                        "What to do; empty takes the step away",
+                        worded("fit.step", t.of(), t.at() + 1),
+                        worded("fit.what-to-do-empty-takes-the"),
                         t.at() < t.lines().size() ? t.lines().get(t.at()) : "",
                         words -> {
                           List<String> changed = new ArrayList<>(t.lines());
@@ -222,10 +228,10 @@ final class SheetView {
 
   private static ChangeSteps with(ChangeSteps steps, String of, List<String> lines) {
     return new ChangeSteps(
-        of.equals("Bind") ? lines : steps.bind(),
-        of.equals("Launcher") ? lines : steps.launcher(),
-        of.equals("Remove") ? lines : steps.remove(),
-        of.equals("Remap") ? lines : steps.remap(),
+        of.equals(BIND) ? lines : steps.bind(),
+        of.equals(LAUNCHER) ? lines : steps.launcher(),
+        of.equals(REMOVE) ? lines : steps.remove(),
+        of.equals(REMAP) ? lines : steps.remap(),
         steps.form(),
         steps.at());
   }
@@ -240,13 +246,14 @@ final class SheetView {
                     List.of(),
                     List.of(platform.withKind(kind.changedBy(steps))),
                     java.util.Map.of()));
-    desk.session().apply(new Change.Edit("Reworded a step of " + platform.title(), before, after));
+    desk.session()
+        .apply(new Change.Edit(worded("fit.reworded-a-step-of", platform.title()), before, after));
     fill(false);
   }
 
   private String text() {
     StringBuilder text =
-        new StringBuilder("Changes on %s, %s\n".formatted(computer.title(), edits.today()));
+        new StringBuilder(worded("fit.changes-on", computer.title(), edits.today()));
     for (ChangeSheet.Part part : sheet().parts()) {
       text.append('\n').append(part.title());
       part.gesture().ifPresent(g -> text.append("  ").append(g));
@@ -262,11 +269,15 @@ final class SheetView {
     ClipboardContent content = new ClipboardContent();
     content.putString(text());
     Clipboard.getSystemClipboard().setContent(content);
-    desk.session().say("Copied the change sheet of " + computer.title() + ".");
+    desk.session().say(worded("fit.copied-the-change-sheet-of", computer.title()));
   }
 
   private void save() {
-    saveText(desk, "Save the change sheet", computer.title() + " changes.txt", text());
+    saveText(
+        desk,
+        worded("fit.save-the-change-sheet"),
+        worded("fit.changes-txt", computer.title()),
+        text());
   }
 
   /** Asks where a text goes, and writes it there; never over a file that is there. */
@@ -279,16 +290,16 @@ final class SheetView {
     desk.dialogs()
         .ask(
             heading,
-            "The path of a new file",
+            worded("fit.the-path-of-a-new-file"),
             beside.toString(),
             path -> {
               try {
                 WholeFile.write(bytes, Path.of(path), false);
-                desk.session().say("Saved " + path + ".");
+                desk.session().say(worded("any.saved", path));
               } catch (FileProblem e) {
                 desk.session().problem(e.getMessage());
               } catch (InvalidPathException e) {
-                desk.session().problem("“%s” can’t be the name of a file.".formatted(path));
+                desk.session().problem(worded("any.cant-be-the-name-of-a-2", path));
               }
             });
   }

@@ -1,5 +1,7 @@
 package polydex.desktop.here;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -33,9 +35,9 @@ sealed interface HereRow {
       return switch (source.stage()) {
         case READING ->
             source.words().isEmpty()
-                ? "looking \u2026"
-                : "looking at " + source.words() + " \u2026";
-        case DONE -> source.findings().isEmpty() ? "nothing found" : "";
+                ? worded("here.looking")
+                : worded("here.looking-at", source.words());
+        case DONE -> source.findings().isEmpty() ? worded("here.nothing-found") : "";
         case FAILED, STOPPED -> source.words();
       };
     }
@@ -57,7 +59,7 @@ sealed interface HereRow {
     @Override
     public String words() {
       return finding.title()
-          + (taken ? ", is taken: " : ", is left: ")
+          + (taken ? worded("here.is-taken") : worded("here.is-left"))
           + finding.amount()
           + ". "
           + effect();
@@ -65,18 +67,20 @@ sealed interface HereRow {
 
     String effect() {
       if (!taken) {
-        return "left";
+        return worded("any.left");
       }
       if (part.isEmpty()) {
         return "";
       }
       ComputerPlan.Part p = part.get();
       List<String> all = new ArrayList<>();
-      add(all, p.taken(), "new");
-      add(all, p.changed(), "changed");
-      add(all, p.gone(), "gone");
+      add(all, p.taken(), worded("here.new"));
+      add(all, p.changed(), worded("any.changed"));
+      add(all, p.gone(), worded("any.gone"));
       return all.isEmpty()
-          ? p.changesSomething() ? "new" : p.bindings().isPresent() ? "as it was" : ""
+          ? p.changesSomething()
+              ? worded("here.new")
+              : p.bindings().isPresent() ? worded("here.as-it-was") : ""
           : String.join(", ", all);
     }
 
@@ -90,25 +94,27 @@ sealed interface HereRow {
     public String detail() {
       List<String> all = new ArrayList<>();
       all.add(finding.title() + ": " + finding.amount() + ".");
-      finding.example().ifPresent(e -> all.add("Such as " + e + "."));
-      all.add("From " + finding.where() + ".");
+      finding.example().ifPresent(e -> all.add(worded("here.such-as", e)));
+      all.add(worded("here.from", finding.where()));
       part.flatMap(ComputerPlan.Part::bindings)
           .filter(b -> !b.refused().isEmpty())
           .ifPresent(
               b ->
                   all.add(
-                      "%,d can't be read, such as %s: %s"
-                          .formatted(
-                              b.refused().size(),
-                              b.refused().getFirst().text(),
-                              b.refused().getFirst().reason())));
+                      worded(
+                          "here.cant-be-read-such-as",
+                          b.refused().size(),
+                          b.refused().getFirst().text(),
+                          b.refused().getFirst().reason())));
       part.flatMap(ComputerPlan.Part::bindings)
           .filter(b -> !b.proposals().isEmpty())
           .ifPresent(
               b ->
                   all.add(
-                      "Names like actions that are known: %,d, such as \u201c%s\u201d; {HERE_SAME} asks which are the same."
-                          .formatted(b.proposals().size(), b.proposals().getFirst().title())));
+                      worded(
+                          "here.names-like-actions-that-are-known",
+                          b.proposals().size(),
+                          b.proposals().getFirst().title())));
       all.addAll(finding.remarks());
       return String.join(" ", all);
     }

@@ -1,5 +1,7 @@
 package polydex.desktop.here;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.HashMap;
@@ -75,10 +77,10 @@ public final class HereView {
     same = new SameView(desk, this::reckon);
     list =
         Lists.of(
-            "What is found",
+            worded("here.what-is-found"),
             HereRow::draw,
             HereRow::words,
-            desk.keyed(Texts.quiet("Nothing was looked at yet. {HERE_LOOK} looks.")));
+            desk.keyed(Texts.quiet(worded("here.nothing-was-looked-at-yet-here"))));
     list.getStyleClass().add("here-rows");
     list.getSelectionModel()
         .selectedItemProperty()
@@ -118,7 +120,7 @@ public final class HereView {
             list,
             List.of(
                 KeyCommand.of(OwnKey.HERE_TICK, this::tick),
-                KeyCommand.of(OwnKey.HERE_BRING_IN, "Bring in", this::bringIn),
+                KeyCommand.of(OwnKey.HERE_BRING_IN, worded("any.bring-in"), this::bringIn),
                 KeyCommand.of(OwnKey.HERE_SAME, this::sameOrNot),
                 KeyCommand.of(OwnKey.HERE_WATCH, this::watch),
                 KeyCommand.of(OwnKey.HERE_LOOK, this::look),
@@ -126,7 +128,7 @@ public final class HereView {
                 KeyCommand.of(OwnKey.HERE_GONE, this::toggleGone),
                 KeyCommand.of(OwnKey.HERE_ACCESSIBILITY, this::accessibility),
                 KeyCommand.of(OwnKey.HERE_MADE_UP, this::otherComputer),
-                KeyCommand.of(OwnKey.HERE_WRITE, "Write it as a file", this::gather)));
+                KeyCommand.of(OwnKey.HERE_WRITE, worded("here.write-it-as-a-file"), this::gather)));
     // Whoever closes it does not wait any more.
     OverlayBox.whenClosed(
         box,
@@ -144,14 +146,11 @@ public final class HereView {
       watching.stop();
       end("");
     } else if (simulated) {
-      state.setText("The made-up computer shows all of its menus.");
+      state.setText(worded("here.the-made-up-computer-shows-all"));
     } else if (list.getSelectionModel().getSelectedItem() instanceof OfFinding f
         && f.finding().what() instanceof Finding.Running) {
       Finding program = f.finding();
-      state.setText(
-          desk.named(
-              "Watching \u201c%s\u201d: open each of its menus once, and come back. {HERE_WATCH} ends."
-                  .formatted(program.title())));
+      state.setText(desk.named(worded("here.watching-open-each-of-its-menus", program.title())));
       watching.ask(
           course -> {
             MenuWatch.watch(
@@ -164,7 +163,7 @@ public final class HereView {
           _ -> {},
           this::end);
     } else {
-      state.setText(desk.named("{HERE_WATCH} watches a program; choose one that runs."));
+      state.setText(desk.named(worded("here.here-watch-watches-a-program-choose")));
     }
   }
 
@@ -172,8 +171,7 @@ public final class HereView {
     reading.ifPresent(r -> r.know(better));
     state.setText(
         desk.named(
-            "Watching \u201c%s\u201d: %s so far. {HERE_WATCH} ends."
-                .formatted(better.title(), better.amount())));
+            worded("here.watching-so-far-here-watch-ends", better.title(), better.amount())));
   }
 
   private void end(String why) {
@@ -195,9 +193,10 @@ public final class HereView {
     List<ComputerSource> places =
         simulated ? SimulatedComputer.sources(1) : ThisComputer.sources(here);
     String computer = simulated ? SimulatedComputer.found().title() : ThisComputer.title(here);
-    heading.setText((simulated ? "A made-up computer: " : "This computer: ") + computer);
-    state.setText("Looking \u2026 Nothing is written to the computer. Esc stops.");
-    Lists.waiting(list, "What is found comes here.");
+    heading.setText(
+        (simulated ? worded("here.a-made-up-computer") : worded("here.this-computer")) + computer);
+    state.setText(worded("here.looking-nothing-is-written-to-the"));
+    Lists.waiting(list, worded("here.what-is-found-comes-here"));
     reading = Optional.of(ComputerReading.start(computer, places, _ -> tell()));
   }
 
@@ -266,7 +265,7 @@ public final class HereView {
             .withDocuments(documents)
             .droppingGone(dropGone)
             .saying(same.meant(), same.apart());
-    state.setText("Finding out what that would bring \u2026");
+    state.setText(worded("here.finding-out-what-that-would-bring"));
     planning.ask(
         _ -> ComputerIntake.plan(before, found, wishes),
         made -> {
@@ -280,7 +279,7 @@ public final class HereView {
 
   private void sameOrNot() {
     plan.ifPresentOrElse(
-        same::open, () -> state.setText("What that would bring is still being found out."));
+        same::open, () -> state.setText(worded("here.what-that-would-bring-is-still")));
   }
 
   private String words(ComputerPlan made) {
@@ -288,10 +287,10 @@ public final class HereView {
         sources.stream()
             .filter(s -> s.stage() == Stage.FAILED || s.stage() == Stage.STOPPED)
             .count();
-    String not = failed == 0 ? "" : " %d could not be looked at.".formatted(failed);
+    String not = failed == 0 ? "" : worded("here.could-not-be-looked-at", failed);
     return made.summary()
         + not
-        + (made.changesSomething() ? desk.named(" {HERE_BRING_IN} brings in what is ticked.") : "");
+        + (made.changesSomething() ? desk.named(worded("here.here-bring-in-brings-in-what")) : "");
   }
 
   private void tick() {
@@ -307,7 +306,7 @@ public final class HereView {
   /** For trying it all without one's own computer; in the demo there is no other. */
   private void otherComputer() {
     if (demo) {
-      state.setText("In the demo only the made-up computer is looked at.");
+      state.setText(worded("here.in-the-demo-only-the-made"));
     } else {
       simulated = !simulated;
       said.clear();
@@ -318,14 +317,14 @@ public final class HereView {
   /** What is ticked as a file, which becomes a computer of its own where it is brought in. */
   private void gather() {
     if (reading.filter(ComputerReading::isDone).isEmpty()) {
-      state.setText("Not all was looked at yet.");
+      state.setText(worded("here.not-all-was-looked-at-yet"));
       return;
     }
     FoundComputer found = wanted();
     desk.dialogs()
         .ask(
-            "Write \u201c%s\u201d as a file".formatted(found.title()),
-            "Folder and name of the file",
+            worded("here.write-as-a-file", found.title()),
+            worded("here.folder-and-name-of-the-file"),
             desk.session()
                 .file()
                 .get()
@@ -338,11 +337,10 @@ public final class HereView {
                       try {
                         file = Path.of(written);
                       } catch (InvalidPathException e) {
-                        throw new FileProblem(
-                            "\u201c%s\u201d can't be the name of a file.".formatted(written), e);
+                        throw new FileProblem(worded("any.cant-be-the-name-of-a", written), e);
                       }
                       ComputerFile.write(file, found);
-                      return "%s has it. Bring it in where you want this computer.".formatted(file);
+                      return worded("here.has-it-bring-it-in-where", file);
                     },
                     state::setText,
                     state::setText));
@@ -352,8 +350,8 @@ public final class HereView {
     documents = !documents;
     state.setText(
         documents
-            ? "Menu entries that look like documents are taken as commands."
-            : "Menu entries that look like documents are left.");
+            ? worded("here.menu-entries-that-look-like-documents")
+            : worded("here.menu-entries-that-look-like-documents-2"));
     if (reading.filter(ComputerReading::isDone).isPresent()) {
       reckon();
     }
@@ -364,8 +362,8 @@ public final class HereView {
     desk.session()
         .say(
             dropGone
-                ? "What is gone from the computer goes from here too."
-                : "What is gone from the computer stays here.");
+                ? worded("here.what-is-gone-from-the-computer")
+                : worded("here.what-is-gone-from-the-computer-2"));
     if (reading.filter(ComputerReading::isDone).isPresent()) {
       reckon();
     }
@@ -373,16 +371,17 @@ public final class HereView {
 
   private void accessibility() {
     if (simulated) {
-      state.setText("In the demo no computer is looked at, and none is changed.");
+      state.setText(worded("here.in-the-demo-no-computer-is"));
       return;
     }
     planning.ask(
         _ -> {
           boolean on = !AccessibilitySwitch.isOn(Tools.INSTALLED);
           return AccessibilitySwitch.set(Tools.INSTALLED, on)
-              ? "Accessibility is %s now; {HERE_ACCESSIBILITY} switches it back. Programs notice when they start: start yours again, then {HERE_LOOK}."
-                  .formatted(on ? "on" : "off")
-              : "Accessibility can't be switched here: the tool gsettings, or its schema, is not there.";
+              ? worded(
+                  "here.accessibility-is-now-here-accessibility-switches",
+                  on ? worded("here.on") : worded("any.off"))
+              : worded("here.accessibility-cant-be-switched-here-the");
         },
         said -> state.setText(desk.named(said)),
         state::setText);
@@ -390,17 +389,15 @@ public final class HereView {
 
   private void bringIn() {
     if (reading.filter(ComputerReading::isDone).isEmpty()) {
-      state.setText(
-          desk.named(
-              "Not all was looked at yet. {HERE_BRING_IN} again takes what is there so far."));
+      state.setText(desk.named(worded("here.not-all-was-looked-at-yet-2")));
       if (asked) {
         reading.ifPresent(ComputerReading::stop);
       }
       asked = !asked;
     } else if (plan.isEmpty()) {
-      state.setText("What that would bring is still being found out.");
+      state.setText(worded("here.what-that-would-bring-is-still"));
     } else if (!plan.get().changesSomething()) {
-      state.setText("Nothing is new: there is nothing to bring in.");
+      state.setText(worded("here.nothing-is-new-there-is-nothing"));
     } else {
       // First closed, so that the focus is back in the place when that is drawn anew.
       ComputerPlan made = plan.get();

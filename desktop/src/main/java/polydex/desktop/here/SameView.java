@@ -1,5 +1,8 @@
 package polydex.desktop.here;
 
+import static polydex.desktop.language.DesktopWords.worded;
+import static polydex.language.Language.decimals;
+
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -43,10 +46,10 @@ final class SameView {
     this.changed = changed;
     list =
         Lists.of(
-            "Names that may be the same",
+            worded("here.names-that-may-be-the-same"),
             SameView::draw,
             Row::words,
-            Texts.quiet("No name resembles an action that is known."));
+            Texts.quiet(worded("here.no-name-resembles-an-action-that")));
     list.getStyleClass().add("here-rows");
   }
 
@@ -64,10 +67,8 @@ final class SameView {
   void open(ComputerPlan plan) {
     VBox box =
         OverlayBox.wide(
-            Texts.heading("The same, or not?"),
-            Texts.words(
-                "An action that is known has one name here, whoever does it. What is certain is taken"
-                    + " for the same; the rest is yours to say."),
+            Texts.heading(worded("here.the-same-or-not")),
+            Texts.words(worded("here.an-action-that-is-known-has")),
             list);
     show(plan);
     desk.keys().open(box, list, List.of(KeyCommand.of(OwnKey.SAME_TURN, this::turn)));
@@ -116,8 +117,12 @@ final class SameView {
     box.getChildren()
         .addAll(
             Lists.growing(Texts.styled(row.proposal().title(), "row-title")),
-            Lists.column(Texts.styled(row.same() ? "is the same as" : "apart from", "quiet"), 9),
+            Lists.column(
+                Texts.styled(
+                    row.same() ? worded("here.is-the-same-as") : worded("here.apart-from"),
+                    "quiet"),
+                9),
             Lists.growing(Texts.styled(match.action().title(), row.same() ? "row-title" : "quiet")),
-            Lists.number("%.0f %% alike".formatted(match.score() * 100), 8));
+            Lists.number(worded("here.alike", decimals(0, match.score() * 100)), 8));
   }
 }

@@ -1,5 +1,7 @@
 package polydex.desktop.here;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -95,32 +97,34 @@ public final class WayIn {
     List<Node> lines = new ArrayList<>();
     lines.add(
         page.line(
-            "This computer",
-            Texts.quiet(desktop().isPresent() ? "done" : ""),
+            worded("here.this-computer-2"),
+            Texts.quiet(desktop().isPresent() ? worded("here.done") : ""),
             desktop()
                 .map(
                     d ->
-                        "%s is known, with %,d bindings. Look again to see what is new, changed or gone."
-                            .formatted(d.title(), workspace().catalog().bindings(d.id()).size()))
-                .orElse(
-                    "Its keyboard, the keys of its desktop, and the menus of the programs that run. You see"
-                        + " all of it before anything is taken; nothing is written to the computer."),
+                        worded(
+                            "here.is-known-with-bindings-look-again",
+                            d.title(),
+                            workspace().catalog().bindings(d.id()).size()))
+                .orElse(worded("here.its-keyboard-the-keys-of-its")),
             () -> new HereView(desk).open(changed)));
     List<String> applications = applications();
     lines.add(
         page.line(
-            "What you use",
-            Texts.quiet(applications.isEmpty() ? "" : "done"),
+            worded("here.what-you-use"),
+            Texts.quiet(applications.isEmpty() ? "" : worded("here.done")),
             applications.isEmpty()
-                ? "Start the programs that you use and look at this computer, or bring in lists of their keys."
-                : named(applications) + ". Bring in lists of others.",
+                ? worded("here.start-the-programs-that-you-use")
+                : worded("here.bring-in-lists-of-others", named(applications)),
             () -> desk.keys().bringIn()));
-    lines.add(page.line("What stands in the way", Texts.quiet(""), inTheWay(), this::showWorst));
     lines.add(
         page.line(
-            "A first drill of five",
+            worded("here.what-stands-in-the-way"), Texts.quiet(""), inTheWay(), this::showWorst));
+    lines.add(
+        page.line(
+            worded("here.a-first-drill-of-five"),
             Texts.quiet(""),
-            "Five actions that are worth having in the fingers, three times each, in about two minutes.",
+            worded("here.five-actions-that-are-worth-having"),
             () -> desk.keys().drillFirst(5)));
     VBox box = new VBox(14);
     box.getChildren().addAll(lines);
@@ -130,32 +134,30 @@ public final class WayIn {
   private static String named(List<String> titles) {
     String some = titles.stream().limit(MOST_NAMED).collect(Collectors.joining(", "));
     return titles.size() > MOST_NAMED
-        ? "%s and %d more".formatted(some, titles.size() - MOST_NAMED)
+        ? worded("here.and-more", some, titles.size() - MOST_NAMED)
         : some;
   }
 
   private String inTheWay() {
     if (desktop().isEmpty() || applications().isEmpty()) {
-      return "Where a program's keys never reach it, since the desktop takes them. Needs the two steps above.";
+      return worded("here.where-a-programs-keys-never-reach");
     }
     if (!failed.isEmpty()) {
-      return "It could not be looked into. " + failed;
+      return worded("here.it-could-not-be-looked-into", failed);
     }
     if (worst.isEmpty()) {
-      return "Looking into all setups \u2026";
+      return worded("any.looking-into-all-setups");
     }
     return worst
         .get()
         .first()
         .map(
             c ->
-                "%s. The worst: %s"
-                    .formatted(
-                        worst.get().number() == 1
-                            ? "1 conflict"
-                            : "%,d conflicts".formatted(worst.get().number()),
-                        ConflictSentence.withoutWayOut(c, workspace().catalog())))
-        .orElse("No conflict: every key of these programs reaches them.");
+                worded(
+                    "here.the-worst",
+                    worded("any.conflicts", worst.get().number()),
+                    ConflictSentence.withoutWayOut(c, workspace().catalog())))
+        .orElse(worded("here.no-conflict-every-key-of-these"));
   }
 
   /** Finds out once for each state of the file. */

@@ -1,5 +1,7 @@
 package polydex.desktop.keys;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -34,7 +36,7 @@ public final class HeldKeys {
     this.changed = changed;
     for (Modifier modifier : ALL) {
       ToggleButton toggle = new ToggleButton(modifier.written());
-      toggle.setAccessibleText("Held: " + modifier.written());
+      toggle.setAccessibleText(worded("keys.held", modifier.written()));
       toggle.selectedProperty().addListener((_, _, _) -> changed.run());
       toggles.put(modifier, toggle);
     }

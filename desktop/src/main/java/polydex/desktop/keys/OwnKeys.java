@@ -1,5 +1,7 @@
 package polydex.desktop.keys;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -41,9 +43,7 @@ public final class OwnKeys {
 
   /** The same as a word in a sentence: without keys it is in the menu. */
   public String word(OwnKey key) {
-    return of(key)
-        .map(Gesture::toString)
-        .orElseGet(() -> "\u201c%s\u201d in the menu".formatted(key.title()));
+    return of(key).map(Gesture::toString).orElseGet(() -> worded("keys.in-the-menu", key.title()));
   }
 
   /** A sentence with the keys of the commands whose names stand in it in braces. */

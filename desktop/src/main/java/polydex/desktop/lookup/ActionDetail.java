@@ -1,5 +1,7 @@
 package polydex.desktop.lookup;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -66,10 +68,10 @@ final class ActionDetail extends VBox {
     this.desk = desk;
     lines =
         Lists.of(
-            "Where it is",
+            worded("lookup.where-it-is"),
             this::row,
             l -> l.environment().title(),
-            desk.keyed(Texts.quiet("No keymap has a gesture for it. {GESTURE_ADD} adds one.")));
+            desk.keyed(Texts.quiet(worded("lookup.no-keymap-has-a-gesture-for"))));
     lines.getStyleClass().add("where");
     VBox.setVgrow(lines, Priority.ALWAYS);
     lines.getSelectionModel().selectedItemProperty().addListener((_, _, l) -> showHooks(l));
@@ -115,17 +117,18 @@ final class ActionDetail extends VBox {
   private String about(Action action) {
     StringBuilder all = new StringBuilder(action.group()).append('.');
     if (action.harm() == Action.Harm.LOSES_WORK) {
-      all.append(" Work can be lost when this happens unasked.");
+      all.append(worded("lookup.work-can-be-lost-when-this"));
     }
     if (OwnKeymap.key(action.id()).isPresent()) {
-      all.append(" Enter does it.");
+      all.append(worded("lookup.enter-does-it"));
     }
     if (action.toggles()) {
-      all.append(" It switches on and off.");
+      all.append(worded("lookup.it-switches-on-and-off"));
     }
     action
         .opposite()
-        .ifPresent(o -> all.append(" Opposite: “").append(catalog().title(o)).append("”."));
+        .ifPresent(
+            o -> all.append(worded("lookup.opposite")).append(catalog().title(o)).append("”."));
     return all.toString();
   }
 
@@ -198,7 +201,7 @@ final class ActionDetail extends VBox {
       beside.getChildren().add(desk.narrow().get() ? title : Lists.column(title, 13));
     }
     if (line.binding().isEmpty()) {
-      beside.getChildren().add(Texts.styled("no gesture", "hole"));
+      beside.getChildren().add(Texts.styled(worded("lookup.no-gesture"), "hole"));
       return;
     }
     Binding binding = line.binding().get();
@@ -232,13 +235,13 @@ final class ActionDetail extends VBox {
     Board board =
         analysis.get().workspace().world().boards().get(analysis.get().traces().setup().board());
     return switch (Presses.of(gesture, layout)) {
-      case Presses.Untypable u -> Optional.of("can't be typed here: " + u.reason());
+      case Presses.Untypable u -> Optional.of(worded("lookup.cant-be-typed-here", u.reason()));
       case Presses.Typable t -> {
         List<Physical> made = new ArrayList<>();
         for (Physical press : t.physical()) {
           Optional<Physical> on = board.press(press);
           if (on.isEmpty()) {
-            yield Optional.of("%s has no key for it".formatted(board.title()));
+            yield Optional.of(worded("lookup.has-no-key-for-it", board.title()));
           }
           made.add(on.get());
         }
@@ -246,7 +249,8 @@ final class ActionDetail extends VBox {
         int asked = gesture.modifierPresses();
         boolean more = made.size() == 1 && held > asked;
         yield more
-            ? Optional.of("pressed here as " + Presses.describe(made.getFirst(), layout))
+            ? Optional.of(
+                worded("lookup.pressed-here-as", Presses.describe(made.getFirst(), layout)))
             : Optional.empty();
       }
     };
@@ -255,12 +259,13 @@ final class ActionDetail extends VBox {
   private static String notes(Environment environment, Binding binding) {
     List<String> notes = new ArrayList<>();
     if (!binding.context().equals(Context.ANYWHERE.id())) {
-      notes.add("in " + environment.context(binding.context()).map(Context::title).orElse(""));
+      notes.add(
+          worded("any.in", environment.context(binding.context()).map(Context::title).orElse("")));
     }
-    binding.when().since().ifPresent(v -> notes.add("since version " + v));
-    binding.when().until().ifPresent(v -> notes.add("until version " + v));
-    binding.when().option().ifPresent(o -> notes.add("with “" + o + "” on"));
-    binding.when().device().ifPresent(d -> notes.add("with " + d));
+    binding.when().since().ifPresent(v -> notes.add(worded("lookup.since-version", v)));
+    binding.when().until().ifPresent(v -> notes.add(worded("lookup.until-version", v)));
+    binding.when().option().ifPresent(o -> notes.add(worded("lookup.with-on", o)));
+    binding.when().device().ifPresent(d -> notes.add(worded("lookup.with", d)));
     if (!binding.remarks().note().isEmpty()) {
       notes.add(binding.remarks().note());
     }
@@ -278,7 +283,7 @@ final class ActionDetail extends VBox {
                     m.platform().equals(environment.id())
                         && m.switchedOff().contains(binding.id()));
     if (off) {
-      return Optional.of(marked("switched off in this setup", "dot", "dot-hole"));
+      return Optional.of(marked(worded("lookup.switched-off-in-this-setup"), "dot", "dot-hole"));
     }
     Optional<Analysis> analysis = desk.analyst().found().get();
     List<TracedBinding> here =
@@ -288,11 +293,11 @@ final class ActionDetail extends VBox {
     }
     long works = here.stream().filter(TracedBinding::works).count();
     if (works == here.size()) {
-      return Optional.of(marked("works in this setup", "dot", "dot-replaced"));
+      return Optional.of(marked(worded("lookup.works-in-this-setup"), "dot", "dot-replaced"));
     }
     if (works > 0) {
       return Optional.of(
-          marked("%d of %d work in this setup".formatted(works, here.size()), "notch"));
+          marked(worded("lookup.of-work-in-this-setup", works, here.size()), "notch"));
     }
     String why =
         analysis
@@ -300,8 +305,8 @@ final class ActionDetail extends VBox {
             .traces()
             .trace(here.getFirst())
             .acted()
-            .map(a -> "taken by " + a.layer().title() + " in this setup")
-            .orElse("does nothing in this setup");
+            .map(a -> worded("lookup.taken-by-in-this-setup", a.layer().title()))
+            .orElse(worded("lookup.does-nothing-in-this-setup"));
     return Optional.of(marked(why, "notch"));
   }
 
@@ -327,29 +332,25 @@ final class ActionDetail extends VBox {
           .add(
               desk.keyed(
                   Texts.quiet(
-                      "%s has no gesture for it. {GESTURE_ADD} adds one."
-                          .formatted(line.environment().title()))));
+                      worded("lookup.has-no-gesture-for-it-gesture", line.environment().title()))));
       return;
     }
     Binding binding = line.binding().get();
     Optional<Analysis> analysis = desk.analyst().found().get();
     List<Hooks.Hook> found =
         analysis.map(a -> a.hooks().of(line.environment().id(), binding)).orElse(List.of());
-    hooks.getChildren().add(Texts.part("To remember it by"));
+    hooks.getChildren().add(Texts.part(worded("lookup.to-remember-it-by")));
     if (found.isEmpty() && analysis.isPresent()) {
       hooks
           .getChildren()
-          .add(
-              desk.keyed(
-                  Texts.quiet(
-                      "Nothing was found. {GESTURE_CHANGE} lets you write something of your own.")));
+          .add(desk.keyed(Texts.quiet(worded("lookup.nothing-was-found-gesture-change-lets"))));
     }
     found.forEach(h -> hooks.getChildren().add(Texts.words(h.text())));
     if (!binding.remarks().caveat().isEmpty()) {
-      hooks.getChildren().add(Texts.words("Beware: " + binding.remarks().caveat()));
+      hooks.getChildren().add(Texts.words(worded("lookup.beware", binding.remarks().caveat())));
     }
     if (!line.environment().source().isEmpty()) {
-      hooks.getChildren().add(Texts.quiet("Source: " + line.environment().source()));
+      hooks.getChildren().add(Texts.quiet(worded("lookup.source", line.environment().source())));
     }
   }
 }

@@ -1,5 +1,7 @@
 package polydex.desktop.lookup;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.List;
 import java.util.Optional;
 import javafx.collections.FXCollections;
@@ -35,14 +37,16 @@ final class BindingEditor extends VBox {
   private final Desk desk;
   private final Action action;
   private final Optional<ActionDetail.Line> was;
-  private final ComboBox<Environment> environment = Lists.choices("In", Environment::title);
-  private final ComboBox<Context> context = Lists.choices("Where there", Context::title);
+  private final ComboBox<Environment> environment =
+      Lists.choices(worded("lookup.in"), Environment::title);
+  private final ComboBox<Context> context =
+      Lists.choices(worded("lookup.where-there"), Context::title);
   private final TextField gesture = new TextField();
   private final TextField note = new TextField();
   private final TextField hook = new TextField();
   private final TextField caveat = new TextField();
   private final HBox read = new HBox(8);
-  private final Button save = new Button("Save");
+  private final Button save = new Button(worded("any.save"));
   private Optional<Gesture> parsed = Optional.empty();
 
   /**
@@ -67,24 +71,26 @@ final class BindingEditor extends VBox {
     read.setMinHeight(36);
     save.setDefaultButton(true);
     save.setOnAction(_ -> save());
-    Button cancel = new Button("Cancel");
+    Button cancel = new Button(worded("lookup.cancel"));
     cancel.setCancelButton(true);
     cancel.setOnAction(_ -> desk.keys().close());
     HBox buttons = new HBox(12, save, cancel);
     GridPane form = new GridPane(12, 8);
-    row(form, 0, "In", environment);
-    row(form, 1, "Where there", context);
-    row(form, 2, "Gesture", gesture);
+    row(form, 0, worded("lookup.in"), environment);
+    row(form, 1, worded("lookup.where-there"), context);
+    row(form, 2, worded("lookup.gesture"), gesture);
     form.add(read, 1, 3);
-    row(form, 4, "Note", note);
-    row(form, 5, "To remember it by", hook);
-    row(form, 6, "Beware", caveat);
+    row(form, 4, worded("lookup.note"), note);
+    row(form, 5, worded("lookup.to-remember-it-by"), hook);
+    row(form, 6, worded("lookup.beware-2"), caveat);
     getChildren()
         .addAll(
             Texts.heading(
-                (isNew ? "A gesture for “" : "Change the gesture for “") + action.title() + "”"),
+                (isNew ? worded("lookup.a-gesture-for") : worded("lookup.change-the-gesture-for"))
+                    + action.title()
+                    + "”"),
             form,
-            Texts.quiet("Enter saves. Esc leaves everything as it is."),
+            Texts.quiet(worded("lookup.enter-saves-esc-leaves-everything-as")),
             buttons);
     getStyleClass().add("overlay");
     setMaxHeight(Region.USE_PREF_SIZE);
@@ -140,7 +146,7 @@ final class BindingEditor extends VBox {
     parsed = Optional.empty();
     String text = gesture.getText();
     if (text.isBlank()) {
-      read.getChildren().add(Texts.quiet("As you would write it, in whatever form."));
+      read.getChildren().add(Texts.quiet(worded("lookup.as-you-would-write-it-in")));
     } else {
       try {
         parsed = Optional.of(meant(text));
@@ -203,6 +209,6 @@ final class BindingEditor extends VBox {
     desk.keys().close();
     edit.ifPresentOrElse(
         desk.session()::apply,
-        () -> desk.session().say("That is there already; nothing was changed."));
+        () -> desk.session().say(worded("lookup.that-is-there-already-nothing-was")));
   }
 }

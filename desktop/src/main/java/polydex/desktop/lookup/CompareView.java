@@ -1,5 +1,7 @@
 package polydex.desktop.lookup;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.List;
 import java.util.Map;
 import javafx.collections.FXCollections;
@@ -27,45 +29,48 @@ import polydex.keys.Gesture;
 
 /** A whole environment beside another: what is different where one is going. */
 final class CompareView extends VBox {
+  private static final String ALL = worded("lookup.all");
   private static final Map<Likeness, String> WORDS =
       Map.of(
-          Likeness.SAME, "same",
-          Likeness.ONE_MODIFIER_AWAY, "one modifier away",
-          Likeness.DIFFERENT, "different",
-          Likeness.MISSING, "missing there",
-          Likeness.NEW, "only there");
+          Likeness.SAME, worded("lookup.same"),
+          Likeness.ONE_MODIFIER_AWAY, worded("lookup.one-modifier-away"),
+          Likeness.DIFFERENT, worded("lookup.different"),
+          Likeness.MISSING, worded("lookup.missing-there"),
+          Likeness.NEW, worded("lookup.only-there"));
 
   private final Desk desk;
-  private final ComboBox<Environment> from = Lists.choices("Coming from", Environment::title);
-  private final ComboBox<Environment> to = Lists.choices("Going to", Environment::title);
+  private final ComboBox<Environment> from =
+      Lists.choices(worded("lookup.coming-from"), Environment::title);
+  private final ComboBox<Environment> to =
+      Lists.choices(worded("lookup.going-to"), Environment::title);
   private final ComboBox<String> which = new ComboBox<>();
   private final Label counts = Texts.words("");
   private final ListView<Line> lines;
 
   CompareView(Desk desk) {
     this.desk = desk;
-    which.setAccessibleText("Which lines");
-    which.getItems().setAll("all");
+    which.setAccessibleText(worded("lookup.which-lines"));
+    which.getItems().setAll(ALL);
     for (Likeness likeness : Likeness.values()) {
       which.getItems().add(WORDS.get(likeness));
     }
-    which.setValue("all");
+    which.setValue(ALL);
     lines =
         Lists.of(
-            "Actions of both",
+            worded("lookup.actions-of-both"),
             this::row,
             l -> catalog().title(l.action()),
-            Texts.quiet("Neither has a binding of this kind."));
+            Texts.quiet(worded("lookup.neither-has-a-binding-of-this")));
     VBox.setVgrow(lines, Priority.ALWAYS);
     FlowPane top =
         new FlowPane(
             10,
             6,
-            Texts.part("Coming from"),
+            Texts.part(worded("lookup.coming-from")),
             from,
-            Texts.part("going to"),
+            Texts.part(worded("lookup.going-to-2")),
             to,
-            Texts.part("show"),
+            Texts.part(worded("lookup.show")),
             which);
     top.setAlignment(Pos.CENTER_LEFT);
     setSpacing(12);
@@ -121,7 +126,7 @@ final class CompareView extends VBox {
             comparison.lines().stream()
                 .filter(
                     l ->
-                        which.getValue().equals("all")
+                        which.getValue().equals(ALL)
                             || WORDS.get(l.likeness()).equals(which.getValue()))
                 .toList());
   }
@@ -140,7 +145,7 @@ final class CompareView extends VBox {
                       12,
                       4,
                       gestures(line.from(), from.getValue()),
-                      Texts.styled("there", "quiet"),
+                      Texts.styled(worded("lookup.there"), "quiet"),
                       gestures(line.to(), to.getValue()))));
       return;
     }
@@ -158,7 +163,7 @@ final class CompareView extends VBox {
       case SAME -> sign.getStyleClass().addAll("dot", "dot-replaced");
       case ONE_MODIFIER_AWAY -> sign.getStyleClass().addAll("dot", "dot-learning");
       case DIFFERENT -> sign.getStyleClass().add("notch");
-      case MISSING, NEW -> sign.getStyleClass().addAll("dot", "dot-hole");
+      case MISSING, NEW -> sign.getStyleClass().addAll("dot", worded("lookup.dot-hole"));
     }
     HBox box = new HBox(6, sign, Texts.styled(WORDS.get(likeness), "row-title"));
     box.setAlignment(Pos.CENTER_LEFT);
@@ -173,7 +178,7 @@ final class CompareView extends VBox {
       box.getChildren().add(view);
     }
     if (list.isEmpty()) {
-      box.getChildren().add(Texts.styled("no gesture", "hole"));
+      box.getChildren().add(Texts.styled(worded("lookup.no-gesture"), "hole"));
     }
     return box;
   }

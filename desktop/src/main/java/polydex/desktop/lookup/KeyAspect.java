@@ -1,7 +1,9 @@
 package polydex.desktop.lookup;
 
+import static polydex.desktop.language.DesktopWords.worded;
+import static polydex.language.Language.decimals;
+
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import polydex.boards.KeyLegends;
@@ -22,11 +24,11 @@ import polydex.person.KeyStates.Share;
 
 /** What a drawn keyboard shows of a person: one question, answered on every key. */
 enum KeyAspect {
-  DOES(OwnKey.ASPECT_DOES, "What it does"),
-  KNOWN(OwnKey.ASPECT_KNOWN, "What is known"),
-  USED(OwnKey.ASPECT_USED, "What is used"),
-  FINGERS(OwnKey.ASPECT_FINGERS, "Which finger"),
-  CONFLICTS(OwnKey.ASPECT_CONFLICTS, "What conflicts");
+  DOES(OwnKey.ASPECT_DOES, worded("any.what-it-does")),
+  KNOWN(OwnKey.ASPECT_KNOWN, worded("lookup.what-is-known")),
+  USED(OwnKey.ASPECT_USED, worded("lookup.what-is-used")),
+  FINGERS(OwnKey.ASPECT_FINGERS, worded("lookup.which-finger")),
+  CONFLICTS(OwnKey.ASPECT_CONFLICTS, worded("lookup.what-conflicts"));
 
   /** From so many uses a working day a key counts as used at all, often, and all the time. */
   private static final double[] OFTEN = {0.2, 1, 5};
@@ -111,8 +113,8 @@ enum KeyAspect {
 
   static String aDay(double uses) {
     return uses >= 9.95
-        ? String.format(Locale.ROOT, "%.0f a day", uses)
-        : uses >= 0.05 ? String.format(Locale.ROOT, "%.1f a day", uses) : "rarely";
+        ? worded("lookup.a-day", decimals(0, uses))
+        : uses >= 0.05 ? worded("lookup.a-day", decimals(1, uses)) : worded("lookup.rarely");
   }
 
   private static String kinds(List<Conflict> conflicts) {
@@ -123,44 +125,43 @@ enum KeyAspect {
   /** What a layer, or all of them, come to. */
   String said(Share share) {
     return switch (this) {
-      case DOES -> counted(share.actions(), "action");
+      case DOES -> worded("lookup.actions", share.actions());
       case KNOWN ->
           share.actions() == 0
-              ? "nothing to know"
-              : "%.0f %% fluent, %.0f %% learning, %.0f %% never used by keys"
-                  .formatted(
-                      100 * share.of(Known.FLUENT),
-                      100 * share.of(Known.LEARNING),
-                      100 * share.of(Known.NEVER));
+              ? worded("lookup.nothing-to-know")
+              : worded(
+                  "lookup.fluent-learning-never-used-by-keys",
+                  decimals(0, 100 * share.of(Known.FLUENT)),
+                  decimals(0, 100 * share.of(Known.LEARNING)),
+                  decimals(0, 100 * share.of(Known.NEVER)));
       case USED, FINGERS ->
-          "%s, %d of %s used"
-              .formatted(aDay(share.usesADay()), share.used(), counted(share.actions(), "action"));
+          worded(
+              "lookup.of-used",
+              aDay(share.usesADay()),
+              share.used(),
+              worded("lookup.actions", share.actions()));
       case CONFLICTS ->
           share.conflicts() == 0
-              ? "no conflict"
-              : share.conflicts() == 1 ? "1 conflict" : share.conflicts() + " conflicts";
+              ? worded("lookup.no-conflict")
+              : worded("any.conflicts", share.conflicts());
     };
-  }
-
-  private static String counted(int count, String what) {
-    return count == 1 ? "1 " + what : "%,d %ss".formatted(count, what);
   }
 
   /** The sentence over all layers; of fingers, how the uses fall to them. */
   String whole(KeyStates states, StrokeEffort effort) {
     if (this != FINGERS) {
-      return "All together: " + said(states.share()) + ".";
+      return worded("lookup.all-together", said(states.share()));
     }
     Map<Finger, Double> loads = states.loads(effort);
     double all = loads.values().stream().mapToDouble(n -> n).sum();
     if (all <= 0) {
-      return "Nothing here was used yet, so no finger has done anything.";
+      return worded("lookup.nothing-here-was-used-yet-so");
     }
-    StringBuilder words = new StringBuilder("Of the uses a day: ");
+    StringBuilder words = new StringBuilder(worded("lookup.of-the-uses-a-day"));
     for (Finger finger : Finger.values()) {
       double share = 100 * loads.getOrDefault(finger, 0.0) / all;
       words
-          .append(words.length() > "Of the uses a day: ".length() ? ", " : "")
+          .append(words.length() > worded("lookup.of-the-uses-a-day").length() ? ", " : "")
           .append("%s %.0f %%".formatted(finger.title(), share));
     }
     return words + ".";
@@ -179,6 +180,8 @@ enum KeyAspect {
   }
 
   private static String used(KeyState state) {
-    return state.usesADay() <= 0 ? "not used" : "used " + aDay(state.usesADay());
+    return state.usesADay() <= 0
+        ? worded("lookup.not-used")
+        : worded("lookup.used", aDay(state.usesADay()));
   }
 }

@@ -1,5 +1,7 @@
 package polydex.desktop.lookup;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -68,9 +70,10 @@ final class KeyboardPanel extends VBox {
   private record Found(Asked asked, Board board, KeyStates states, StrokeEffort effort) {}
 
   private final Desk desk;
-  private final ComboBox<Scope> scope = Lists.choices("What the keyboard is of", Scope::title);
+  private final ComboBox<Scope> scope =
+      Lists.choices(worded("lookup.what-the-keyboard-is-of"), Scope::title);
   private final ComboBox<KeyAspect> aspect =
-      Lists.choices("What the keyboard shows", KeyAspect::title);
+      Lists.choices(worded("lookup.what-the-keyboard-shows"), KeyAspect::title);
   private final HeldKeys held = new HeldKeys(this::draw);
   private final KeyboardView view = new KeyboardView();
   private final Label whole = Texts.words("");
@@ -84,10 +87,10 @@ final class KeyboardPanel extends VBox {
     this.desk = desk;
     layers =
         Lists.of(
-            "What can be held",
+            worded("lookup.what-can-be-held"),
             this::row,
             Modifiers::toString,
-            Texts.quiet("Nothing happens on any key."));
+            Texts.quiet(worded("lookup.nothing-happens-on-any-key")));
     layers.getStyleClass().addAll("dense-rows", "board-layers");
     layers
         .getSelectionModel()
@@ -97,9 +100,16 @@ final class KeyboardPanel extends VBox {
     aspect.setValue(KeyAspect.DOES);
     scope.valueProperty().addListener((_, _, _) -> refresh());
     aspect.valueProperty().addListener((_, _, _) -> draw());
-    FlowPane top = new FlowPane(10, 6, aspect, Texts.part("in"), scope, Texts.part("with"));
+    FlowPane top =
+        new FlowPane(
+            10,
+            6,
+            aspect,
+            Texts.part(worded("lookup.in-2")),
+            scope,
+            Texts.part(worded("any.with")));
     top.getChildren().addAll(held.toggles());
-    top.getChildren().add(Texts.part("held"));
+    top.getChildren().add(Texts.part(worded("lookup.held")));
     top.setAlignment(Pos.CENTER_LEFT);
     view.chosen().addListener((_, _, _) -> showChosen());
     view.addEventHandler(KeyEvent.KEY_PRESSED, this::pressed);
@@ -138,7 +148,7 @@ final class KeyboardPanel extends VBox {
 
   private void scopes() {
     List<Scope> all = new ArrayList<>();
-    all.add(new Scope("this setup", Optional.empty()));
+    all.add(new Scope(worded("lookup.this-setup"), Optional.empty()));
     for (Environment e : desk.session().workspace().get().catalog().environments()) {
       all.add(new Scope(e.title(), Optional.of(e.id())));
     }
@@ -154,7 +164,7 @@ final class KeyboardPanel extends VBox {
       return;
     }
     Asked now = new Asked(analysis.get(), scope.getValue(), desk.session().knowledge());
-    together.setText("Looking at every key …");
+    together.setText(worded("lookup.looking-at-every-key"));
     Map<DrillItem, ItemState> drills = Map.copyOf(desk.session().progress().states());
     desk.analyst()
         .<Found>look(
@@ -166,7 +176,7 @@ final class KeyboardPanel extends VBox {
             },
             why -> {
               found = Optional.empty();
-              together.setText("What the keys do could not be found out. " + why);
+              together.setText(worded("lookup.what-the-keys-do-could-not", why));
             });
   }
 
@@ -244,7 +254,8 @@ final class KeyboardPanel extends VBox {
       return;
     }
     Share share = found.get().states().share(layer);
-    Label name = Texts.styled(layer.isEmpty() ? "nothing held" : layer.toString(), "number");
+    Label name =
+        Texts.styled(layer.isEmpty() ? worded("lookup.nothing-held") : layer.toString(), "number");
     boolean narrow = desk.narrow().get();
     box.getChildren().add(Lists.column(name, narrow ? 8.5 : 10));
     if (aspect.getValue() == KeyAspect.KNOWN) {
@@ -255,7 +266,7 @@ final class KeyboardPanel extends VBox {
 
   private String inShort(Share share) {
     return aspect.getValue() == KeyAspect.KNOWN
-        ? "%d of %d fluent".formatted(share.known().getOrDefault(Known.FLUENT, 0), share.actions())
+        ? worded("lookup.of-fluent", share.known().getOrDefault(Known.FLUENT, 0), share.actions())
         : aspect.getValue().said(share);
   }
 
@@ -313,7 +324,7 @@ final class KeyboardPanel extends VBox {
                     Gesture.of(new Step.Stroke(Held.of(held.now()), Presses.name(key, layout))),
                     Map.of()));
     Optional<KeyState> state = Optional.ofNullable(held(now).get(key));
-    String before = now.asked().scope().environment().isPresent() ? "in" : "by";
+    String before = now.asked().scope().environment().isPresent() ? worded("lookup.in-2") : "by";
     String does =
         state.map(KeyState::uses).orElse(List.of()).stream()
             .map(u -> whole(u, catalog, before))
@@ -324,7 +335,11 @@ final class KeyboardPanel extends VBox {
             .map(m -> " " + sentence(m))
             .orElse("");
     whole.setText(
-        (does.isEmpty() ? key.isModifier() ? "A modifier." : "Free: nothing takes it." : does + ".")
+        (does.isEmpty()
+                ? key.isModifier()
+                    ? worded("any.a-modifier")
+                    : worded("lookup.free-nothing-takes-it")
+                : does + ".")
             + more);
   }
 

@@ -1,5 +1,7 @@
 package polydex.desktop.lookup;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -72,11 +74,11 @@ final class ListeningView extends HBox implements KeyCapture.Listener {
 
   void start() {
     soFar.clear();
-    caps.getChildren().setAll(GestureView.emptyCap(), Texts.quiet("Press any keys."));
+    caps.getChildren().setAll(GestureView.emptyCap(), Texts.quiet(worded("lookup.press-any-keys")));
     outcome.getChildren().clear();
     elsewhere.getChildren().clear();
     desk.analyst().found().get().ifPresent(a -> stack.show(a.traces().tracer().layers()));
-    desk.keys().capture(this, false, "go back to words");
+    desk.keys().capture(this, false, worded("lookup.go-back-to-words"));
   }
 
   void stop() {
@@ -121,7 +123,7 @@ final class ListeningView extends HBox implements KeyCapture.Listener {
   }
 
   private void showOwners(Gesture gesture, Analysis analysis, Workspace workspace) {
-    elsewhere.getChildren().setAll(Texts.part("Who else has it"));
+    elsewhere.getChildren().setAll(Texts.part(worded("lookup.who-else-has-it")));
     Optional<List<Physical>> presses =
         Presses.physical(gesture, analysis.traces().tracer().layout());
     List<Owner> owners = presses.map(analysis.owners()::owners).orElse(List.of());
@@ -137,14 +139,14 @@ final class ListeningView extends HBox implements KeyCapture.Listener {
       elsewhere.getChildren().add(card);
     }
     if (owners.isEmpty()) {
-      elsewhere.getChildren().add(Texts.quiet("No environment has a binding for it."));
+      elsewhere.getChildren().add(Texts.quiet(worded("lookup.no-environment-has-a-binding-for")));
     }
     elsewhere
         .getChildren()
         .add(
             Lists.column(
                 Texts.quiet(
-                    "%d environments known".formatted(workspace.catalog().environments().size())),
+                    worded("lookup.environments-known", workspace.catalog().environments().size())),
                 18));
   }
 }

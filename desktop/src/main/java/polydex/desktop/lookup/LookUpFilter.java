@@ -1,5 +1,7 @@
 package polydex.desktop.lookup;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -28,17 +30,17 @@ import polydex.workspace.Workspace;
 /** Which actions are looked among: by environment, group, and how far they have been learnt. */
 final class LookUpFilter extends FlowPane {
   private static final Duration LATELY = Duration.ofDays(14);
-  private static final String EVERYWHERE = "everywhere";
-  private static final String ANY_GROUP = "every group";
+  private static final String EVERYWHERE = worded("lookup.everywhere");
+  private static final String ANY_GROUP = worded("lookup.every-group");
 
   /** How far an action has come, in any environment that is looked at. */
   enum State {
-    ANY("in any state"),
-    NEVER_DRILLED("never drilled"),
-    LEARNING("being learned"),
-    DUE("due"),
-    FLUENT("fluent"),
-    CHANGED_LATELY("changed in 14 days");
+    ANY(worded("lookup.in-any-state")),
+    NEVER_DRILLED(worded("lookup.never-drilled")),
+    LEARNING(worded("lookup.being-learned")),
+    DUE(worded("any.due")),
+    FLUENT(worded("any.fluent")),
+    CHANGED_LATELY(worded("lookup.changed-in-14-days"));
 
     private final String words;
 
@@ -68,12 +70,12 @@ final class LookUpFilter extends FlowPane {
     super(10, 6);
     this.desk = desk;
     this.changed = changed;
-    environment.setAccessibleText("Look in");
-    group.setAccessibleText("Group");
-    state.setAccessibleText("State");
+    environment.setAccessibleText(worded("lookup.look-in"));
+    group.setAccessibleText(worded("lookup.group"));
+    state.setAccessibleText(worded("any.state"));
     state.getItems().setAll(State.values());
     state.setValue(State.ANY);
-    getChildren().addAll(Texts.styled("Look", "quiet"), environment, group, state);
+    getChildren().addAll(Texts.styled(worded("lookup.look"), "quiet"), environment, group, state);
     setAlignment(Pos.CENTER_LEFT);
     setPrefWrapLength(720);
     fill();

@@ -1,5 +1,7 @@
 package polydex.desktop.lookup;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
@@ -59,9 +61,9 @@ public final class LookUpPlace implements Place {
   private final LookUpFilter filter;
   private final VBox root = new VBox();
   private final VBox byWords;
-  private final Button listen = new Button("Press keys instead");
-  private final Button keyboard = new Button("Keyboard");
-  private final Button compare = new Button("Compare");
+  private final Button listen = new Button(worded("lookup.press-keys-instead"));
+  private final Button keyboard = new Button(worded("any.keyboard"));
+  private final Button compare = new Button(worded("lookup.compare"));
   private final Label found = Texts.quiet("");
   private boolean partial;
   private final ListeningView listening;
@@ -77,7 +79,7 @@ public final class LookUpPlace implements Place {
     keys = new KeyboardPanel(desk);
     comparing = new CompareView(desk);
     detail = new ActionDetail(desk);
-    results = Lists.of("Actions found", this::row, f -> f.action().title(), nothing);
+    results = Lists.of(worded("lookup.actions-found"), this::row, f -> f.action().title(), nothing);
     results
         .getSelectionModel()
         .selectedItemProperty()
@@ -102,7 +104,7 @@ public final class LookUpPlace implements Place {
     listen.setOnAction(_ -> listen());
     keyboard.setOnAction(_ -> showKeyboard());
     compare.setOnAction(_ -> showComparison());
-    Label title = Texts.heading("Look up");
+    Label title = Texts.heading(worded("any.look-up"));
     title.setMinWidth(Region.USE_PREF_SIZE);
     // Where there is no room for all beside one another, they take another line.
     FlowPane ways = new FlowPane(12, 8, keyboard, compare, listen);
@@ -130,14 +132,16 @@ public final class LookUpPlace implements Place {
     if (view() == byWords) {
       all.add(KeyCommand.of(OwnKey.LISTEN, this::listen));
       all.add(KeyCommand.of(OwnKey.KEYBOARD_SHOW, this::showKeyboard));
-      all.add(KeyCommand.of(OwnKey.COMPARE, "Compare", this::showComparison));
+      all.add(KeyCommand.of(OwnKey.COMPARE, worded("lookup.compare"), this::showComparison));
       all.add(KeyCommand.of(OwnKey.GESTURE_ADD, () -> edit(true)));
-      all.add(KeyCommand.of(OwnKey.GESTURE_CHANGE, "Change it", () -> edit(false)));
-      all.add(KeyCommand.quiet(OwnKey.GESTURE_REMOVE, "Remove it", this::remove));
-      all.add(KeyCommand.quiet(OwnKey.GESTURE_SWITCH, "Switch it off or on", this::switchOff));
+      all.add(KeyCommand.of(OwnKey.GESTURE_CHANGE, worded("lookup.change-it"), () -> edit(false)));
+      all.add(KeyCommand.quiet(OwnKey.GESTURE_REMOVE, worded("lookup.remove-it"), this::remove));
+      all.add(
+          KeyCommand.quiet(
+              OwnKey.GESTURE_SWITCH, worded("lookup.switch-it-off-or-on"), this::switchOff));
       all.add(KeyCommand.quiet(OwnKey.SAME_WORDS, this::sameWords));
-      all.add(KeyCommand.of(OwnKey.LOOK_UP_ROUTE, "Its route", this::followOne));
-      all.add(KeyCommand.of(OwnKey.DRILL_THIS, "Drill this", this::markOne));
+      all.add(KeyCommand.of(OwnKey.LOOK_UP_ROUTE, worded("lookup.its-route"), this::followOne));
+      all.add(KeyCommand.of(OwnKey.DRILL_THIS, worded("lookup.drill-this"), this::markOne));
       all.add(KeyCommand.quiet(OwnKey.DRILL_ALL, this::markAll));
     } else {
       all.add(KeyCommand.quiet(OwnKey.LISTEN, this::listen));
@@ -146,7 +150,7 @@ public final class LookUpPlace implements Place {
         all.add(
             KeyCommand.quiet(
                 OwnKey.LOOK_UP_ROUTE,
-                "Its route",
+                worded("lookup.its-route"),
                 () -> keys.chosen().ifPresent(desk.keys()::follow)));
       }
       all.add(KeyCommand.of(OwnKey.LOOK_UP_BACK, this::showWords));
@@ -205,12 +209,8 @@ public final class LookUpPlace implements Place {
     List<Found> all = hits.isPresent() ? byGesture(hits.get()) : byWords(words);
     nothing.setText(
         filter.isWaiting() || desk.index().made().get().isEmpty()
-            ? "Looking them up …"
-            : filter
-                .problem()
-                .orElse(
-                    "Nothing has these words. Try fewer, or only their beginnings; or look"
-                        + " everywhere."));
+            ? worded("lookup.looking-them-up")
+            : filter.problem().orElse(worded("lookup.nothing-has-these-words-try-fewer")));
     found.setText(filter.isWaiting() || filter.problem().isPresent() ? "" : counted(all.size()));
     results.getItems().setAll(all);
     if (all.isEmpty()) {
@@ -222,14 +222,14 @@ public final class LookUpPlace implements Place {
 
   private String counted(int count) {
     return partial && count > 0
-        ? "None has all of these words; with some: " + plain(count)
+        ? worded("lookup.none-has-all-of-these-words", plain(count))
         : plain(count);
   }
 
   private static String plain(int count) {
     return count >= MOST_SHOWN
-        ? "the best %,d".formatted(MOST_SHOWN)
-        : count == 1 ? "1 action" : "%,d actions".formatted(count);
+        ? worded("lookup.the-best", MOST_SHOWN)
+        : worded("lookup.actions", count);
   }
 
   /** Gestures are read in the words of the platform under the fingers. */
@@ -246,18 +246,18 @@ public final class LookUpPlace implements Place {
   private void sameWords() {
     desk.dialogs()
         .ask(
-            "Words that mean the same when you look for actions",
-            "Words or phrases with commas between: lamp, luminaire",
+            worded("lookup.words-that-mean-the-same-when"),
+            worded("lookup.words-or-phrases-with-commas-between"),
             text -> {
               Optional<SameWords.Group> group = SameWords.Group.parse(text);
               Workspace before = desk.session().workspace().get();
               if (group.isEmpty()) {
-                desk.session().problem("Give two words or more, with commas between.");
+                desk.session().problem(worded("lookup.give-two-words-or-more-with"));
               } else {
                 desk.session()
                     .apply(
                         new Change.Edit(
-                            "Take “%s” for the same".formatted(group.get().group()),
+                            worded("lookup.take-for-the-same", group.get().group()),
                             before,
                             before.with(
                                 before
@@ -398,7 +398,7 @@ public final class LookUpPlace implements Place {
   private void edit(boolean isNew) {
     Optional<ActionDetail.Line> line = detail.chosen();
     if (detail.action().isEmpty()) {
-      desk.session().say("Choose an action first.");
+      desk.session().say(worded("lookup.choose-an-action-first"));
       return;
     }
     boolean hasBinding = line.flatMap(ActionDetail.Line::binding).isPresent();
@@ -417,7 +417,7 @@ public final class LookUpPlace implements Place {
                             desk.session().workspace().get(),
                             l.environment().id(),
                             l.binding().orElseThrow())),
-            () -> desk.session().say("Choose a gesture on the right first (Alt+W)."));
+            () -> desk.session().say(worded("lookup.choose-a-gesture-on-the-right")));
   }
 
   /**
@@ -453,8 +453,7 @@ public final class LookUpPlace implements Place {
                         .map(e -> new DrillItem(e, a.id())))
             .toList();
     if (items.isEmpty()) {
-      desk.session()
-          .say("None of your environments has a gesture for this, so there is none to drill.");
+      desk.session().say(worded("lookup.none-of-your-environments-has-a"));
     } else {
       desk.drills().mark(items);
     }
@@ -471,7 +470,7 @@ public final class LookUpPlace implements Place {
     Optional<ActionDetail.Line> line = chosenBinding();
     Workspace workspace = desk.session().workspace().get();
     if (line.isEmpty() || workspace.setup().isEmpty()) {
-      desk.session().say("Choose a gesture on the right first (Alt+W).");
+      desk.session().say(worded("lookup.choose-a-gesture-on-the-right"));
       return;
     }
     Binding binding = line.get().binding().orElseThrow();
@@ -484,8 +483,8 @@ public final class LookUpPlace implements Place {
             desk.session()
                 .say(
                     binding.remarks().fixed()
-                        ? "%s does not let this one be switched off."
-                            .formatted(line.get().environment().title())
-                        : "Only bindings of a platform in this setup can be switched off."));
+                        ? worded(
+                            "lookup.does-not-let-this-one-be", line.get().environment().title())
+                        : worded("lookup.only-bindings-of-a-platform-in")));
   }
 }

@@ -1,5 +1,7 @@
 package polydex.desktop.mouse;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.Predicate;
@@ -55,8 +57,7 @@ final class AnywhereKeys {
             desk.dialogs()
                 .chooseOrWrite(
                     title,
-                    "Whoever has the focus gets them as well, so nothing may be bound to them. These"
-                        + " are free on this computer; you can write others.",
+                    worded("mouse.whoever-has-the-focus-gets-them"),
                     free,
                     written -> read(written, chosen)),
         desk.session()::problem);

@@ -1,5 +1,7 @@
 package polydex.desktop.mouse;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -39,17 +41,19 @@ final class Choices {
   /** Leaves an action to the pointer, with a reason, or no longer. */
   void keepOrNot(Place place) {
     if (said().kept().containsKey(place)) {
-      say("No longer kept: " + desk.titles().action(place), said().notKeeping(place));
+      say(worded("mouse.no-longer-kept", desk.titles().action(place)), said().notKeeping(place));
       return;
     }
     desk.dialogs()
         .ask(
-            "Keep \u201c%s\u201d for the mouse".formatted(desk.titles().action(place)),
-            "Why it stays with the mouse",
+            worded("mouse.keep-for-the-mouse", desk.titles().action(place)),
+            worded("mouse.why-it-stays-with-the-mouse"),
             reason ->
                 say(
-                    "Kept for the mouse: " + desk.titles().action(place),
-                    said().keeping(place, reason.isBlank() ? "no reason given" : reason)));
+                    worded("mouse.kept-for-the-mouse", desk.titles().action(place)),
+                    said()
+                        .keeping(
+                            place, reason.isBlank() ? worded("mouse.no-reason-given") : reason)));
   }
 
   /** Lets a gesture that is free be chosen for an action, and keeps that as a wish. */
@@ -58,10 +62,10 @@ final class Choices {
     Setup setup = workspace.setups().get(place.setup());
     Optional<ActionId> action = place.action();
     if (setup == null || action.isEmpty()) {
-      desk.session().say("Only for an action that is known, in a setup that is here.");
+      desk.session().say(worded("mouse.only-for-an-action-that-is"));
       return;
     }
-    desk.session().say("Looking for gestures that are free \u2026");
+    desk.session().say(worded("any.looking-for-gestures-that-are-free"));
     int depth = setup.machines().size() - 1;
     desk.analyst()
         .look(
@@ -75,30 +79,31 @@ final class Choices {
 
   private void offer(Place place, List<Gesture> free) {
     if (free.isEmpty()) {
-      desk.session().say("No gesture is free in every setup of this computer.");
+      desk.session().say(worded("any.no-gesture-is-free-in-every"));
       return;
     }
     desk.session().say("");
     desk.dialogs()
         .chooseGesture(
-            "A gesture to wish for: \u201c%s\u201d".formatted(desk.titles().action(place)),
+            worded("mouse.a-gesture-to-wish-for", desk.titles().action(place)),
             free,
             desk.titles().words(place.environment()),
             g ->
                 say(
-                    "Wished for: %s for \u201c%s\u201d".formatted(g, desk.titles().action(place)),
+                    worded("mouse.wished-for-for", g, desk.titles().action(place)),
                     said().wishing(new Wish(place, g, desk.session().today()))));
   }
 
   /** Takes a wish back. */
   void unwish(Place place) {
-    say("No longer wished for: " + desk.titles().action(place), said().notWishing(place));
+    say(
+        worded("mouse.no-longer-wished-for", desk.titles().action(place)),
+        said().notWishing(place));
   }
 
   /** Says what names in the log mean. */
   void name(Map<LearntName, Optional<ActionId>> meanings) {
-    String title =
-        meanings.size() == 1 ? "Explain a name" : "Explain %d names".formatted(meanings.size());
+    String title = worded("mouse.explain-names", meanings.size());
     say(title, said().learning(new LinkedHashMap<>(meanings)));
   }
 }

@@ -1,5 +1,7 @@
 package polydex.desktop.mouse;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -16,7 +18,8 @@ import polydex.mouse.Weeks.Week;
 
 /** How many hours a year the mouse takes, week by week: the picture that says most. */
 public final class HoursPicture {
-  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern(worded("any.d-mmm"), Locale.ENGLISH);
   private static final double HARDLY = 0.05;
 
   private HoursPicture() {}
@@ -31,20 +34,20 @@ public final class HoursPicture {
     double then = worked.getFirst().hoursAYear();
     String how =
         Math.abs(now - then) <= HARDLY * Math.max(now, then)
-            ? "about the same as"
-            : now < then ? "down from" : "up from";
+            ? worded("mouse.about-the-same-as")
+            : now < then ? worded("mouse.down-from") : worded("mouse.up-from");
     return Optional.of(
-        "%s a year by mouse, %s %s in the week of %s"
-            .formatted(
-                SpokenTime.hours(now),
-                how,
-                SpokenTime.hours(then),
-                DAY.format(worked.getFirst().monday())));
+        worded(
+            "mouse.a-year-by-mouse-in-the",
+            SpokenTime.hours(now),
+            how,
+            SpokenTime.hours(then),
+            DAY.format(worked.getFirst().monday())));
   }
 
   /** The weeks with their trend and the band about it. */
   public static Plot plot(Weeks weeks) {
-    Plot plot = chart(weeks, "Hours a year by mouse");
+    Plot plot = chart(weeks, worded("mouse.hours-a-year-by-mouse"));
     WeekBand.of(weeks)
         .ifPresent(
             b ->

@@ -1,5 +1,7 @@
 package polydex.desktop.mouse;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.security.SecureRandom;
 import java.util.ArrayList;
 import java.util.List;
@@ -72,9 +74,9 @@ final class LineAtRest {
 
   private static String words(Where where) {
     return switch (where) {
-      case OFF -> "off";
-      case WINDOW -> "in a small window";
-      case NOTICE -> "as a notice of the desktop";
+      case OFF -> worded("any.off");
+      case WINDOW -> worded("mouse.in-a-small-window");
+      case NOTICE -> worded("mouse.as-a-notice-of-the-desktop");
     };
   }
 
@@ -88,22 +90,19 @@ final class LineAtRest {
           new Choice(
               words.substring(0, 1).toUpperCase(Locale.ROOT)
                   + words.substring(1)
-                  + (where == now.where() ? ", as it is now" : ""),
+                  + (where == now.where() ? worded("mouse.as-it-is-now") : ""),
               () -> {
                 desk.session()
                     .setting(ReminderChoices.WHERE, where.name().toLowerCase(Locale.ROOT));
                 back.run();
               }));
     }
-    all.add(keys("Keys that take it into the next drill", ReminderChoices.DRILL, now.drill()));
-    all.add(keys("Keys that leave it out for good", ReminderChoices.NEVER, now.never()));
+    all.add(keys(worded("mouse.keys-that-take-it-into-the"), ReminderChoices.DRILL, now.drill()));
+    all.add(keys(worded("mouse.keys-that-leave-it-out-for"), ReminderChoices.NEVER, now.never()));
     desk.dialogs()
         .choose(
-            "A line when your hands rest",
-            "After a minute without a hand on anything it says which one thing the mouse did since"
-                + " the rest before would have been quickest by keys. At most four times an hour,"
-                + " never over a full screen, and only in half of all hours, drawn by lot: so the"
-                + " review of the week can tell whether it helps.",
+            worded("mouse.a-line-when-your-hands-rest"),
+            worded("mouse.after-a-minute-without-a-hand"),
             all,
             Choice::title,
             c -> c.act().run());
@@ -111,7 +110,10 @@ final class LineAtRest {
 
   private Choice keys(String title, String setting, Optional<Gesture> now) {
     return new Choice(
-        "%s: %s …".formatted(title, now.map(Gesture::toString).orElse("the easiest that are free")),
+        "%s: %s …"
+            .formatted(
+                title,
+                now.map(Gesture::toString).orElse(worded("mouse.the-easiest-that-are-free"))),
         () -> chooseKeys(title, setting));
   }
 

@@ -1,5 +1,7 @@
 package polydex.desktop.mouse;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
@@ -31,7 +33,8 @@ import polydex.recognition.Recogniser;
 
 /** What a recorder sees, as it happens; and how one is started and ended. */
 public final class LiveView extends VBox {
-  private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm:ss");
+  private static final DateTimeFormatter TIME =
+      DateTimeFormatter.ofPattern(worded("mouse.hh-mm-ss"));
   private static final int SHOWN = 60;
 
   /** New events are drawn no oftener; each is seen within a tenth of a second all the same. */
@@ -52,13 +55,10 @@ public final class LiveView extends VBox {
         new RecordingStart(
             desk, () -> recogniser = Knowledge.recogniser(desk.session().workspace().get()));
     recogniser = Knowledge.recogniser(desk.session().workspace().get());
-    nothing =
-        desk.keyed(
-            Texts.quiet(
-                "Nothing is being recorded. {RECORD_BEGIN_OR_END} records what your hands do on"
-                    + " this computer, or plays a simulated day. A recorder of your own can hand"
-                    + " over a file under {LOG_OPEN}."));
-    list = Lists.of("What was recorded last", this::row, e -> e.deed().target(), nothing);
+    nothing = desk.keyed(Texts.quiet(worded("mouse.nothing-is-being-recorded-record-begin")));
+    list =
+        Lists.of(
+            worded("mouse.what-was-recorded-last"), this::row, e -> e.deed().target(), nothing);
     summary.getStyleClass().add("live-summary");
     rest.setOnFinished(_ -> refresh());
     desk.narrow().addListener((_, _, _) -> list.refresh());
@@ -78,9 +78,13 @@ public final class LiveView extends VBox {
     boolean off = desk.recording().state().get() == Recording.State.OFF;
     return List.of(
         off
-            ? KeyCommand.of(OwnKey.RECORD_BEGIN_OR_END, "Begin to record", this::begin)
-            : KeyCommand.of(OwnKey.RECORD_BEGIN_OR_END, "End the recording", desk.recording()::end),
-        KeyCommand.of(OwnKey.PAUSE, "Pause or go on", desk.recording()::pauseOrGoOn));
+            ? KeyCommand.of(
+                OwnKey.RECORD_BEGIN_OR_END, worded("mouse.begin-to-record"), this::begin)
+            : KeyCommand.of(
+                OwnKey.RECORD_BEGIN_OR_END,
+                worded("mouse.end-the-recording"),
+                desk.recording()::end),
+        KeyCommand.of(OwnKey.PAUSE, worded("mouse.pause-or-go-on"), desk.recording()::pauseOrGoOn));
   }
 
   /** Asks what is to be recorded, and begins. */
@@ -102,20 +106,17 @@ public final class LiveView extends VBox {
         switch (recording.state().get()) {
           case OFF ->
               recording.count() == 0
-                  ? "No recorder is at work."
-                  : "The recording has ended with %,d events.".formatted(recording.count());
+                  ? worded("mouse.no-recorder-is-at-work")
+                  : worded("mouse.the-recording-has-ended-with-events", recording.count());
           case RECORDING ->
-              "Recording %s: %,d events so far. What is typed is counted and never kept."
-                  .formatted(recording.title(), recording.count());
-          case ENDING -> "Ending; what was done last is still being told.";
-          case PAUSED ->
-              "Paused at %,d events. Nothing is kept of what happens now."
-                  .formatted(recording.count());
+              worded("mouse.recording-events-so-far-what-is", recording.title(), recording.count());
+          case ENDING -> worded("mouse.ending-what-was-done-last-is");
+          case PAUSED -> worded("mouse.paused-at-events-nothing-is-kept", recording.count());
         });
     list.setPlaceholder(
         recording.state().get() == Recording.State.OFF
             ? nothing
-            : Texts.quiet("Nothing has come in yet."));
+            : Texts.quiet(worded("mouse.nothing-has-come-in-yet")));
     list.getItems().setAll(recording.last().stream().limit(SHOWN).toList());
   }
 
@@ -124,7 +125,7 @@ public final class LiveView extends VBox {
     Optional<Place> place = recogniser.of(deed).place();
     Region what;
     if (deed.isTyping()) {
-      what = Texts.styled("%,d characters typed".formatted(event.characters()), "quiet");
+      what = Texts.styled(worded("mouse.characters-typed", event.characters()), "quiet");
     } else if (deed.device().isPointer()) {
       what = Texts.styled(Spoken.way(deed), "row-title");
     } else {
@@ -133,7 +134,8 @@ public final class LiveView extends VBox {
               Gesture.parse(deed.input()),
               place.map(p -> desk.titles().words(p.environment())).orElse(Map.of()));
     }
-    String action = place.map(desk.titles()::action).orElse(deed.isTyping() ? "" : "no action");
+    String action =
+        place.map(desk.titles()::action).orElse(deed.isTyping() ? "" : worded("mouse.no-action"));
     boolean narrow = desk.narrow().get();
     box.getChildren()
         .add(
@@ -150,7 +152,8 @@ public final class LiveView extends VBox {
         .addAll(
             Lists.column(
                 Texts.styled(
-                    deed.application().isEmpty() ? "desktop" : deed.application(), "quiet"),
+                    deed.application().isEmpty() ? worded("mouse.desktop") : deed.application(),
+                    "quiet"),
                 narrow ? 7 : 11),
             Lists.growing(what),
             Lists.column(Texts.styled(action, "row-title"), narrow ? 11 : 16));

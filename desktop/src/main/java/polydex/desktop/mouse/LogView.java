@@ -1,5 +1,7 @@
 package polydex.desktop.mouse;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -37,11 +39,8 @@ import polydex.person.Knowledge;
 /** Brings a mouse log in from a file: what is in it first, then all of it or nothing. */
 public final class LogView {
   private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern("d MMM uuuu HH:mm", Locale.ENGLISH);
-  private static final String ABOUT =
-      "Comma-separated values with a header line, or one JSON object a line. Columns: time,"
-          + " application, device, input, target, path, distance, width, duration, machine; time and"
-          + " device must be there. What was typed is counted and never kept.";
+      DateTimeFormatter.ofPattern(worded("mouse.d-mmm-uuuu-hh-mm"), Locale.ENGLISH);
+  private static final String ABOUT = worded("mouse.comma-separated-values-with-a-header");
 
   private final Desk desk;
   private final TextField path = new TextField();
@@ -58,17 +57,17 @@ public final class LogView {
   /** Nothing chosen yet. */
   public LogView(Desk desk) {
     this.desk = desk;
-    path.setPromptText("Path of a log");
-    path.setAccessibleText("Path of a log");
+    path.setPromptText(worded("mouse.path-of-a-log"));
+    path.setAccessibleText(worded("mouse.path-of-a-log"));
     path.setOnAction(_ -> look());
     progress.setMaxWidth(Double.MAX_VALUE);
     show(progress, false);
     refused =
         Lists.of(
-            "Lines that can't be used",
+            worded("mouse.lines-that-cant-be-used"),
             LogView::row,
-            r -> "line " + r.line(),
-            Texts.quiet("Every line can be used."));
+            r -> worded("any.line", r.line()),
+            Texts.quiet(worded("mouse.every-line-can-be-used")));
     refused.getStyleClass().add("nine-rows");
     // With large letters a reason is longer than its row, so the chosen one is said in full.
     refused
@@ -92,7 +91,12 @@ public final class LogView {
   public void open() {
     VBox box =
         OverlayBox.wide(
-            Texts.heading("Bring in a mouse log"), path, said, progress, refused, inFull);
+            Texts.heading(worded("mouse.bring-in-a-mouse-log")),
+            path,
+            said,
+            progress,
+            refused,
+            inFull);
     OverlayBox.whenClosed(
         box,
         () -> {
@@ -104,20 +108,21 @@ public final class LogView {
             box,
             path,
             List.of(
-                KeyCommand.of(OwnKey.LOG_LOOK, "Look into it", this::look),
-                KeyCommand.of(OwnKey.LOG_CHOOSE, "Choose a file", this::choose),
-                KeyCommand.of(OwnKey.LOG_BRING_IN, "Bring in", () -> take(false)),
+                KeyCommand.of(OwnKey.LOG_LOOK, worded("mouse.look-into-it"), this::look),
+                KeyCommand.of(OwnKey.LOG_CHOOSE, worded("any.choose-a-file"), this::choose),
+                KeyCommand.of(OwnKey.LOG_BRING_IN, worded("any.bring-in"), () -> take(false)),
                 KeyCommand.of(OwnKey.LOG_GOOD_LINES, () -> take(true))));
   }
 
   private void choose() {
     FileChooser chooser = new FileChooser();
-    chooser.setTitle("A mouse log");
+    chooser.setTitle(worded("mouse.a-mouse-log"));
     chooser
         .getExtensionFilters()
         .addAll(
-            new FileChooser.ExtensionFilter("Mouse logs", "*.csv", "*.jsonl", "*.ndjson", "*.json"),
-            new FileChooser.ExtensionFilter("All files", "*"));
+            new FileChooser.ExtensionFilter(
+                worded("mouse.mouse-logs"), "*.csv", "*.jsonl", "*.ndjson", "*.json"),
+            new FileChooser.ExtensionFilter(worded("any.all-files"), "*"));
     File file = chooser.showOpenDialog(path.getScene().getWindow());
     if (file != null) {
       path.setText(file.toString());
@@ -137,8 +142,7 @@ public final class LogView {
       return;
     }
     if (path.getText().isBlank()) {
-      said.setText(
-          desk.named("Give the path of a file, or choose one with {LOG_CHOOSE}. " + ABOUT));
+      said.setText(desk.named(worded("mouse.give-the-path-of-a-file", ABOUT)));
       return;
     }
     LogImport log =
@@ -147,7 +151,7 @@ public final class LogView {
             desk.session().zone(),
             desk.session().now(),
             Knowledge.recogniser(desk.session().workspace().get()));
-    said.setText("Reading " + file.getFileName() + " \u2026 Esc stops it.");
+    said.setText(worded("mouse.reading-esc-stops-it", file.getFileName()));
     begin(file);
     looking.ask(
         course ->
@@ -209,54 +213,48 @@ public final class LogView {
 
   private String words(LogReport r) {
     if (r.events() == 0) {
-      return "%s holds no event that can be used; %,d lines were refused."
-          .formatted(r.name(), r.refusedInAll());
+      return worded("mouse.holds-no-event-that-can-be", r.name(), r.refusedInAll());
     }
     ZoneId zone = desk.session().zone();
     List<String> said = new ArrayList<>();
     said.add(
-        "%,d events from %s to %s."
-            .formatted(
-                r.events(),
-                DAY.format(r.first().orElseThrow().atZone(zone)),
-                DAY.format(r.last().orElseThrow().atZone(zone))));
-    said.add("%s of them were recognised.".formatted(Spoken.percent(r.recognisedShare())));
+        worded(
+            "mouse.events-from-to",
+            r.events(),
+            DAY.format(r.first().orElseThrow().atZone(zone)),
+            DAY.format(r.last().orElseThrow().atZone(zone))));
+    said.add(worded("mouse.of-them-were-recognised", Spoken.percent(r.recognisedShare())));
     if (r.characters() > 0) {
-      said.add("%,d typed characters are kept as a number only.".formatted(r.characters()));
+      said.add(worded("mouse.typed-characters-are-kept-as-a", r.characters()));
     }
     if (r.backward() > 0) {
       said.add(
-          "%,d lines are not in the order of time and are put in order%s."
-              .formatted(
-                  r.backward(),
-                  r.jumps() > 0
-                      ? "; %,d times the clock went back by more than an hour".formatted(r.jumps())
-                      : ""));
+          worded(
+              "mouse.lines-are-not-in-the-order",
+              r.backward(),
+              r.jumps() > 0 ? worded("mouse.times-the-clock-went-back-by", r.jumps()) : ""));
     }
     if (!r.unused().isEmpty()) {
-      said.add("Not used: %s.".formatted(String.join(", ", r.unused())));
+      said.add(worded("mouse.not-used", String.join(", ", r.unused())));
     }
     said.add(
         r.refusedInAll() == 0
-            ? "{LOG_BRING_IN} brings them in."
-            : "%,d lines can't be used. {LOG_GOOD_LINES} brings in the good ones; Esc leaves everything."
-                .formatted(r.refusedInAll()));
+            ? worded("mouse.log-bring-in-brings-them-in")
+            : worded("mouse.lines-cant-be-used-log-good", r.refusedInAll()));
     return desk.named(String.join(" ", said));
   }
 
   private void take(boolean goodLines) {
     if (looked.isEmpty() || report.isEmpty() || report.get().events() == 0) {
-      said.setText("Look into a log first: its path, then Enter. " + ABOUT);
+      said.setText(worded("mouse.look-into-a-log-first-its", ABOUT));
       return;
     }
     if (report.get().refusedInAll() > 0 && !goodLines) {
       said.setText(
-          desk.named(
-              "%,d lines can't be used, so nothing was taken. {LOG_GOOD_LINES} brings in the good ones."
-                  .formatted(report.get().refusedInAll())));
+          desk.named(worded("mouse.lines-cant-be-used-so-nothing", report.get().refusedInAll())));
       return;
     }
-    said.setText("Bringing in %,d events \u2026 Esc stops it.".formatted(report.get().events()));
+    said.setText(worded("mouse.bringing-in-events-esc-stops-it", report.get().events()));
     Path file = Path.of(path.getText().strip());
     desk.session().bringIn(looked.get(), goodLines, going(file), this::taken, this::refuse);
   }
@@ -270,19 +268,20 @@ public final class LogView {
             b ->
                 desk.session()
                     .say(
-                        "Brought in: %,d events%s. {UNDO} takes them back."
-                            .formatted(
-                                b.events(),
-                                b.events() < taken.report().events()
-                                    ? "; %,d were known already"
-                                        .formatted(taken.report().events() - b.events())
-                                    : "")));
+                        worded(
+                            "mouse.brought-in-events-undo-takes-them",
+                            b.events(),
+                            b.events() < taken.report().events()
+                                ? worded(
+                                    "mouse.were-known-already",
+                                    taken.report().events() - b.events())
+                                : "")));
   }
 
   private static void row(HBox box, LogReport.Refused refused) {
     Label why = Texts.styled(refused.reason(), "row-title");
     HBox.setHgrow(why, Priority.ALWAYS);
     why.setMinWidth(0);
-    box.getChildren().addAll(Lists.number("line %,d".formatted(refused.line()), 7), why);
+    box.getChildren().addAll(Lists.number(worded("any.line", refused.line()), 7), why);
   }
 }

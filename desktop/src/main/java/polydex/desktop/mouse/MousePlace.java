@@ -1,5 +1,7 @@
 package polydex.desktop.mouse;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -29,7 +31,7 @@ public final class MousePlace implements Place {
     weeks = new WeeksView(desk);
     live = new LiveView(desk);
     root.getStyleClass().add("place");
-    root.getChildren().addAll(Texts.heading("Mouse"), remaining);
+    root.getChildren().addAll(Texts.heading(worded("any.mouse")), remaining);
     desk.session().logged().addListener((_, _, _) -> logged());
     desk.session().workspace().addListener((_, _, _) -> askIfShown());
     desk.auditor()
@@ -105,11 +107,12 @@ public final class MousePlace implements Place {
     all.add(KeyCommand.of(OwnKey.WISHES_OPEN, () -> new WishList(desk).open()));
     all.add(
         view() == weeks
-            ? KeyCommand.of(OwnKey.MOUSE_TURN, "What remains", () -> turn(remaining))
-            : KeyCommand.of(OwnKey.MOUSE_TURN, "Weeks", () -> turn(weeks)));
+            ? KeyCommand.of(OwnKey.MOUSE_TURN, worded("mouse.what-remains"), () -> turn(remaining))
+            : KeyCommand.of(OwnKey.MOUSE_TURN, worded("mouse.weeks"), () -> turn(weeks)));
     all.add(KeyCommand.of(OwnKey.REVIEW_OPEN, found(f -> new ReviewView(desk, f).open())));
     if (view() != remaining) {
-      all.add(KeyCommand.quiet(OwnKey.MOUSE_BACK, "What remains", () -> turn(remaining)));
+      all.add(
+          KeyCommand.quiet(OwnKey.MOUSE_BACK, worded("mouse.what-remains"), () -> turn(remaining)));
     }
     if (view() != live) {
       all.add(KeyCommand.of(OwnKey.RECORD, () -> turn(live)));
@@ -123,7 +126,7 @@ public final class MousePlace implements Place {
   private Runnable found(Consumer<Findings> act) {
     return () -> {
       if (desk.auditor().found().get().isEmpty()) {
-        desk.session().say("Still looking at the log; the page opens when that is done.");
+        desk.session().say(worded("mouse.still-looking-at-the-log-the"));
       }
       // What a recorder has just handed on belongs to it.
       desk.auditor()

@@ -1,5 +1,7 @@
 package polydex.desktop.mouse;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -42,22 +44,20 @@ public final class NamesView {
     this.desk = desk;
     list =
         Lists.of(
-            "Names that nobody knows",
+            worded("mouse.names-that-nobody-knows"),
             this::row,
             r -> r.unknown().name().joined(),
-            Texts.quiet("Every name in the log is known."));
+            Texts.quiet(worded("mouse.every-name-in-the-log-is")));
     list.getStyleClass().add("setup-lines");
   }
 
   /** Opens it over the place. */
   public void open() {
-    Lists.waiting(list, "Comparing the names with all titles …");
+    Lists.waiting(list, worded("mouse.comparing-the-names-with-all-titles"));
     VBox box =
         OverlayBox.wide(
-            Texts.heading("What are these?"),
-            Texts.quiet(
-                "Each is asked once. What you say holds for the whole log, and for what is still"
-                    + " to come."),
+            Texts.heading(worded("mouse.what-are-these")),
+            Texts.quiet(worded("mouse.each-is-asked-once-what-you")),
             list,
             summary);
     List<Strange> strangers = desk.session().standing().strangers();
@@ -141,15 +141,13 @@ public final class NamesView {
     }
     desk.dialogs()
         .chooseAction(
-            "What is \u201c%s\u201d?".formatted(last(chosen().get().unknown().deed())),
+            worded("mouse.what-is", last(chosen().get().unknown().deed())),
             action -> decide(new Decision(Optional.of(action.id()))));
   }
 
   private void take() {
     if (decided.isEmpty()) {
-      summary.setText(
-          desk.named(
-              "Nothing is decided yet: {NAMES_LIKELIEST}, {NAMES_OTHER} or {NAMES_NONE} on a name decides."));
+      summary.setText(desk.named(worded("mouse.nothing-is-decided-yet-names-likeliest")));
       return;
     }
     Map<LearntName, Optional<ActionId>> meanings = new LinkedHashMap<>();
@@ -163,8 +161,7 @@ public final class NamesView {
     summary.setText(
         list.getItems().isEmpty()
             ? ""
-            : "%,d names, %,d uses. Decided: %,d."
-                .formatted(list.getItems().size(), events, decided.size()));
+            : worded("mouse.names-uses-decided", list.getItems().size(), events, decided.size()));
   }
 
   private void row(HBox box, NameRow row) {
@@ -176,16 +173,18 @@ public final class NamesView {
     Decision decision = decided.get(u.name());
     String is =
         decision == null
-            ? row.likely().map(a -> "is it \u201c" + a.title() + "\u201d?").orElse("unlike any")
+            ? row.likely()
+                .map(a -> worded("mouse.is-it", a.title()))
+                .orElse(worded("mouse.unlike-any"))
             : decision
                 .action()
-                .map(a -> "is \u201c" + desk.titles().action(a) + "\u201d")
-                .orElse("is no action");
+                .map(a -> worded("mouse.is", desk.titles().action(a)))
+                .orElse(worded("mouse.is-no-action"));
     box.getChildren()
         .addAll(
             name,
             Lists.column(Texts.styled(desk.titles().title(u.name().environment()), "quiet"), 10),
-            Lists.number("%,d times".formatted(u.count()), 6),
+            Lists.number(worded("mouse.times", u.count()), 6),
             Lists.column(Texts.styled(is, decision == null ? "quiet" : "own"), 18));
   }
 }

@@ -1,6 +1,8 @@
 package polydex.desktop.mouse;
 
-import java.util.Locale;
+import static polydex.desktop.language.DesktopWords.worded;
+import static polydex.language.Language.decimals;
+
 import java.util.Optional;
 import java.util.Set;
 import polydex.desktop.desk.Desk;
@@ -19,37 +21,32 @@ public final class NextStep {
   static String sentence(RemainingRow row) {
     return switch (row.kind()) {
       case LEARN ->
-          "Enter marks it for the next drill%s."
-              .formatted(
-                  row.paybackDays()
-                      .map(
-                          d ->
-                              d < 1
-                                  ? ", which pays back within a day"
-                                  : String.format(
-                                      Locale.ROOT, ", which pays back in %.0f working days", d))
-                      .orElse(""));
+          worded(
+              "mouse.enter-marks-it-for-the-next",
+              row.paybackDays()
+                  .map(
+                      d ->
+                          d < 1
+                              ? worded("mouse.which-pays-back-within-a-day")
+                              : worded("mouse.which-pays-back-in-working-days", decimals(0, d)))
+                  .orElse(""));
       case FREE_THE_WAY -> stopped(row);
-      case BIND -> "It can be given a gesture; Enter wishes for one that is free.";
-      case WALK -> row.walk().map(Spoken::walk).orElse("") + " Enter shows it key by key.";
-      case POINTER_BY_NATURE -> "It is about a place on the screen; Enter keeps it, with a reason.";
-      case UNKNOWN -> "No keymap of this setup knows it; Enter explains it.";
+      case BIND -> worded("mouse.it-can-be-given-a-gesture");
+      case WALK ->
+          worded("mouse.enter-shows-it-key-by-key", row.walk().map(Spoken::walk).orElse(""));
+      case POINTER_BY_NATURE -> worded("mouse.it-is-about-a-place-on");
+      case UNKNOWN -> worded("mouse.no-keymap-of-this-setup-knows");
     };
   }
 
   private static String stopped(RemainingRow row) {
     String vain =
-        row.inVain() == 0
-            ? ""
-            : row.inVain() == 1
-                ? " Its keys were pressed once and went elsewhere."
-                : " Its keys were pressed %,d times and went elsewhere.".formatted(row.inVain());
+        row.inVain() == 0 ? "" : worded("mouse.its-keys-were-pressed-times-and", row.inVain());
     return switch (row.hindrance().orElse(Hindrance.CONFLICT)) {
-          case CONFLICT -> "A conflict stops its gesture; Enter shows where.";
-          case SWITCHED_OFF ->
-              "Its gesture is switched off; in Look up, {GESTURE_SWITCH} switches it on again.";
-          case OPTION -> "Its gesture needs an option that is off; the setup says which.";
-          case VERSION -> "The version that runs here does not have its gesture yet, or no longer.";
+          case CONFLICT -> worded("mouse.a-conflict-stops-its-gesture-enter");
+          case SWITCHED_OFF -> worded("mouse.its-gesture-is-switched-off-in");
+          case OPTION -> worded("mouse.its-gesture-needs-an-option-that");
+          case VERSION -> worded("mouse.the-version-that-runs-here-does");
         }
         + vain;
   }
@@ -57,12 +54,12 @@ public final class NextStep {
   /** The same in few words. */
   public static String brief(Kind kind) {
     return switch (kind) {
-      case LEARN -> "Marks it for the next drill.";
-      case FREE_THE_WAY -> "Shows what stops its gesture.";
-      case BIND -> "Finds a gesture that is free.";
-      case WALK -> "Shows the way by keys.";
-      case POINTER_BY_NATURE -> "Keeps it, with a reason.";
-      case UNKNOWN -> "Explains it.";
+      case LEARN -> worded("mouse.marks-it-for-the-next-drill");
+      case FREE_THE_WAY -> worded("mouse.shows-what-stops-its-gesture");
+      case BIND -> worded("mouse.finds-a-gesture-that-is-free");
+      case WALK -> worded("mouse.shows-the-way-by-keys");
+      case POINTER_BY_NATURE -> worded("mouse.keeps-it-with-a-reason");
+      case UNKNOWN -> worded("mouse.explains-it");
     };
   }
 

@@ -1,13 +1,15 @@
 package polydex.desktop.mouse;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import polydex.desktop.desk.Desk;
+import polydex.language.Language;
 import polydex.mouse.Remaining.RemainingRow;
 import polydex.recognition.Place;
 import polydex.route.Setup;
@@ -20,7 +22,7 @@ import polydex.route.SetupId;
  * @param places whether one is shown
  */
 record PlaceFilter(String title, Predicate<Place> places) {
-  static final PlaceFilter EVERYWHERE = new PlaceFilter("all setups", _ -> true);
+  static final PlaceFilter EVERYWHERE = new PlaceFilter(worded("mouse.all-setups"), _ -> true);
 
   /** Everywhere, by setup, by machine, and by the applications and platforms of these rows. */
   static List<PlaceFilter> choices(Desk desk, List<RemainingRow> rows) {
@@ -41,7 +43,7 @@ record PlaceFilter(String title, Predicate<Place> places) {
             e ->
                 all.add(
                     new PlaceFilter(
-                        "in " + desk.titles().place(e), p -> p.environment().equals(e))));
+                        worded("any.in", desk.titles().place(e)), p -> p.environment().equals(e))));
     return all;
   }
 
@@ -51,7 +53,7 @@ record PlaceFilter(String title, Predicate<Place> places) {
 
   private static PlaceFilter onMachine(Map<SetupId, Setup> setups, String machine) {
     return new PlaceFilter(
-        "on the " + machine.toLowerCase(Locale.ROOT),
+        worded("mouse.on-the", Language.within(machine)),
         p ->
             Optional.ofNullable(setups.get(p.setup()))
                 .filter(s -> machine(s).equals(machine))

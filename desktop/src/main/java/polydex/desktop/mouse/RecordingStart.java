@@ -1,5 +1,7 @@
 package polydex.desktop.mouse;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -41,10 +43,10 @@ final class RecordingStart {
 
   private static final List<Speed> SPEEDS =
       List.of(
-          new Speed("as fast as the day itself", 1),
-          new Speed("ten times as fast", 10),
-          new Speed("a minute in a second", 60),
-          new Speed("an hour in six seconds", 600));
+          new Speed(worded("mouse.as-fast-as-the-day-itself"), 1),
+          new Speed(worded("mouse.ten-times-as-fast"), 10),
+          new Speed(worded("mouse.a-minute-in-a-second"), 60),
+          new Speed(worded("mouse.an-hour-in-six-seconds"), 600));
 
   /**
    * A recorder.
@@ -88,26 +90,27 @@ final class RecordingStart {
   void ask() {
     RecordingChoices now = choices();
     List<Choice> all = new ArrayList<>();
-    all.add(new Choice("This computer, until I end it", () -> here(Optional.empty())));
-    all.add(new Choice("This computer, for an hour", () -> here(Optional.of(Duration.hours(1)))));
+    all.add(new Choice(worded("mouse.this-computer-until-i-end-it"), () -> here(Optional.empty())));
     all.add(
-        new Choice("This computer, for four hours", () -> here(Optional.of(Duration.hours(4)))));
-    all.add(new Choice("A simulated day, to see how it goes", this::simulated));
+        new Choice(
+            worded("mouse.this-computer-for-an-hour"), () -> here(Optional.of(Duration.hours(1)))));
+    all.add(
+        new Choice(
+            worded("mouse.this-computer-for-four-hours"),
+            () -> here(Optional.of(Duration.hours(4)))));
+    all.add(new Choice(worded("mouse.a-simulated-day-to-see-how"), this::simulated));
     all.add(
         new Choice(
             now.leftOut().isEmpty()
-                ? "First leave applications out …"
-                : "Left out: %s …".formatted(String.join(", ", now.leftOut())),
+                ? worded("mouse.first-leave-applications-out")
+                : worded("mouse.left-out", String.join(", ", now.leftOut())),
             this::leaveOut));
-    all.add(
-        new Choice(
-            "Keys that pause it, in any window: %s …".formatted(now.pause()), this::choosePause));
-    all.add(new Choice("A line when your hands rest: %s …".formatted(line.now()), line::ask));
+    all.add(new Choice(worded("mouse.keys-that-pause-it-in-any", now.pause()), this::choosePause));
+    all.add(new Choice(worded("mouse.a-line-when-your-hands-rest-2", line.now()), line::ask));
     desk.dialogs()
         .choose(
-            "Record what hands do",
-            "What is typed is counted and never kept. While a field for a password has the focus,"
-                + " nothing is noted at all.",
+            worded("mouse.record-what-hands-do"),
+            worded("mouse.what-is-typed-is-counted-and"),
             all,
             Choice::title,
             c -> c.act().run());
@@ -116,8 +119,8 @@ final class RecordingStart {
   private void leaveOut() {
     desk.dialogs()
         .ask(
-            "Leave applications out",
-            "Their titles, with commas between",
+            worded("mouse.leave-applications-out"),
+            worded("mouse.their-titles-with-commas-between"),
             String.join(", ", choices().leftOut()),
             said -> {
               TreeSet<String> titles = new TreeSet<>(List.of(COMMAS.split(said)));
@@ -135,7 +138,7 @@ final class RecordingStart {
         .ifPresent(
             here ->
                 keys.ask(
-                    "Pause with which keys?",
+                    worded("mouse.pause-with-which-keys"),
                     here,
                     List.of(AnywhereGesture.PAUSE),
                     _ -> false,
@@ -162,7 +165,7 @@ final class RecordingStart {
     Optional<Setup> setup = workspace.setup();
     Optional<String> problem =
         setup.isEmpty()
-            ? Optional.of("There is no setup yet. Make one of this computer under Setups first.")
+            ? Optional.of(worded("mouse.there-is-no-setup-yet-make"))
             : workspace.world().problem(setup.get());
     problem.ifPresent(desk.session()::problem);
     return setup.filter(_ -> problem.isEmpty());
@@ -175,7 +178,7 @@ final class RecordingStart {
     }
     Workspace workspace = desk.session().workspace().get();
     RecordingChoices choices = choices();
-    desk.session().say("Beginning to listen \u2026");
+    desk.session().say(worded("mouse.beginning-to-listen"));
     ReminderChoices reminder = line.choices();
     Lot lot = line.lot();
     beside.ask(
@@ -217,7 +220,7 @@ final class RecordingStart {
   private static Gesture free(World world, Setup setup, Gesture pause) throws FileProblem {
     Optional<String> problem = AnywhereGesture.problem(world, setup, pause);
     if (problem.isPresent()) {
-      throw new FileProblem(problem.get() + " Choose other keys that pause.");
+      throw new FileProblem(worded("mouse.choose-other-keys-that-pause", problem.get()));
     }
     return pause;
   }
@@ -244,7 +247,7 @@ final class RecordingStart {
   private void simulated() {
     desk.dialogs()
         .choose(
-            "Play a simulated day",
+            worded("mouse.play-a-simulated-day"),
             SPEEDS,
             Speed::title,
             speed -> {

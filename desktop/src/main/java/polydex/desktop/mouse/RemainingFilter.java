@@ -1,5 +1,7 @@
 package polydex.desktop.mouse;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -24,11 +26,11 @@ record RemainingFilter(String title, Predicate<RemainingRow> rows) {
     List<RemainingFilter> all = new ArrayList<>();
     PlaceFilter.choices(desk, rows).forEach(places -> all.add(in(places)));
     for (Kind kind : Kind.values()) {
-      all.add(lately("to do: " + Spoken.kind(kind), r -> r.kind() == kind));
+      all.add(lately(worded("mouse.to-do", Spoken.kind(kind)), r -> r.kind() == kind));
     }
     for (State state : State.values()) {
       String word = state.name().toLowerCase(Locale.ROOT);
-      all.add(new RemainingFilter("state: " + word, r -> r.state() == state));
+      all.add(new RemainingFilter(worded("mouse.state", word), r -> r.state() == state));
     }
     return all;
   }

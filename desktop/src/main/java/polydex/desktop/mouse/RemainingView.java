@@ -1,5 +1,7 @@
 package polydex.desktop.mouse;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -65,14 +67,10 @@ public final class RemainingView extends VBox {
     this.choices = new Choices(desk);
     list =
         Lists.of(
-            "What remains, by its cost",
+            worded("mouse.what-remains-by-its-cost"),
             this::row,
             l -> desk.titles().action(l.row().place()),
-            desk.keyed(
-                Texts.quiet(
-                    "Nothing was done with the mouse here in the last four weeks. Whenever your hand"
-                        + " went to it, press {USED_MOUSE} and the letters of the action; bring in a log with"
-                        + " {LOG_OPEN}; or have a day recorded with {RECORD}.")));
+            desk.keyed(Texts.quiet(worded("mouse.nothing-was-done-with-the-mouse"))));
     VBox.setVgrow(list, Priority.ALWAYS);
     list.getSelectionModel().selectedItemProperty().addListener((_, _, l) -> explain(l));
     head.getStyleClass().add("table-head");
@@ -112,13 +110,13 @@ public final class RemainingView extends VBox {
     return List.of(
         KeyCommand.of(
             OwnKey.REMAINING_NEXT,
-            "Its next step",
+            worded("any.its-next-step"),
             () -> chosen().ifPresent(r -> NextStep.take(desk, r))),
         KeyCommand.of(
             OwnKey.REMAINING_KEEP,
-            "Keep it",
+            worded("mouse.keep-it"),
             () -> chosen().ifPresent(r -> choices.keepOrNot(r.place()))),
-        KeyCommand.of(OwnKey.SHOW_ONLY, "Show only \u2026", this::chooseWhich),
+        KeyCommand.of(OwnKey.SHOW_ONLY, worded("mouse.show-only"), this::chooseWhich),
         KeyCommand.of(OwnKey.WISH, () -> chosen().ifPresent(r -> choices.wish(r.place()))));
   }
 
@@ -129,7 +127,7 @@ public final class RemainingView extends VBox {
   private void chooseWhich() {
     desk.dialogs()
         .choose(
-            "Show only",
+            worded("mouse.show-only-2"),
             RemainingFilter.choices(desk, rows),
             RemainingFilter::title,
             chosen -> {
@@ -150,12 +148,12 @@ public final class RemainingView extends VBox {
     recognised =
         found.standing().events() == 0
             ? ""
-            : "%s of what was logged was recognised.%s"
-                    .formatted(
-                        Spoken.percent(found.standing().recognisedShare()),
-                        found.standing().strangers().stream().anyMatch(s -> s.isMachine())
-                            ? " Setups are missing for it: {EXPLAIN_NAMES}."
-                            : "")
+            : worded(
+                    "mouse.of-what-was-logged-was-recognised",
+                    Spoken.percent(found.standing().recognisedShare()),
+                    found.standing().strangers().stream().anyMatch(s -> s.isMachine())
+                        ? worded("mouse.setups-are-missing-for-it-explain")
+                        : "")
                 + strays(found.standing().strays());
     show();
   }
@@ -173,19 +171,19 @@ public final class RemainingView extends VBox {
     }
     summary.setText(
         desk.named(
-            "Shown: %s. %s%s"
-                .formatted(
-                    only.title(),
-                    all == 0
-                        ? ""
-                        : "By the last four weeks the mouse costs about %s a year%s; %d of %d actions are %d %% of that. "
-                            .formatted(
-                                SpokenTime.hours(all),
-                                between(DaysOfUse.ofAll(shown)),
-                                most,
-                                shown.size(),
-                                Math.round(MOST * 100)),
-                    recognised)));
+            worded(
+                "mouse.shown",
+                only.title(),
+                all == 0
+                    ? ""
+                    : worded(
+                        "mouse.by-the-last-four-weeks-the",
+                        SpokenTime.hours(all),
+                        between(DaysOfUse.ofAll(shown)),
+                        most,
+                        shown.size(),
+                        Math.round(MOST * 100)),
+                recognised)));
     Optional<RemainingRow> before = chosen();
     int was = list.getSelectionModel().getSelectedIndex();
     Lists.found(list, lines);
@@ -201,14 +199,14 @@ public final class RemainingView extends VBox {
 
   private List<Node> headings() {
     return columns(
-        Texts.styled("Action", "column-head"),
-        Texts.styled("Where", "column-head"),
-        Texts.styled("State", "column-head"),
-        Texts.styled("A day", "column-head"),
-        Texts.styled("A year", "column-head"),
-        Texts.styled("So far", "column-head"),
-        Texts.styled("To do", "column-head"),
-        Texts.styled("By keys", "column-head"));
+        Texts.styled(worded("any.action"), "column-head"),
+        Texts.styled(worded("any.where"), "column-head"),
+        Texts.styled(worded("any.state"), "column-head"),
+        Texts.styled(worded("mouse.a-day"), "column-head"),
+        Texts.styled(worded("mouse.a-year"), "column-head"),
+        Texts.styled(worded("mouse.so-far"), "column-head"),
+        Texts.styled(worded("mouse.to-do-2"), "column-head"),
+        Texts.styled(worded("mouse.by-keys"), "column-head"));
   }
 
   private List<Node> columns(
@@ -280,7 +278,7 @@ public final class RemainingView extends VBox {
                       6,
                       new GestureView(w.gesture(), desk.titles().words(row.place().environment())));
               if (!desk.narrow().get()) {
-                wished.getChildren().addFirst(Texts.styled("wished", "quiet"));
+                wished.getChildren().addFirst(Texts.styled(worded("mouse.wished"), "quiet"));
               }
               wished.setAlignment(Pos.CENTER_LEFT);
               return wished;
@@ -293,9 +291,9 @@ public final class RemainingView extends VBox {
                             w ->
                                 w.presses()
                                     + (w.means() == Walk.Means.MENUS
-                                        ? " presses by menus"
-                                        : " presses by Tab"))
-                        .orElse("no way by keys"),
+                                        ? worded("mouse.presses-by-menus")
+                                        : worded("mouse.presses-by-tab")))
+                        .orElse(worded("mouse.no-way-by-keys")),
                     "quiet"));
   }
 
@@ -313,17 +311,16 @@ public final class RemainingView extends VBox {
                     desk.titles().setup(row.place().setup()),
                     times(row) + rests(row),
                     row.kept()
-                        .map(
-                            why ->
-                                "Kept for the mouse: " + why + " {REMAINING_KEEP} takes that back.")
+                        .map(why -> worded("mouse.kept-for-the-mouse-remaining-keep", why))
                         .orElseGet(() -> NextStep.sentence(row)))));
   }
 
   private static String strays(List<LocalDate> days) {
     return days.isEmpty()
         ? ""
-        : " Left out, so far from all other days: %s."
-            .formatted(days.stream().map(LocalDate::toString).collect(Collectors.joining(", ")));
+        : worded(
+            "mouse.left-out-so-far-from-all",
+            days.stream().map(LocalDate::toString).collect(Collectors.joining(", ")));
   }
 
   /** Between which hours all together lie, where that rests on little. */
@@ -331,14 +328,16 @@ public final class RemainingView extends VBox {
     return on.range()
         .map(
             r ->
-                " (between %s and %s, by %s)"
-                    .formatted(
-                        SpokenTime.hours(r.low()), SpokenTime.hours(r.high()), days(on.days())))
+                worded(
+                    "mouse.between-and-by",
+                    SpokenTime.hours(r.low()),
+                    SpokenTime.hours(r.high()),
+                    days(on.days())))
         .orElse("");
   }
 
   private static String days(int days) {
-    return days == 1 ? "1 day" : days + " days";
+    return worded("mouse.days", days);
   }
 
   /** On what the hours rest, and between which they lie where that is little. */
@@ -347,26 +346,29 @@ public final class RemainingView extends VBox {
     return on.range()
         .map(
             r ->
-                " By %s on %s: between %s and %s a year."
-                    .formatted(
-                        on.uses() == 1 ? "1 use" : "%,d uses".formatted(on.uses()),
-                        days(on.days()),
-                        SpokenTime.hours(r.low()),
-                        SpokenTime.hours(r.high())))
+                worded(
+                    "mouse.by-on-between-and-a-year",
+                    worded("mouse.uses", on.uses()),
+                    days(on.days()),
+                    SpokenTime.hours(r.low()),
+                    SpokenTime.hours(r.high())))
         .orElse("");
   }
 
   private static String times(RemainingRow row) {
     String keys =
-        row.keysSeconds().map(k -> ", " + seconds(k, row.keysMeasured()) + " by keys").orElse("");
-    return seconds(row.pointerSeconds(), row.pointerMeasured())
-        + " with the mouse"
-        + (row.pointerCut() ? ", longer times being cut there" : "")
-        + keys
-        + ".";
+        row.keysSeconds()
+            .map(k -> worded("mouse.by-keys-2", seconds(k, row.keysMeasured())))
+            .orElse("");
+    return worded(
+        "mouse.with-the-mouse",
+        seconds(row.pointerSeconds(), row.pointerMeasured()),
+        (row.pointerCut() ? worded("mouse.longer-times-being-cut-there") : ""),
+        keys);
   }
 
   private static String seconds(double seconds, boolean measured) {
-    return String.format(Locale.ROOT, measured ? "%.1f s measured" : "about %.1f s", seconds);
+    return String.format(
+        Locale.ROOT, measured ? worded("mouse.s-measured") : worded("mouse.about-s"), seconds);
   }
 }

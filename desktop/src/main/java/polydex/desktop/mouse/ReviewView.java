@@ -1,5 +1,8 @@
 package polydex.desktop.mouse;
 
+import static polydex.desktop.language.DesktopWords.worded;
+import static polydex.language.Language.decimals;
+
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
@@ -28,7 +31,7 @@ import polydex.reminder.ReminderEffect;
 /** The week in one page. */
 public final class ReviewView {
   private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern("d MMMM", Locale.ENGLISH);
+      DateTimeFormatter.ofPattern(worded("any.d-mmmm"), Locale.ENGLISH);
   private static final int NAMED = 6;
 
   private final Desk desk;
@@ -46,10 +49,10 @@ public final class ReviewView {
   public void open() {
     ListView<RemainingRow> proposals =
         Lists.of(
-            "Proposals for the next week",
+            worded("mouse.proposals-for-the-next-week"),
             this::row,
             r -> desk.titles().action(r.place()),
-            Texts.quiet("Nothing that the mouse does costs anything now."));
+            Texts.quiet(worded("mouse.nothing-that-the-mouse-does-costs")));
     proposals.getItems().setAll(review.proposals());
     proposals.getSelectionModel().selectFirst();
     proposals.getStyleClass().add("three-rows");
@@ -57,12 +60,12 @@ public final class ReviewView {
     VBox box =
         OverlayBox.wide(
             Texts.heading(
-                "The week from %s to %s"
-                    .formatted(
-                        DAY.format(review.days().getStart()),
-                        DAY.format(review.days().getEndInclusive()))),
+                worded(
+                    "mouse.the-week-from-to",
+                    DAY.format(review.days().getStart()),
+                    DAY.format(review.days().getEndInclusive()))),
             words,
-            Texts.part("For the next week"),
+            Texts.part(worded("mouse.for-the-next-week")),
             proposals);
     List<KeyCommand> keys = new ArrayList<>(words.keys());
     keys.add(
@@ -81,24 +84,28 @@ public final class ReviewView {
   private List<Node> words() {
     List<Node> words = new ArrayList<>();
     words.add(Texts.words(numbers()));
-    words.addAll(part("Replaced", review.replaced(), "nothing new"));
-    words.addAll(part("Came back", review.cameBack(), "nothing"));
-    words.addAll(part("Slipped after twenty times by keys", review.slipped(), "nothing"));
-    words.add(Texts.part("Costs most now"));
+    words.addAll(part(worded("mouse.replaced"), review.replaced(), worded("mouse.nothing-new")));
+    words.addAll(part(worded("mouse.came-back"), review.cameBack(), worded("mouse.nothing")));
+    words.addAll(
+        part(
+            worded("mouse.slipped-after-twenty-times-by-keys"),
+            review.slipped(),
+            worded("mouse.nothing")));
+    words.add(Texts.part(worded("mouse.costs-most-now")));
     words.add(
         Texts.words(
             review.dearest().isEmpty()
-                ? "nothing"
+                ? worded("mouse.nothing")
                 : review.dearest().stream()
                     .map(
                         r ->
-                            "%s (%s a year)"
-                                .formatted(
-                                    desk.titles().action(r.place()),
-                                    SpokenTime.hours(r.hoursAYear())))
+                            worded(
+                                "mouse.a-year-2",
+                                desk.titles().action(r.place()),
+                                SpokenTime.hours(r.hoursAYear())))
                     .collect(Collectors.joining(", "))));
     if (!reminders.isEmpty()) {
-      words.add(Texts.part("What was said when your hands rested"));
+      words.add(Texts.part(worded("mouse.what-was-said-when-your-hands")));
       words.add(Texts.words(reminders.inWords()));
     }
     return words;
@@ -107,35 +114,33 @@ public final class ReviewView {
   private String numbers() {
     WeeklyReview.Totals now = review.now();
     if (now.workingDays() == 0) {
-      return "Nothing was logged in these seven days.";
+      return worded("mouse.nothing-was-logged-in-these-seven");
     }
     WeeklyReview.Totals before = review.before();
     List<String> said = new ArrayList<>();
     said.add(
-        "%,d uses by keys and %,d by mouse on %d working days."
-            .formatted(now.keys(), now.pointer(), now.workingDays()));
+        worded("mouse.uses-by-keys-and-by-mouse", now.keys(), now.pointer(), now.workingDays()));
     now.coverage()
         .ifPresent(
             c ->
                 said.add(
-                    "%s by keys%s."
-                        .formatted(
-                            Spoken.percent(c),
-                            before
-                                .coverage()
-                                .map(b -> ", after " + Spoken.percent(b) + " the week before")
-                                .orElse(""))));
+                    worded(
+                        "mouse.by-keys-3",
+                        Spoken.percent(c),
+                        before
+                            .coverage()
+                            .map(b -> worded("mouse.after-the-week-before", Spoken.percent(b)))
+                            .orElse(""))));
     now.tripsAnHour()
         .ifPresent(
             t ->
                 said.add(
-                    String.format(
-                        Locale.ROOT,
-                        "The hand went to the mouse %.0f times an hour%s.",
-                        t,
+                    worded(
+                        "mouse.the-hand-went-to-the-mouse",
+                        decimals(0, t),
                         before
                             .tripsAnHour()
-                            .map(b -> String.format(Locale.ROOT, ", after %.0f", b))
+                            .map(b -> worded("mouse.after", decimals(0, b)))
                             .orElse(""))));
     return String.join(" ", said);
   }
@@ -143,7 +148,7 @@ public final class ReviewView {
   private List<Node> part(String title, List<Place> places, String none) {
     String names =
         String.join(", ", places.stream().limit(NAMED).map(this::named).toList())
-            + (places.size() > NAMED ? " and %d more".formatted(places.size() - NAMED) : "");
+            + (places.size() > NAMED ? worded("mouse.and-more", places.size() - NAMED) : "");
     Label words = Texts.words(places.isEmpty() ? none : names);
     return List.of(Texts.part("%s: %d".formatted(title, places.size())), words);
   }
@@ -158,7 +163,7 @@ public final class ReviewView {
         .addAll(
             Lists.growing(Texts.styled(desk.titles().action(row.place()), "row-title")),
             Lists.column(Texts.styled(desk.titles().place(row.place().environment()), "quiet"), 14),
-            Lists.number(SpokenTime.hours(row.hoursAYear()) + " a year", 9.5),
+            Lists.number(worded("any.a-year", SpokenTime.hours(row.hoursAYear())), 9.5),
             Lists.column(Marks.kind(row.kind()), 9));
   }
 }

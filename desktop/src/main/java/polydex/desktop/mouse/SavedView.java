@@ -1,5 +1,7 @@
 package polydex.desktop.mouse;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -25,24 +27,23 @@ public final class SavedView {
   public static void open(Desk desk, Findings found) {
     ListView<OfPlace> list =
         Lists.of(
-            "What was saved, by action",
+            worded("mouse.what-was-saved-by-action"),
             (box, line) -> row(desk, box, line),
             l -> desk.titles().action(l.row().place()),
-            Texts.quiet("Nothing that was done with the mouse has been done by keys yet."));
+            Texts.quiet(worded("mouse.nothing-that-was-done-with-the")));
     list.getItems().setAll(found.saved().places().stream().filter(p -> p.hours() > 0).toList());
     list.getSelectionModel().selectFirst();
     list.getStyleClass().add("nine-rows");
     VBox box =
         OverlayBox.wide(
-            Texts.heading("Saved so far: " + SpokenTime.hours(found.saved().hours())),
+            Texts.heading(worded("mouse.saved-so-far", SpokenTime.hours(found.saved().hours()))),
             Texts.words(
-                "%,d uses by keys of actions that were once done with the mouse, each times what it takes with the mouse less what it takes by keys. The drills took %s."
-                    .formatted(
-                        found.saved().usesByKeys(), SpokenTime.hours(found.saved().drillHours()))),
+                worded(
+                    "mouse.uses-by-keys-of-actions-that",
+                    found.saved().usesByKeys(),
+                    SpokenTime.hours(found.saved().drillHours()))),
             list,
-            Texts.quiet(
-                "A time is the median of the last measured ones where there are five; otherwise an"
-                    + " estimate of the Keystroke-Level Model."));
+            Texts.quiet(worded("mouse.a-time-is-the-median-of")));
     desk.keys()
         .open(
             box,
@@ -50,7 +51,7 @@ public final class SavedView {
             List.of(
                 KeyCommand.of(
                     OwnKey.SAVED_NEXT,
-                    "Its next step",
+                    worded("any.its-next-step"),
                     () ->
                         Optional.ofNullable(list.getSelectionModel().getSelectedItem())
                             .ifPresent(
@@ -66,7 +67,7 @@ public final class SavedView {
         .addAll(
             Lists.growing(Texts.styled(desk.titles().action(r.place()), "row-title")),
             Lists.column(Texts.styled(desk.titles().place(r.place().environment()), "quiet"), 14),
-            Lists.number("%,d uses".formatted(line.usesByKeys()), 6),
+            Lists.number(worded("mouse.uses-2", line.usesByKeys()), 6),
             Lists.number(
                 String.format(
                     Locale.ROOT,

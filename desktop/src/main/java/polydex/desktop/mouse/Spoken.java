@@ -1,5 +1,7 @@
 package polydex.desktop.mouse;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.Locale;
 import polydex.effort.TheilSen;
 import polydex.log.Deed;
@@ -18,12 +20,12 @@ public final class Spoken {
   /** A class, in a word or three. */
   static String kind(Kind kind) {
     return switch (kind) {
-      case LEARN -> "learn";
-      case FREE_THE_WAY -> "free the way";
-      case BIND -> "bind";
-      case WALK -> "walk";
-      case POINTER_BY_NATURE -> "pointer";
-      case UNKNOWN -> "unknown";
+      case LEARN -> worded("mouse.learn");
+      case FREE_THE_WAY -> worded("mouse.free-the-way");
+      case BIND -> worded("mouse.bind");
+      case WALK -> worded("mouse.walk");
+      case POINTER_BY_NATURE -> worded("mouse.pointer");
+      case UNKNOWN -> worded("mouse.unknown");
     };
   }
 
@@ -36,10 +38,8 @@ public final class Spoken {
   static String walk(Walk walk) {
     String way = String.join(" \u203a ", walk.path());
     return switch (walk.means()) {
-      case MENUS ->
-          "By menus and arrows: %s, then Enter; %d presses.".formatted(way, walk.presses());
-      case TAB ->
-          "By Tab to \u201c%s\u201d, then Space; %d presses.".formatted(way, walk.presses());
+      case MENUS -> worded("mouse.by-menus-and-arrows-then-enter", way, walk.presses());
+      case TAB -> worded("mouse.by-tab-to-then-space-presses", way, walk.presses());
     };
   }
 
@@ -51,20 +51,20 @@ public final class Spoken {
    */
   public static String trend(TheilSen trend, String what, String unit) {
     if (Double.isInfinite(trend.low())) {
-      return "Too few weeks yet to say how %s go on.".formatted(what);
+      return worded("mouse.too-few-weeks-yet-to-say", what);
     }
-    String range = number(trend.low()) + " and " + number(trend.high()) + unit;
+    String range = worded("mouse.and", number(trend.low()), number(trend.high()), unit);
     if (trend.mayBeNone()) {
-      return "%s show no clear trend: %s%s a week, with 95 %% between %s."
-          .formatted(capital(what), number(trend.slope()), unit, range);
+      return worded(
+          "mouse.show-no-clear-trend-a-week", capital(what), number(trend.slope()), unit, range);
     }
-    return "%s go %s by %s%s a week, with 95 %% between %s."
-        .formatted(
-            capital(what),
-            trend.slope() < 0 ? "down" : "up",
-            String.format(Locale.ROOT, "%.1f", Math.abs(trend.slope())),
-            unit,
-            range);
+    return worded(
+        "mouse.go-by-a-week-with-95",
+        capital(what),
+        trend.slope() < 0 ? worded("mouse.down") : worded("mouse.up"),
+        String.format(Locale.ROOT, "%.1f", Math.abs(trend.slope())),
+        unit,
+        range);
   }
 
   private static String number(double value) {

@@ -1,5 +1,7 @@
 package polydex.desktop.mouse;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -25,32 +27,34 @@ final class Strangers {
     List<String> programs = new ArrayList<>();
     for (Strange s : strangers) {
       if (s.isMachine()) {
-        machines.add(s.machine().isEmpty() ? "without a name" : "“" + s.machine() + "”");
+        machines.add(
+            s.machine().isEmpty() ? worded("mouse.without-a-name") : "“" + s.machine() + "”");
       } else {
         programs.add(
-            "“%s” (%,d by pointer, %,d by keys)"
-                .formatted(s.application(), s.byPointer(), s.byKeys()));
+            worded("mouse.by-pointer-by-keys", s.application(), s.byPointer(), s.byKeys()));
       }
     }
     List<String> words = new ArrayList<>();
     if (!machines.isEmpty()) {
       words.add(
-          (machines.size() == 1 ? "No setup has the machine " : "No setup has the machines ")
-              + first(List.copyOf(machines))
-              + ", so what was done there can't be named.");
+          worded(
+              "mouse.so-what-was-done-there-cant",
+              worded("mouse.no-setup-has-the-machines", machines.size()),
+              first(List.copyOf(machines))));
     }
     if (!programs.isEmpty()) {
       words.add(
-          (programs.size() == 1 ? "No keymap knows the program " : "No keymap knows the programs ")
-              + first(programs)
-              + ". {SHEETS_TURN} in Sheets brings in a list of its keys, {HERE_OPEN} there reads what runs now.");
+          worded(
+              "mouse.sheets-turn-in-sheets-brings-in",
+              worded("mouse.no-keymap-knows-the-programs", programs.size()),
+              first(programs)));
     }
     return String.join(" ", words);
   }
 
   private static String first(List<String> names) {
     return names.stream().limit(SAID).collect(Collectors.joining(", "))
-        + (names.size() > SAID ? " and %,d others".formatted(names.size() - SAID) : "");
+        + (names.size() > SAID ? worded("mouse.and-others", names.size() - SAID) : "");
   }
 
   /** Makes the setups that the log needs, where something is known of them. */
@@ -59,10 +63,7 @@ final class Strangers {
     if (made.isEmpty()) {
       return Optional.empty();
     }
-    String title =
-        made.size() == 1
-            ? "Make the setup “" + made.getFirst().title() + "”"
-            : "Make the %d setups it needs".formatted(made.size());
+    String title = worded("mouse.make-the-setups-it-needs", made.size(), made.getFirst().title());
     return Optional.of(
         KeyCommand.of(
             OwnKey.MAKE_SETUPS,

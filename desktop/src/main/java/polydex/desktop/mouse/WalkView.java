@@ -1,5 +1,7 @@
 package polydex.desktop.mouse;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Pos;
@@ -31,20 +33,19 @@ final class WalkView {
     }
     var list =
         Lists.<Walk.Part>of(
-            "The way by keys",
+            worded("mouse.the-way-by-keys"),
             (box, part) -> row(desk, row, box, part),
             Walk.Part::to,
-            Texts.quiet("There is no way."));
+            Texts.quiet(worded("mouse.there-is-no-way")));
     list.getItems().setAll(walk.parts(environment.get()));
     list.getSelectionModel().selectFirst();
     list.getStyleClass().add("nine-rows");
     VBox box =
         OverlayBox.narrow(
             Texts.heading(
-                "\u201c%s\u201d by keys: %d presses"
-                    .formatted(desk.titles().action(row.place()), walk.presses())),
+                worded("mouse.by-keys-presses", desk.titles().action(row.place()), walk.presses())),
             list,
-            Texts.quiet("It has no gesture of its own."));
+            Texts.quiet(worded("mouse.it-has-no-gesture-of-its")));
     desk.keys()
         .open(
             box,
@@ -62,7 +63,7 @@ final class WalkView {
     HBox keys =
         new HBox(6, new GestureView(part.key(), desk.titles().words(row.place().environment())));
     if (part.times() > 1) {
-      keys.getChildren().add(Texts.styled("%d times".formatted(part.times()), "quiet"));
+      keys.getChildren().add(Texts.styled(worded("mouse.times", part.times()), "quiet"));
     }
     keys.setAlignment(Pos.CENTER_LEFT);
     box.getChildren()

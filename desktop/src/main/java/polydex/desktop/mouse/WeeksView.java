@@ -1,5 +1,8 @@
 package polydex.desktop.mouse;
 
+import static polydex.desktop.language.DesktopWords.worded;
+import static polydex.language.Language.decimals;
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -32,7 +35,7 @@ import polydex.totals.Standing;
 /** How it went, week by week, with its trends; and the slips of the last weeks. */
 public final class WeeksView extends VBox {
   /** Under which the weeks of some places only are added up, beside the window. */
-  private static final String SOME = "weeks of some";
+  private static final String SOME = worded("mouse.weeks-of-some");
 
   /** What some places come to. */
   private record Chosen(Weeks weeks, Slips slips) {}
@@ -65,7 +68,8 @@ public final class WeeksView extends VBox {
   /** An empty view. */
   public WeeksView(Desk desk) {
     this.desk = desk;
-    slips = Lists.of("Slips", this::row, s -> desk.titles().action(s.place()), noSlips);
+    slips =
+        Lists.of(worded("mouse.slips"), this::row, s -> desk.titles().action(s.place()), noSlips);
     slipsHead.getStyleClass().add("part");
     slips.setMinHeight(70);
     // The charts come first; the list takes what they leave.
@@ -86,9 +90,11 @@ public final class WeeksView extends VBox {
   public List<KeyCommand> commands() {
     return List.of(
         KeyCommand.of(
-            OwnKey.WEEKS_PICTURES, others ? "Hours a year" : "Other pictures", this::turn),
-        KeyCommand.of(OwnKey.SHOW_ONLY, "Show only \u2026", this::chooseWhich),
-        KeyCommand.of(OwnKey.WEEKS_NEXT, "Its next step", this::next));
+            OwnKey.WEEKS_PICTURES,
+            others ? worded("mouse.hours-a-year") : worded("mouse.other-pictures"),
+            this::turn),
+        KeyCommand.of(OwnKey.SHOW_ONLY, worded("mouse.show-only"), this::chooseWhich),
+        KeyCommand.of(OwnKey.WEEKS_NEXT, worded("any.its-next-step"), this::next));
   }
 
   private void turn() {
@@ -111,7 +117,7 @@ public final class WeeksView extends VBox {
   private void chooseWhich() {
     desk.dialogs()
         .choose(
-            "Show only",
+            worded("mouse.show-only-2"),
             PlaceFilter.choices(desk, found.map(Findings::rows).orElse(List.of())),
             PlaceFilter::title,
             chosen -> {
@@ -138,17 +144,14 @@ public final class WeeksView extends VBox {
     if (standing.days().isEmpty()) {
       charts.getChildren().clear();
       headline.setText("");
-      trend.setText(
-          desk.named(
-              "Nothing is logged yet. {USED_MOUSE} notes what the mouse was used for, {LOG_OPEN} brings in a log,"
-                  + " {RECORD} records a simulated day; from then on each week stands here."));
+      trend.setText(desk.named(worded("mouse.nothing-is-logged-yet-used-mouse")));
       drills.setText("");
-      slipsHead.setText("Slips");
-      noSlips.setText("None yet.");
+      slipsHead.setText(worded("mouse.slips"));
+      noSlips.setText(worded("mouse.none-yet"));
       Lists.found(slips, List.of());
       return;
     }
-    noSlips.setText("No slips: where the gesture is known, the mouse was left alone.");
+    noSlips.setText(worded("mouse.no-slips-where-the-gesture-is"));
     if (only.equals(PlaceFilter.EVERYWHERE)) {
       desk.analyst().stopLooking(SOME);
       show(findings, findings.weeks(), findings.slips(), "");
@@ -163,9 +166,8 @@ public final class WeeksView extends VBox {
                 new Chosen(
                     Weeks.of(standing, findings.rows(), some.places(), today),
                     Slips.of(standing, some.places(), today)),
-            c -> show(findings, c.weeks(), c.slips(), "Shown: " + some.title() + ". "),
-            why ->
-                trend.setText("The weeks of " + some.title() + " could not be added up. " + why));
+            c -> show(findings, c.weeks(), c.slips(), worded("mouse.shown-2", some.title())),
+            why -> trend.setText(worded("mouse.the-weeks-of-could-not-be", some.title(), why)));
   }
 
   private void show(Findings findings, Weeks weeks, Slips made, String shown) {
@@ -174,14 +176,15 @@ public final class WeeksView extends VBox {
     trend.setText(shown + words(weeks));
     drills.setText(
         drills(findings)
-            + " %s of what was logged was recognised."
-                .formatted(Spoken.percent(standing.recognisedShare())));
+            + worded(
+                "mouse.of-what-was-logged-was-recognised-2",
+                Spoken.percent(standing.recognisedShare())));
     slipsHead.setText(
-        "Slips of the last four weeks: %,d, of %,d gestures that are known%s"
-            .formatted(
-                made.places().stream().mapToInt(Slips.OfPlace::lately).sum(),
-                made.places().size(),
-                where(made)));
+        worded(
+            "mouse.slips-of-the-last-four-weeks",
+            made.places().stream().mapToInt(Slips.OfPlace::lately).sum(),
+            made.places().size(),
+            where(made)));
     int at = Math.max(0, slips.getSelectionModel().getSelectedIndex());
     Lists.found(slips, made.places());
     slips.getSelectionModel().select(Math.min(at, made.places().size() - 1));
@@ -195,7 +198,7 @@ public final class WeeksView extends VBox {
             .sorted(Map.Entry.<EnvironmentId, Integer>comparingByValue().reversed())
             .limit(MOST_NAMED)
             .map(e -> "%s %,d".formatted(desk.titles().title(e.getKey()), e.getValue()))
-            .collect(Collectors.joining(", ", "; most in ", ""));
+            .collect(Collectors.joining(", ", worded("mouse.most-in"), ""));
   }
 
   private void charts(Weeks weeks, Slips made) {
@@ -223,20 +226,22 @@ public final class WeeksView extends VBox {
 
   private static List<Plot> others(Weeks weeks, Slips made) {
     Plot open =
-        HoursPicture.chart(weeks, "Open actions in %,d uses".formatted(weeks.exposure()))
+        HoursPicture.chart(weeks, worded("mouse.open-actions-in-uses", weeks.exposure()))
             .line("", "plot-own", HoursPicture.points(weeks, Week::open));
     relapses(weeks, open, false);
     return List.of(
-        HoursPicture.chart(weeks, "By keys, % of uses and of time")
+        HoursPicture.chart(weeks, worded("mouse.by-keys-of-uses-and-of"))
             .upTo(100)
             .line(
-                "uses", "plot-own", HoursPicture.points(weeks, w -> w.coverage().map(c -> 100 * c)))
+                worded("mouse.uses-3"),
+                "plot-own",
+                HoursPicture.points(weeks, w -> w.coverage().map(c -> 100 * c)))
             .line(
-                "time",
+                worded("mouse.time"),
                 "plot-own-dashed",
                 HoursPicture.points(weeks, w -> w.coverageByTime().map(c -> 100 * c))),
         open,
-        HoursPicture.chart(weeks, "Trips of the hand, an hour")
+        HoursPicture.chart(weeks, worded("mouse.trips-of-the-hand-an-hour"))
             .line(
                 "",
                 "plot-pointer",
@@ -246,7 +251,7 @@ public final class WeeksView extends VBox {
                         w.activeHours() < WeeklyReview.LEAST_HOURS
                             ? Optional.empty()
                             : Optional.of(w.trips() / w.activeHours()))),
-        HoursPicture.chart(weeks, "Slips a week")
+        HoursPicture.chart(weeks, worded("mouse.slips-a-week"))
             .bars(
                 "",
                 "plot-due-bar",
@@ -266,7 +271,7 @@ public final class WeeksView extends VBox {
     for (int h = Math.max(0, middle - reach); h <= Math.min(HOURS - 1, middle + reach); h++) {
       points.add(new Point(h, made.byHour().get(h)));
     }
-    return new Plot("All slips by the hour of the day", "")
+    return new Plot(worded("mouse.all-slips-by-the-hour-of"), "")
         .whole()
         .xTicks(h -> "%.0f:00".formatted(h))
         .bars("", "plot-due-bar", points);
@@ -287,7 +292,7 @@ public final class WeeksView extends VBox {
     for (int i = 0; i < weeks.weeks().size(); i++) {
       int count = weeks.weeks().get(i).relapsed().size();
       if (count > 0) {
-        String words = count == 1 ? "1 came back" : "%,d came back".formatted(count);
+        String words = worded("mouse.came-back-2", count);
         plot.upright(!named || i - last < 2 ? "" : words, "plot-relapse", i);
         last = i - last < 2 ? last : i;
       }
@@ -295,14 +300,15 @@ public final class WeeksView extends VBox {
   }
 
   private String words(Weeks weeks) {
-    return weeks.openTrend().map(t -> Spoken.trend(t, "open actions", "") + " ").orElse("")
-        + weeks.hoursTrend().map(t -> Spoken.trend(t, "hours a year", " h")).orElse("")
+    return weeks
+            .openTrend()
+            .map(t -> Spoken.trend(t, worded("mouse.open-actions"), "") + " ")
+            .orElse("")
+        + weeks.hoursTrend().map(t -> Spoken.trend(t, worded("any.hours-a-year"), " h")).orElse("")
         + weeks
             .weeksToNone()
             .map(
-                r ->
-                    " If it went on so, nothing would be open in %.0f to %.0f weeks."
-                        .formatted(r[0], r[1]))
+                r -> worded("mouse.if-it-went-on-so-nothing", decimals(0, r[0]), decimals(0, r[1])))
             .orElse("");
   }
 
@@ -313,10 +319,13 @@ public final class WeeksView extends VBox {
         .mean()
         .map(
             c ->
-                "Of %d drilled actions, uses by keys went from before the first drill to after it by %+.0f percentage points on average, with 95 %% between %+.0f and %+.0f."
-                    .formatted(actions, 100 * c.difference(), 100 * c.low(), 100 * c.high()))
-        .orElse(
-            "What drills change can be told once two drilled actions were used before and after.");
+                worded(
+                    "mouse.of-drilled-actions-uses-by-keys",
+                    actions,
+                    100 * c.difference(),
+                    100 * c.low(),
+                    100 * c.high()))
+        .orElse(worded("mouse.what-drills-change-can-be-told"));
   }
 
   private void row(HBox box, Slips.OfPlace slip) {
@@ -330,14 +339,13 @@ public final class WeeksView extends VBox {
     }
     box.getChildren()
         .addAll(
-            Lists.number("%,d slips".formatted(slip.lately()), 6),
-            Lists.number("%d days".formatted(slip.days()), 5.5),
+            Lists.number(worded("mouse.slips-2", slip.lately()), 6),
+            Lists.number(worded("any.days", slip.days()), 5.5),
             Lists.column(
                 Texts.styled(
                     slip.returned() == 0
                         ? ""
-                        : "came back %s"
-                            .formatted(slip.returned() == 1 ? "once" : slip.returned() + " times"),
+                        : worded("mouse.came-back-3", worded("mouse.times-2", slip.returned())),
                     "stops"),
                 9));
   }

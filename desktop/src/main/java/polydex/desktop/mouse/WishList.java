@@ -1,5 +1,7 @@
 package polydex.desktop.mouse;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -25,20 +27,17 @@ public final class WishList {
     this.desk = desk;
     list =
         Lists.of(
-            "Bindings wished for",
+            worded("mouse.bindings-wished-for"),
             this::row,
             w -> desk.titles().action(w.place()),
-            desk.keyed(
-                Texts.quiet(
-                    "Nothing is wished for. {WISH} on an action without a gesture finds keys that are"
-                        + " free.")));
+            desk.keyed(Texts.quiet(worded("mouse.nothing-is-wished-for-wish-on"))));
     list.getStyleClass().add("nine-rows");
   }
 
   /** Opens it over the place. */
   public void open() {
     fill();
-    VBox box = OverlayBox.wide(Texts.heading("Bindings wished for"), list);
+    VBox box = OverlayBox.wide(Texts.heading(worded("mouse.bindings-wished-for")), list);
     desk.keys()
         .open(
             box,
@@ -72,6 +71,6 @@ public final class WishList {
             Lists.column(
                 new GestureView(wish.gesture(), desk.titles().words(wish.place().environment())),
                 10),
-            Lists.column(Texts.styled("since " + wish.day(), "quiet"), 9));
+            Lists.column(Texts.styled(worded("mouse.since", wish.day()), "quiet"), 9));
   }
 }

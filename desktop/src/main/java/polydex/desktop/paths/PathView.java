@@ -1,5 +1,7 @@
 package polydex.desktop.paths;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.Priority;
@@ -66,8 +68,8 @@ public final class PathView extends VBox {
     String taken =
         trace
             .acted()
-            .map(a -> catalog.title(a.action()) + (a.own() ? " (your own binding)" : ""))
-            .orElse("takes a part of it");
+            .map(a -> catalog.title(a.action()) + (a.own() ? worded("paths.your-own-binding") : ""))
+            .orElse(worded("paths.takes-a-part-of-it"));
     stack.show(
         tracer.layers(),
         trace,
@@ -86,9 +88,9 @@ public final class PathView extends VBox {
               .formatted(
                   a.layer().title(),
                   catalog.title(a.action()),
-                  a.own() ? ", one of your own bindings" : "");
-      case Trace.Typed t -> "It types “" + t.text() + "”.";
-      case Trace.Nothing n -> "Nothing happens. " + n.why();
+                  a.own() ? worded("paths.one-of-your-own-bindings") : "");
+      case Trace.Typed t -> worded("paths.it-types", t.text());
+      case Trace.Nothing n -> worded("paths.nothing-happens", n.why());
     };
   }
 }

@@ -1,5 +1,7 @@
 package polydex.desktop.route;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
@@ -23,7 +25,7 @@ import polydex.route.SetupId;
 /** When conflicts came and went, by days. */
 final class ConflictDays {
   private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern("d MMM uuuu", Locale.ENGLISH);
+      DateTimeFormatter.ofPattern(worded("route.d-mmm-uuuu"), Locale.ENGLISH);
 
   private final Desk desk;
   private final Label head = Texts.quiet("");
@@ -34,16 +36,16 @@ final class ConflictDays {
     this.desk = desk;
     list =
         Lists.of(
-            "Days of conflicts",
+            worded("route.days-of-conflicts"),
             this::row,
             e -> DAY.format(e.day()) + " " + e.sighting().words(),
-            Texts.quiet("No conflict has come or gone yet since this file looks for them."));
+            Texts.quiet(worded("route.no-conflict-has-come-or-gone")));
     list.getStyleClass().add("setup-lines");
   }
 
   void open() {
     fill();
-    VBox box = OverlayBox.wide(Texts.heading("What came and what went"), head, list);
+    VBox box = OverlayBox.wide(Texts.heading(worded("route.what-came-and-what-went")), head, list);
     desk.keys()
         .open(
             box,
@@ -75,9 +77,11 @@ final class ConflictDays {
             .toList();
     long came = events.stream().filter(Event::came).count();
     head.setText(
-        "%s: %d came and %d went, the latest first."
-            .formatted(
-                all ? "All setups" : here.map(this::title).orElse(""), came, events.size() - came));
+        worded(
+            "route.came-and-went-the-latest-first",
+            all ? worded("route.all-setups") : here.map(this::title).orElse(""),
+            came,
+            events.size() - came));
     list.getItems().setAll(events);
     list.getSelectionModel().selectFirst();
   }
@@ -85,7 +89,7 @@ final class ConflictDays {
   private String title(SetupId setup) {
     return Optional.ofNullable(desk.session().workspace().get().setups().get(setup))
         .map(Setup::title)
-        .orElse("a setup that is gone");
+        .orElse(worded("route.a-setup-that-is-gone"));
   }
 
   private void row(HBox box, Event event) {
@@ -96,7 +100,10 @@ final class ConflictDays {
         .addAll(
             Lists.column(Texts.styled(DAY.format(event.day()), "quiet"), 6.5),
             Lists.column(
-                Texts.styled(event.came() ? "came" : "went", event.came() ? "stops" : "quiet"), 3),
+                Texts.styled(
+                    event.came() ? worded("route.came") : worded("route.went"),
+                    event.came() ? "stops" : "quiet"),
+                3),
             Lists.column(
                 new GestureView(
                     event.sighting().gesture(),
@@ -108,7 +115,7 @@ final class ConflictDays {
   private static String words(Event event) {
     return event.came()
         ? event.sighting().words()
-            + event.sighting().gone().map(d -> " Gone since " + DAY.format(d) + ".").orElse("")
+            + event.sighting().gone().map(d -> worded("route.gone-since", DAY.format(d))).orElse("")
         : event.sighting().words();
   }
 }

@@ -1,5 +1,7 @@
 package polydex.desktop.route;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -27,10 +29,10 @@ record ConflictFilter(
 
   /** Where conflicts are looked for. */
   enum Where {
-    HERE("in this setup"),
-    EVERYWHERE("in all setups"),
-    HABITS("between environments: habits"),
-    ACCEPTED("in all setups, lived with");
+    HERE(worded("route.in-this-setup")),
+    EVERYWHERE(worded("route.in-all-setups")),
+    HABITS(worded("route.between-environments-habits")),
+    ACCEPTED(worded("route.in-all-setups-lived-with"));
 
     private final String words;
 
@@ -51,8 +53,8 @@ record ConflictFilter(
   String words(Function<EnvironmentId, String> title) {
     return kind.map(k -> name(k) + " ").orElse("")
         + where.words
-        + layer.map(l -> ", at " + at(l)).orElse("")
-        + environment.map(e -> ", of " + title.apply(e)).orElse("");
+        + layer.map(l -> worded("route.at", at(l))).orElse("")
+        + environment.map(e -> worded("route.of", title.apply(e))).orElse("");
   }
 
   private static String at(Layer layer) {

@@ -1,5 +1,7 @@
 package polydex.desktop.route;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -32,7 +34,7 @@ final class ConflictList {
   private static final int PLANNED = 20;
 
   private final Desk desk;
-  private final Label head = Texts.part("Conflicts");
+  private final Label head = Texts.part(worded("route.conflicts"));
   private final ConflictRows rows;
   private ConflictFilter filter = ConflictFilter.FIRST;
   private List<Conflict> loaded = List.of();
@@ -59,7 +61,7 @@ final class ConflictList {
     switch (filter.where()) {
       case HERE -> list(analysis.conflicts());
       case HABITS -> {
-        wait("Looking at habits …");
+        wait(worded("route.looking-at-habits"));
         desk.analyst()
             .look(
                 "conflicts",
@@ -68,7 +70,7 @@ final class ConflictList {
                 this::failed);
       }
       case EVERYWHERE, ACCEPTED -> {
-        wait("Looking into all setups …");
+        wait(worded("any.looking-into-all-setups"));
         desk.analyst()
             .look(
                 "conflicts",
@@ -90,7 +92,7 @@ final class ConflictList {
   }
 
   private void failed(String why) {
-    head.setText("Conflicts");
+    head.setText(worded("route.conflicts"));
     Lists.failed(rows.list(), why);
   }
 
@@ -127,12 +129,11 @@ final class ConflictList {
     long lived = found.stream().filter(c -> accepted.of(c).isPresent()).count();
     head.setText(
         switch (shownOnes.size()) {
-              case 0 -> "No conflicts " + words(filter);
-              case 1 -> "1 conflict " + words(filter);
-              default ->
-                  "%d conflicts %s, the worst first".formatted(shownOnes.size(), words(filter));
+              case 0 -> worded("route.no-conflicts", words(filter));
+              case 1 -> worded("route.1-conflict", words(filter));
+              default -> worded("route.conflicts-the-worst-first", shownOnes.size(), words(filter));
             }
-            + (lived > 0 && !wantsAccepted ? "; %d lived with".formatted(lived) : ""));
+            + (lived > 0 && !wantsAccepted ? worded("route.lived-with", lived) : ""));
     rows.show(shownOnes);
   }
 
@@ -148,9 +149,9 @@ final class ConflictList {
   void chooseWhich() {
     desk.dialogs()
         .choose(
-            "Which conflicts",
+            worded("route.which-conflicts"),
             filter.choices(loaded),
-            f -> "Conflicts " + words(f),
+            f -> worded("route.conflicts-2", words(f)),
             chosen -> {
               filter = chosen;
               desk.analyst().found().get().ifPresent(this::load);
@@ -172,17 +173,17 @@ final class ConflictList {
     Conflict conflict = chosen.get();
     Workspace before = desk.session().workspace().get();
     if (before.accepted().of(conflict).isPresent()) {
-      apply("No longer live with", conflict, before.accepted().withdrawing(conflict));
+      apply(worded("route.no-longer-live-with"), conflict, before.accepted().withdrawing(conflict));
       return;
     }
     TextField reason = new TextField();
-    reason.setPromptText("Why it may stay");
-    reason.setAccessibleText("Why it may stay");
+    reason.setPromptText(worded("route.why-it-may-stay"));
+    reason.setAccessibleText(worded("route.why-it-may-stay"));
     reason.setOnAction(
         _ -> {
           desk.keys().close();
           apply(
-              "Live with",
+              worded("route.live-with"),
               conflict,
               before
                   .accepted()
@@ -196,12 +197,10 @@ final class ConflictList {
     what.setMinHeight(Region.USE_PREF_SIZE);
     VBox box =
         OverlayBox.narrow(
-            Texts.heading("Live with it"),
+            Texts.heading(worded("route.live-with-it")),
             what,
             reason,
-            Texts.quiet(
-                "It is out of the list while both sides stay as they are, and back when either"
-                    + " changes. Enter: keep. Esc: leave it."));
+            Texts.quiet(worded("route.it-is-out-of-the-list")));
     desk.keys().open(box, reason);
   }
 
@@ -210,11 +209,11 @@ final class ConflictList {
     desk.session()
         .apply(
             new Change.Edit(
-                "%s %s for \u201c%s\u201d"
-                    .formatted(
-                        verb,
-                        conflict.loser().gesture(),
-                        before.catalog().title(conflict.loser().action())),
+                worded(
+                    "route.for",
+                    verb,
+                    conflict.loser().gesture(),
+                    before.catalog().title(conflict.loser().action())),
                 before,
                 before.with(accepted)));
   }
@@ -223,7 +222,7 @@ final class ConflictList {
     List<Conflict> some =
         rows.all().stream().filter(c -> c.setup().isPresent()).limit(PLANNED).toList();
     if (some.isEmpty()) {
-      desk.session().say("There is no conflict of a setup in the list to plan for.");
+      desk.session().say(worded("route.there-is-no-conflict-of-a"));
     } else {
       new PlanView(desk, some).open();
     }

@@ -1,5 +1,7 @@
 package polydex.desktop.route;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -51,10 +53,10 @@ final class ConflictRows {
     this.desk = desk;
     list =
         Lists.of(
-            "Conflicts of this setup",
+            worded("route.conflicts-of-this-setup"),
             this::row,
             r -> catalog().title(r.conflict().loser().action()),
-            Texts.quiet("No binding loses its gesture here."));
+            Texts.quiet(worded("route.no-binding-loses-its-gesture-here")));
     list.getStyleClass().add("conflicts");
     desk.narrow().addListener((_, _, _) -> list.refresh());
     list.getSelectionModel()
@@ -169,9 +171,9 @@ final class ConflictRows {
     Optional<Accepted.Acceptance> accepted =
         desk.session().workspace().get().accepted().of(conflict);
     String lived =
-        accepted.map(a -> " Lived with since %s: %s".formatted(a.day(), a.reason())).orElse("");
+        accepted.map(a -> worded("route.lived-with-since", a.day(), a.reason())).orElse("");
     int more = row.group().conflicts().size() - 1;
-    String others = isHead ? " And %d more by the same cause.".formatted(more) : "";
+    String others = isHead ? worded("route.and-more-by-the-same-cause", more) : "";
     String where =
         conflict
             .setup()

@@ -1,5 +1,8 @@
 package polydex.desktop.route;
 
+import static polydex.desktop.language.DesktopWords.worded;
+import static polydex.language.Language.decimals;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -39,7 +42,11 @@ final class PlanView {
 
   private static final int SECONDS = 20;
   private static final List<String> COSTS =
-      List.of("changed habit", "lost built-in", "remap", "window setting");
+      List.of(
+          worded("route.changed-habit"),
+          worded("route.lost-built-in"),
+          worded("route.remap"),
+          worded("route.window-setting"));
 
   private static final double ROW_WIDTH = 815;
 
@@ -60,10 +67,10 @@ final class PlanView {
     workspace = desk.session().workspace().get();
     list =
         Lists.of(
-            "Steps of the plan",
+            worded("route.steps-of-the-plan"),
             PlanView::row,
             PlanRow::text,
-            Texts.quiet("No step is needed, or none is known that helps."));
+            Texts.quiet(worded("route.no-step-is-needed-or-none")));
     list.getStyleClass().add("nine-rows");
     state.setMinHeight(Region.USE_PREF_SIZE);
   }
@@ -79,7 +86,7 @@ final class PlanView {
     for (int i = 0; i < COSTS.size(); i++) {
       TextField field = new TextField(String.valueOf((int) usual[i]));
       field.setPrefColumnCount(3);
-      field.setAccessibleText("Points for a " + COSTS.get(i));
+      field.setAccessibleText(worded("route.points-for-a", COSTS.get(i)));
       field.setOnAction(_ -> look());
       weights.add(field);
       HBox pair = new HBox(6, Texts.quiet(COSTS.get(i)), field);
@@ -88,17 +95,12 @@ final class PlanView {
     }
     VBox box =
         OverlayBox.wide(
-            Texts.heading(
-                chosen.size() == 1
-                    ? "Plan for 1 conflict"
-                    : "Plan for %d conflicts".formatted(chosen.size())),
-            Texts.quiet("What changes cost, in points; Enter in a field plans anew:"),
+            Texts.heading(worded("route.plan-for-conflicts", chosen.size())),
+            Texts.quiet(worded("route.what-changes-cost-in-points-enter")),
             costs,
             state,
             list,
-            Texts.quiet(
-                "Enter on a step: make them all as one change, which can be undone. Esc: leave"
-                    + " things as they are."));
+            Texts.quiet(worded("route.enter-on-a-step-make-them")));
     list.addEventHandler(
         KeyEvent.KEY_PRESSED,
         event -> {
@@ -122,11 +124,11 @@ final class PlanView {
               Double.parseDouble(weights.get(2).getText().strip()),
               Double.parseDouble(weights.get(3).getText().strip()));
     } catch (IllegalArgumentException e) {
-      state.setText("A cost is a number from 0 on, as in 2 or 1.5.");
+      state.setText(worded("route.a-cost-is-a-number-from"));
       return;
     }
-    state.setText("Trying changes on a copy … Esc stops.");
-    Lists.waiting(list, "The steps come when all is tried.");
+    state.setText(worded("route.trying-changes-on-a-copy-esc"));
+    Lists.waiting(list, worded("route.the-steps-come-when-all-is"));
     Person person = desk.analyst().person();
     desk.analyst()
         .look(
@@ -146,8 +148,7 @@ final class PlanView {
   }
 
   private String looked(int conflicts) {
-    return "Trying changes on a copy: %d of %d conflicts looked at. Esc stops."
-        .formatted(conflicts, chosen.size());
+    return worded("route.trying-changes-on-a-copy-of", conflicts, chosen.size());
   }
 
   private void show(Plan found) {
@@ -155,42 +156,46 @@ final class PlanView {
     Catalog catalog = workspace.catalog();
     String proof =
         found.optimal()
-            ? "no cheaper set does it"
-            : "not proved to be the least, which is at least %.1f".formatted(found.bound());
-    String stays = found.left().isEmpty() ? "" : " %d stay, below.".formatted(found.left().size());
+            ? worded("route.no-cheaper-set-does-it")
+            : worded("route.not-proved-to-be-the-least", decimals(1, found.bound()));
+    String stays = found.left().isEmpty() ? "" : worded("route.stay-below", found.left().size());
     state.setText(
         found.steps().isEmpty()
             ? found.left().isEmpty()
-                ? "There is nothing to do."
-                : "Nothing that was looked at ends any of these."
-            : "%s for %.0f points: %s.%s"
-                .formatted(changes(found.steps().size()), found.cost(), proof, stays));
+                ? worded("route.there-is-nothing-to-do")
+                : worded("route.nothing-that-was-looked-at-ends")
+            : worded(
+                "route.for-points",
+                changes(found.steps().size()),
+                decimals(0, found.cost()),
+                proof,
+                stays));
     List<PlanRow> rows = new ArrayList<>();
     for (Trial.Outcome step : found.steps()) {
       String text =
-          "%d. %s (ends %d%s)"
-              .formatted(
-                  rows.size() + 1,
-                  step.fix().title(catalog),
-                  step.ends().size(),
-                  step.robs().stream()
-                      .map(a -> "; leaves “" + catalog.title(a) + "” without a gesture")
-                      .collect(Collectors.joining()));
+          worded(
+              "route.ends",
+              rows.size() + 1,
+              step.fix().title(catalog),
+              step.ends().size(),
+              step.robs().stream()
+                  .map(a -> worded("route.leaves-without-a-gesture", catalog.title(a)))
+                  .collect(Collectors.joining()));
       rows.add(new PlanRow(text, step.fix().gestures()));
     }
     for (Plan.Left left : found.left()) {
       String text =
-          "Stays: %s %s %s"
-              .formatted(
-                  left.conflict().loser().gesture(),
-                  ConflictSentence.withoutWayOut(left.conflict(), catalog),
-                  left.why());
+          worded(
+              "route.stays",
+              left.conflict().loser().gesture(),
+              ConflictSentence.withoutWayOut(left.conflict(), catalog),
+              left.why());
       rows.add(new PlanRow(text, List.of(left.conflict().loser().gesture())));
     }
     for (Conflict worse : found.worse()) {
       rows.add(
           new PlanRow(
-              "Gets worse: " + ConflictSentence.of(worse, catalog),
+              worded("route.gets-worse", ConflictSentence.of(worse, catalog)),
               List.of(worse.loser().gesture())));
     }
     Lists.found(list, rows);
@@ -199,7 +204,7 @@ final class PlanView {
   }
 
   private static String changes(int number) {
-    return number == 1 ? "1 change" : number + " changes";
+    return worded("route.changes", number);
   }
 
   private static void row(HBox box, PlanRow row) {
@@ -220,7 +225,7 @@ final class PlanView {
     desk.session()
         .apply(
             new Change.Edit(
-                "Make a plan of " + changes(plan.steps().size()),
+                worded("route.make-a-plan-of", changes(plan.steps().size())),
                 workspace,
                 workspace.with(after)));
   }

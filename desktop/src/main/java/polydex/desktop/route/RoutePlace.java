@@ -1,5 +1,7 @@
 package polydex.desktop.route;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -42,7 +44,7 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
   private final Desk desk;
   private final VBox root = new VBox();
   private final TextField typed = new TextField();
-  private final Button press = new Button("Press it");
+  private final Button press = new Button(worded("route.press-it"));
   private final Label outcome = Texts.words("");
   private final PathView here;
   private final PathView there;
@@ -63,8 +65,8 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
   /** The place. */
   public RoutePlace(Desk desk) {
     this.desk = desk;
-    typed.setPromptText("Type a gesture, as in Ctrl+K Ctrl+S");
-    typed.setAccessibleText("Gesture to follow");
+    typed.setPromptText(worded("route.type-a-gesture-as-in-ctrl"));
+    typed.setAccessibleText(worded("route.gesture-to-follow"));
     typed.getStyleClass().add("gesture-field");
     typed.setPrefColumnCount(22);
     typed.setStyle("-fx-min-width: 9em;");
@@ -88,7 +90,7 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
     where = new WhereYouAre(desk, () -> follow(shown));
     root.getStyleClass().add("place");
     root.getChildren()
-        .addAll(Texts.heading("Route"), ask, paths, conflicts.head(), conflicts.list());
+        .addAll(Texts.heading(worded("any.route")), ask, paths, conflicts.head(), conflicts.list());
     desk.analyst().found().addListener((_, _, found) -> looked(found));
     looked(desk.analyst().found().get());
   }
@@ -108,10 +110,10 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
         KeyCommand.of(OwnKey.ROUTE_PRESS, this::capture),
         KeyCommand.of(OwnKey.ROUTE_TYPE, typed::requestFocus),
         KeyCommand.of(OwnKey.ROUTE_CONFLICTS, conflicts.list()::requestFocus),
-        KeyCommand.of(OwnKey.ROUTE_WHICH, "Which ones", conflicts::chooseWhich),
+        KeyCommand.of(OwnKey.ROUTE_WHICH, worded("route.which-ones"), conflicts::chooseWhich),
         KeyCommand.of(OwnKey.ROUTE_WAYS_OUT, this::enter),
         KeyCommand.of(OwnKey.ROUTE_ACCEPT, conflicts::accept),
-        KeyCommand.of(OwnKey.ROUTE_PLAN, "Plan", conflicts::plan),
+        KeyCommand.of(OwnKey.ROUTE_PLAN, worded("route.plan"), conflicts::plan),
         KeyCommand.of(OwnKey.ROUTE_WAYS_TO, new WaysTo(desk, this::followed)::choose),
         KeyCommand.of(OwnKey.ROUTE_BESIDE, this::chooseBeside),
         KeyCommand.of(OwnKey.ROUTE_FULL_SCREEN, where::fullScreen),
@@ -178,8 +180,7 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
     Catalog catalog = desk.session().workspace().get().catalog();
     soFar.traced(trace);
     String said = PathView.outcome(trace, catalog);
-    outcome.setText(
-        where.menu().map(m -> "With the menu “%s” open: ".formatted(m)).orElse("") + said);
+    outcome.setText(where.menu().map(m -> worded("route.with-the-menu-open", m)).orElse("") + said);
     if (!typed.isFocused()) {
       typed.setText(gesture.toString());
     }
@@ -238,12 +239,12 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
             .filter(s -> !workspace.current().equals(Optional.of(s.id())))
             .toList();
     if (others.isEmpty()) {
-      desk.session().say("There is no other setup. {SETUPS_OPEN}, then {SETUPS_NEW} makes one.");
+      desk.session().say(worded("route.there-is-no-other-setup-setups"));
       return;
     }
     desk.dialogs()
         .choose(
-            "Which setup beside this one",
+            worded("route.which-setup-beside-this-one"),
             others,
             Setup::title,
             chosen -> {
@@ -258,9 +259,7 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
       // The path through another setup is not the one that is analysed.
       here.say("");
       outcome.setText(
-          desk.named(
-              "This is in \u201c%s\u201d. {SETUPS_OPEN} puts that setup in use, and its path is shown."
-                  .formatted(elsewhere.get().title())));
+          desk.named(worded("route.this-is-in-setups-open-puts", elsewhere.get().title())));
       return;
     }
     shown = conflict.loser().gesture();
@@ -292,8 +291,8 @@ public final class RoutePlace implements Place, KeyCapture.Listener {
   private void capture() {
     soFar.clear();
     capturing = true;
-    outcome.setText("Press the gesture.");
-    desk.keys().capture(this, false, "stop");
+    outcome.setText(worded("route.press-the-gesture"));
+    desk.keys().capture(this, false, worded("route.stop"));
   }
 
   private void stop() {

@@ -1,5 +1,7 @@
 package polydex.desktop.route;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -41,7 +43,7 @@ final class WaysOut {
 
   private final ListView<Trial.Outcome> list;
   private final Label details = Texts.words("");
-  private final Label state = Texts.quiet("Trying changes on a copy …");
+  private final Label state = Texts.quiet(worded("route.trying-changes-on-a-copy"));
 
   WaysOut(Desk desk, Conflict conflict) {
     this.desk = desk;
@@ -49,12 +51,10 @@ final class WaysOut {
     workspace = desk.session().workspace().get();
     list =
         Lists.of(
-            "Ways out",
+            worded("route.ways-out"),
             this::row,
             o -> o.fix().title(catalog()),
-            desk.keyed(
-                Texts.quiet(
-                    "Nothing that can be changed here ends it. {ROUTE_ACCEPT} lives with it, with a reason.")));
+            desk.keyed(Texts.quiet(worded("route.nothing-that-can-be-changed-here"))));
     list.getStyleClass().add("nine-rows");
     details.setMinHeight(Region.USE_PREF_SIZE);
   }
@@ -62,15 +62,14 @@ final class WaysOut {
   void open() {
     VBox box =
         OverlayBox.wide(
-            Texts.heading("Ways out"),
+            Texts.heading(worded("route.ways-out")),
             new GestureView(
                 conflict.loser().gesture(), desk.titles().words(conflict.loser().environment())),
             sentence(),
             state,
             list,
             details,
-            Texts.quiet(
-                "Enter: make the change, which can be undone. Esc: leave things as they are."));
+            Texts.quiet(worded("route.enter-make-the-change-which-can")));
     list.getSelectionModel()
         .selectedItemProperty()
         .addListener((_, _, o) -> details.setText(o == null ? "" : details(o)));
@@ -82,7 +81,7 @@ final class WaysOut {
             make();
           }
         });
-    Lists.waiting(list, "Which of them end it is being tried.");
+    Lists.waiting(list, worded("route.which-of-them-end-it-is"));
     desk.keys().open(box, list);
     Person person = desk.analyst().person();
     desk.analyst()
@@ -107,9 +106,9 @@ final class WaysOut {
   private void show(List<Trial.Outcome> offered) {
     state.setText(
         switch (offered.size()) {
-          case 0 -> "No change ends it.";
-          case 1 -> "One change ends it.";
-          default -> offered.size() + " changes end it, what breaks and costs least first.";
+          case 0 -> worded("route.no-change-ends-it");
+          case 1 -> worded("route.one-change-ends-it");
+          default -> worded("route.changes-end-it-what-breaks-and", offered.size());
         });
     Lists.found(list, offered);
     list.getSelectionModel().selectFirst();
@@ -124,14 +123,16 @@ final class WaysOut {
         GestureView.within(outcome.fix().title(catalog()), outcome.fix().gestures(), ROW_WIDTH);
     HBox.setHgrow(title, Priority.ALWAYS);
     int makes = outcome.makes().size();
-    Label made = Texts.styled(makes == 0 ? "makes none" : "makes " + makes, "quiet");
+    Label made =
+        Texts.styled(
+            makes == 0 ? worded("route.makes-none") : worded("route.makes", makes), "quiet");
     if (makes > 0) {
       made.getStyleClass().add("stops");
     }
     box.getChildren()
         .addAll(
             title,
-            Lists.column(Texts.styled("ends " + outcome.ends().size(), "quiet"), 5),
+            Lists.column(Texts.styled(worded("route.ends-2", outcome.ends().size()), "quiet"), 5),
             Lists.column(made, 7),
             Lists.column(Texts.styled(changed(outcome), "quiet"), 11));
   }
@@ -139,12 +140,12 @@ final class WaysOut {
   private static String changed(Trial.Outcome outcome) {
     int robbed = outcome.robs().size();
     if (robbed > 0) {
-      return robbed == 1 ? "1 action loses its keys" : robbed + " actions lose their keys";
+      return worded("route.actions-lose-their-keys", robbed);
     }
     return switch (outcome.changed()) {
-      case 0 -> "changes nothing else";
-      case 1 -> "1 gesture changes";
-      default -> outcome.changed() + " gestures change";
+      case 0 -> worded("route.changes-nothing-else");
+      case 1 -> worded("route.1-gesture-changes");
+      default -> worded("route.gestures-change", outcome.changed());
     };
   }
 
@@ -161,12 +162,14 @@ final class WaysOut {
                             .map(Object::toString)
                             .collect(Collectors.joining(", ")))
             .collect(Collectors.joining("; "));
-    return (makes.isEmpty() ? "It makes no new conflict." : "It makes: " + makes)
+    return (makes.isEmpty()
+            ? worded("route.it-makes-no-new-conflict")
+            : worded("route.it-makes", makes))
         + outcome.robs().stream()
             .limit(NAMED)
-            .map(a -> "\nNothing does “%s” then.".formatted(catalog().title(a)))
+            .map(a -> worded("route.nothing-does-then", catalog().title(a)))
             .collect(Collectors.joining())
-        + (changes.isEmpty() ? "" : "\nThese end elsewhere then, in " + changes + ".");
+        + (changes.isEmpty() ? "" : worded("route.these-end-elsewhere-then-in", changes));
   }
 
   private String named(List<Conflict> conflicts) {

@@ -1,5 +1,8 @@
 package polydex.desktop.route;
 
+import static polydex.desktop.language.DesktopWords.worded;
+import static polydex.language.Language.decimals;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -50,27 +53,25 @@ final class WaysTo {
 
   /** Asks for the action, and shows the ways to it. */
   void choose() {
-    desk.dialogs().chooseAction("Ways to do what?", this::show);
+    desk.dialogs().chooseAction(worded("route.ways-to-do-what"), this::show);
   }
 
   private void show(Action action) {
     Optional<Analysis> analysis = desk.analyst().found().get();
     if (analysis.isEmpty()) {
-      desk.session().say("The setup is still being looked into; ask again in a moment.");
+      desk.session().say(worded("route.the-setup-is-still-being-looked"));
       return;
     }
-    Label state = Texts.quiet("Looking for every way …");
+    Label state = Texts.quiet(worded("route.looking-for-every-way"));
     ListView<WayRow> list =
         Lists.of(
-            "Ways",
+            worded("route.ways"),
             this::row,
             r -> r.gesture().toString(),
-            Texts.quiet(
-                "No keymap of this setup has a gesture for it. An own binding could be made for"
-                    + " it."));
+            Texts.quiet(worded("route.no-keymap-of-this-setup-has")));
     list.getStyleClass().add("nine-rows");
-    Lists.waiting(list, "Looking for its gestures …");
-    VBox box = OverlayBox.wide(Texts.heading("Ways to “" + action.title() + "”"), state, list);
+    Lists.waiting(list, worded("route.looking-for-its-gestures"));
+    VBox box = OverlayBox.wide(Texts.heading(worded("route.ways-to", action.title())), state, list);
     desk.keys()
         .open(
             box,
@@ -107,16 +108,11 @@ final class WaysTo {
   private static String said(long ways, long misses) {
     String does =
         switch ((int) ways) {
-          case 0 -> "Nothing does it in this setup.";
-          case 1 -> "One gesture does it.";
-          default -> ways + " gestures do it, the easiest first.";
+          case 0 -> worded("route.nothing-does-it-in-this-setup");
+          case 1 -> worded("route.one-gesture-does-it");
+          default -> worded("route.gestures-do-it-the-easiest-first", ways);
         };
-    return misses == 0
-        ? does
-        : does
-            + (misses == 1
-                ? " One that should does not."
-                : " %d that should do not.".formatted(misses));
+    return misses == 0 ? does : does + worded("route.that-should-do-not", misses);
   }
 
   private static List<WayRow> rows(Analysis analysis, ActionId action) {
@@ -129,8 +125,8 @@ final class WaysTo {
               way.gesture(),
               Optional.of(way.effort()),
               way.isRoundabout()
-                  ? "arrives as %s".formatted(way.binding().gesture())
-                  : "as its keymap says"));
+                  ? worded("route.arrives-as", way.binding().gesture())
+                  : worded("route.as-its-keymap-says")));
     }
     for (TracedBinding binding : reach.bindings(action)) {
       if (reach.of(binding).stream().noneMatch(w -> w.gesture().equals(binding.gesture()))) {
@@ -140,7 +136,7 @@ final class WaysTo {
                 binding.gesture(),
                 Optional.empty(),
                 Failures.why(analysis.traces(), binding)
-                    .orElse("Another binding has the same gesture.")));
+                    .orElse(worded("route.another-binding-has-the-same-gesture"))));
       }
     }
     return rows;
@@ -162,7 +158,10 @@ final class WaysTo {
             Lists.column(caps, 12),
             Lists.rightColumn(
                 Texts.styled(
-                    row.effort().map(e -> "%.1f points".formatted(e)).orElse("fails"), "number"),
+                    row.effort()
+                        .map(e -> worded("any.points", decimals(1, e)))
+                        .orElse(worded("route.fails")),
+                    "number"),
                 5.5),
             Lists.column(
                 Texts.styled(desk.titles().place(row.binding().environment()), "quiet"), 11),

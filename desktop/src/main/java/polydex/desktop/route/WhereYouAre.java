@@ -1,5 +1,7 @@
 package polydex.desktop.route;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -73,14 +75,14 @@ final class WhereYouAre {
     Workspace before = desk.session().workspace().get();
     Optional<Setup> setup = before.setup().filter(Setup::hasWindow);
     if (setup.isEmpty()) {
-      desk.session().say("No window of this setup holds another machine.");
+      desk.session().say(worded("route.no-window-of-this-setup-holds"));
       return;
     }
     boolean full = !setup.get().fillsTheScreen();
     desk.session()
         .apply(
             new Change.Edit(
-                full ? "Full screen" : "No full screen",
+                full ? worded("route.full-screen") : worded("route.no-full-screen"),
                 before,
                 before.with(setup.get().withFullScreen(full))));
   }
@@ -102,14 +104,15 @@ final class WhereYouAre {
         .forEach(
             m ->
                 spots.add(
-                    new Spot("the menu “" + m + "” is open", Optional.empty(), Optional.of(m))));
+                    new Spot(
+                        worded("route.the-menu-is-open", m), Optional.empty(), Optional.of(m))));
     if (spots.size() < 2) {
-      desk.session().say("The keymap in focus has one context only, and no menus.");
+      desk.session().say(worded("route.the-keymap-in-focus-has-one"));
       return;
     }
     desk.dialogs()
         .choose(
-            "Where you are",
+            worded("route.where-you-are"),
             spots,
             Spot::title,
             chosen -> {
@@ -122,7 +125,7 @@ final class WhereYouAre {
                           desk.session()
                               .apply(
                                   new Change.Edit(
-                                      "Be at “" + c.title() + "”",
+                                      worded("route.be-at", c.title()),
                                       before,
                                       before.with(
                                           setup.orElseThrow().withContexts(List.of(c.id()))))));

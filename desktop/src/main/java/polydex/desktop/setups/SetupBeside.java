@@ -1,5 +1,7 @@
 package polydex.desktop.setups;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -28,7 +30,7 @@ final class SetupBeside {
   private final Desk desk;
   private final Setup first;
   private final Setup second;
-  private final Label state = Texts.quiet("Following every binding in both …");
+  private final Label state = Texts.quiet(worded("setups.following-every-binding-in-both"));
   private final ListView<BesideRow> list;
 
   SetupBeside(Desk desk, Setup first, Setup second) {
@@ -37,10 +39,10 @@ final class SetupBeside {
     this.second = second;
     list =
         Lists.of(
-            "Differences",
+            worded("setups.differences"),
             this::row,
             r -> r.what() + " " + r.first() + " " + r.second(),
-            Texts.quiet("They do not differ in anything."));
+            Texts.quiet(worded("setups.they-do-not-differ-in-anything")));
     list.getStyleClass().add("setup-lines");
   }
 
@@ -50,7 +52,8 @@ final class SetupBeside {
       sides.getChildren().add(Lists.column(Texts.styled(side.title(), "part"), 17));
     }
     sides.getStyleClass().add("row");
-    VBox box = OverlayBox.wide(Texts.heading("Two setups compared"), state, sides, list);
+    VBox box =
+        OverlayBox.wide(Texts.heading(worded("setups.two-setups-compared")), state, sides, list);
     desk.keys().open(box, list);
     Workspace workspace = desk.session().workspace().get();
     Optional<String> problem =
@@ -60,7 +63,7 @@ final class SetupBeside {
       Lists.failed(list, problem.get());
       return;
     }
-    Lists.waiting(list, "Comparing …");
+    Lists.waiting(list, worded("setups.comparing"));
     desk.analyst()
         .look(
             "comparison of setups",
@@ -79,13 +82,13 @@ final class SetupBeside {
   private void show(SetupComparison comparison) {
     List<BesideRow> rows = new ArrayList<>();
     for (SetupComparison.Part part : comparison.parts()) {
-      if (!part.label().equals("Name")) {
+      if (!part.isName()) {
         rows.add(new BesideRow(part.label(), Optional.empty(), part.first(), part.second()));
       }
     }
     for (SetupComparison.Working w : comparison.bindings()) {
-      String there = "works";
-      String not = "does not work";
+      String there = worded("setups.works");
+      String not = worded("setups.does-not-work");
       rows.add(
           new BesideRow(
               desk.titles().action(w.action()),
@@ -95,8 +98,7 @@ final class SetupBeside {
     }
     int parts = rows.size() - comparison.bindings().size();
     state.setText(
-        "%d parts differ, and %d bindings that both have work in only one of them."
-            .formatted(parts, comparison.bindings().size()));
+        worded("setups.parts-differ-and-bindings-that-both", parts, comparison.bindings().size()));
     Lists.found(list, rows);
     list.getSelectionModel().selectFirst();
   }
@@ -128,7 +130,7 @@ final class SetupBeside {
     if (text.isEmpty()) {
       label.getStyleClass().add("quiet");
     }
-    if (text.equals("does not work")) {
+    if (text.equals(worded("setups.does-not-work"))) {
       label.getStyleClass().add("stops");
     }
     return label;

@@ -1,5 +1,7 @@
 package polydex.desktop.setups;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.Optional;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.desk.OutlineEditor;
@@ -18,8 +20,8 @@ final class SetupEditor {
     new OutlineEditor<>(
             desk,
             new Source(id),
-            "Parts of the setup",
-            "This setup is gone. Esc closes.",
+            worded("setups.parts-of-the-setup"),
+            worded("setups.this-setup-is-gone-esc-closes"),
             Optional.of(new SetupPicture(desk)),
             afterwards)
         .open();
@@ -32,7 +34,7 @@ final class SetupEditor {
           .map(
               s ->
                   new Written<>(
-                      "Setup \u201c" + s.title() + "\u201d", s, SetupOutline.of(workspace, s)));
+                      worded("setups.setup", s.title()), s, SetupOutline.of(workspace, s)));
     }
 
     @Override

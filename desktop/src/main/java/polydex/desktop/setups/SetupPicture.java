@@ -1,5 +1,7 @@
 package polydex.desktop.setups;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -135,7 +137,7 @@ final class SetupPicture implements OutlineEditor.Picture<Setup> {
     }
     if (part >= 0 && part < parts.size()) {
       SetupPart now = parts.get(part);
-      root.setAccessibleText("Picture of the setup: " + now.title() + ", " + now.detail());
+      root.setAccessibleText(worded("setups.picture-of-the-setup", now.title(), now.detail()));
     }
   }
 

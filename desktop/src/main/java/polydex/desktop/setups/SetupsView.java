@@ -1,5 +1,7 @@
 package polydex.desktop.setups;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -29,13 +31,10 @@ public final class SetupsView {
     this.desk = desk;
     list =
         Lists.of(
-            "Setups",
+            worded("setups.setups"),
             this::row,
             Setup::title,
-            desk.keyed(
-                Texts.quiet(
-                    "There is no setup in this file. {SETUPS_NEW} makes one, once it has a platform's"
-                        + " keymap.")));
+            desk.keyed(Texts.quiet(worded("setups.there-is-no-setup-in-this"))));
     list.getStyleClass().add("nine-rows");
   }
 
@@ -51,24 +50,25 @@ public final class SetupsView {
         });
     VBox box =
         OverlayBox.wide(
-            Texts.heading("Setups"),
-            Texts.quiet("From the board under your fingers to what has the focus."),
+            Texts.heading(worded("setups.setups")),
+            Texts.quiet(worded("setups.from-the-board-under-your-fingers")),
             list);
     desk.keys()
         .open(
             box,
             list,
             List.of(
-                KeyCommand.of(OwnKey.SETUPS_USE, "Use it", this::use),
-                KeyCommand.of(OwnKey.SETUPS_CHANGE, "Change", this::change),
-                KeyCommand.of(OwnKey.SETUPS_NEW, "New", this::make),
-                KeyCommand.of(OwnKey.SETUPS_COPY, "Copy", () -> selected().ifPresent(this::copy)),
+                KeyCommand.of(OwnKey.SETUPS_USE, worded("setups.use-it"), this::use),
+                KeyCommand.of(OwnKey.SETUPS_CHANGE, worded("any.change"), this::change),
+                KeyCommand.of(OwnKey.SETUPS_NEW, worded("any.new"), this::make),
+                KeyCommand.of(
+                    OwnKey.SETUPS_COPY, worded("any.copy"), () -> selected().ifPresent(this::copy)),
                 KeyCommand.of(
                     OwnKey.SETUPS_REMOVE,
-                    "Remove",
+                    worded("any.remove"),
                     () -> selected().ifPresent(s -> apply(SetupList.remove(workspace(), s), 0))),
-                KeyCommand.of(OwnKey.SETUPS_EARLIER, "Earlier", () -> move(-1)),
-                KeyCommand.of(OwnKey.SETUPS_LATER, "Later", () -> move(1)),
+                KeyCommand.of(OwnKey.SETUPS_EARLIER, worded("any.earlier"), () -> move(-1)),
+                KeyCommand.of(OwnKey.SETUPS_LATER, worded("any.later"), () -> move(1)),
                 KeyCommand.of(OwnKey.SETUPS_COMPARE, this::compare),
                 KeyCommand.of(OwnKey.UNDO, this::undo)));
   }
@@ -97,8 +97,7 @@ public final class SetupsView {
   private void make() {
     Optional<Change.Edit> made = SetupList.make(workspace());
     if (made.isEmpty()) {
-      desk.session()
-          .problem("A setup needs a board, a layout and the keymap of a platform; bring one in.");
+      desk.session().problem(worded("setups.a-setup-needs-a-board-a"));
       return;
     }
     apply(made.get(), list.getItems().size());
@@ -146,7 +145,7 @@ public final class SetupsView {
                 .filter(used -> !used.id().equals(chosen.id()))
                 .ifPresentOrElse(
                     used -> new SetupBeside(desk, used, chosen).open(),
-                    () -> desk.session().say("Choose another setup than the one in use."));
+                    () -> desk.session().say(worded("setups.choose-another-setup-than-the-one")));
     selected().ifPresent(with);
   }
 
@@ -155,7 +154,7 @@ public final class SetupsView {
     VBox words =
         new VBox(
             2,
-            Texts.styled(setup.title() + (used ? ", in use" : ""), "part"),
+            Texts.styled(setup.title() + (used ? worded("setups.in-use") : ""), "part"),
             Texts.quiet(String.join(" › ", SetupPath.of(desk, setup))));
     List<SetupCheck.Mistake> wrong = SetupCheck.of(setup, workspace().world());
     if (!wrong.isEmpty()) {
@@ -165,7 +164,7 @@ public final class SetupsView {
               Texts.styled(
                   wrong.size() == 1
                       ? wrong.getFirst().sentence()
-                      : wrong.getFirst().sentence() + " And %d more.".formatted(wrong.size() - 1),
+                      : wrong.getFirst().sentence() + worded("setups.and-more", wrong.size() - 1),
                   "stops"));
     }
     HBox.setHgrow(words, Priority.ALWAYS);

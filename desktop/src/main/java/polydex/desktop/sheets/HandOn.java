@@ -1,5 +1,7 @@
 package polydex.desktop.sheets;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.nio.charset.StandardCharsets;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
@@ -24,9 +26,9 @@ final class HandOn {
     String name = file.getFileName().toString().replaceFirst("\\.polydex$", "");
     desk.dialogs()
         .ask(
-            "Hand on keymaps, boards, layouts, setups and actions",
-            "Folder and name of a new file. Nothing that you answered, did, wished or planned is in it",
-            file.resolveSibling(name + " to hand on.json").toString(),
+            worded("sheets.hand-on-keymaps-boards-layouts-setups"),
+            worded("sheets.folder-and-name-of-a-new"),
+            file.resolveSibling(worded("sheets.to-hand-on-json", name)).toString(),
             this::write);
   }
 
@@ -35,21 +37,17 @@ final class HandOn {
     try {
       to = Path.of(said).toAbsolutePath();
     } catch (InvalidPathException e) {
-      desk.session().problem("“%s” can’t be the name of a file.".formatted(said));
+      desk.session().problem(worded("any.cant-be-the-name-of-a-2", said));
       return;
     }
     Workspace workspace = desk.session().workspace().get();
-    desk.session().say("Writing what is handed on …");
+    desk.session().say(worded("sheets.writing-what-is-handed-on"));
     writing.ask(
         _ -> {
           WholeFile.write(ModelFiles.bundle(workspace).getBytes(StandardCharsets.UTF_8), to, false);
           return to;
         },
-        done ->
-            desk.session()
-                .say(
-                    "%s has it. “Bring in” reads it elsewhere, and shows first what it would do."
-                        .formatted(done)),
+        done -> desk.session().say(worded("sheets.has-it-bring-in-reads-it", done)),
         desk.session()::problem);
   }
 }

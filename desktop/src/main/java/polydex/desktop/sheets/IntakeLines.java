@@ -1,5 +1,8 @@
 package polydex.desktop.sheets;
 
+import static polydex.desktop.language.DesktopWords.worded;
+import static polydex.language.Language.decimals;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -33,20 +36,20 @@ final class IntakeLines {
 
   /** What becomes of a line. */
   enum Fate {
-    ASKED("which?", "notch"),
-    REFUSED("refused", "notch"),
-    PARTLY("partly", "notch"),
-    LEFT("left", "dot", "dot-open"),
-    READ("read as", "dot", "dot-learning"),
-    GONE("gone", "dot", "dot-open"),
-    RESEMBLES("like one", "dot", "dot-learning"),
-    OFF("off", "dot", "dot-switching"),
-    CHANGED("changed", "dot", "dot-switching"),
-    TAKEN("take", "dot", "dot-replaced"),
-    KNOWN("known", "dot"),
-    WITHOUT("no key", "dot"),
-    TABLE("table", "dot"),
-    UNSEEN("not read", "dot", "dot-open");
+    ASKED(worded("sheets.which"), "notch"),
+    REFUSED(worded("sheets.refused"), "notch"),
+    PARTLY(worded("sheets.partly"), "notch"),
+    LEFT(worded("any.left"), "dot", "dot-open"),
+    READ(worded("sheets.read-as"), "dot", "dot-learning"),
+    GONE(worded("any.gone"), "dot", "dot-open"),
+    RESEMBLES(worded("sheets.like-one"), "dot", "dot-learning"),
+    OFF(worded("any.off"), "dot", "dot-switching"),
+    CHANGED(worded("any.changed"), "dot", "dot-switching"),
+    TAKEN(worded("sheets.take"), "dot", "dot-replaced"),
+    KNOWN(worded("sheets.known"), "dot"),
+    WITHOUT(worded("any.no-key"), "dot"),
+    TABLE(worded("sheets.table"), "dot"),
+    UNSEEN(worded("sheets.not-read"), "dot", "dot-open");
 
     private final String word;
     private final List<String> mark;
@@ -130,8 +133,8 @@ final class IntakeLines {
                         plan.change().before().catalog().title(g.binding().action()),
                         Optional.of(g.binding().gesture()),
                         dropGone
-                            ? "Goes from here too."
-                            : "Stays here; %s drops it.".formatted(dropKey))));
+                            ? worded("sheets.goes-from-here-too")
+                            : worded("sheets.stays-here-drops-it", dropKey))));
     plan.changed()
         .forEach(
             c ->
@@ -141,7 +144,7 @@ final class IntakeLines {
                         Fate.CHANGED,
                         c.row().action(),
                         Optional.of(c.gesture()),
-                        "Was " + c.before() + ".")));
+                        worded("sheets.was", c.before()))));
     plan.taken()
         .forEach(
             t -> {
@@ -155,8 +158,10 @@ final class IntakeLines {
                       match
                           .map(
                               m ->
-                                  "New, or “%s”? %.0f %% alike."
-                                          .formatted(m.action().title(), m.score() * 100)
+                                  worded(
+                                          "sheets.new-or-alike",
+                                          m.action().title(),
+                                          decimals(0, m.score() * 100))
                                       + (t.row().file().isEmpty() ? "" : " " + t.row().file()))
                           .orElse(where(t.row(), recognised.get(t.row().action().strip()))),
                       match,
@@ -173,16 +178,17 @@ final class IntakeLines {
                         Fate.KNOWN,
                         r.action() + ": " + r.gesture(),
                         Optional.empty(),
-                        "Is there already.")));
+                        worded("sheets.is-there-already"))));
     return all;
   }
 
   /** Where a binding goes, and what its action is known as. */
   private static String where(RequestedRow row, @Nullable Match known) {
-    String environment = in(row.file()) + (row.own() ? "your own" : row.environment());
+    String environment =
+        in(row.file()) + (row.own() ? worded("sheets.your-own") : row.environment());
     return known == null
         ? environment
-        : "%s. It is “%s”; Enter says no.".formatted(environment, known.action().title());
+        : worded("sheets.it-is-enter-says-no", environment, known.action().title());
   }
 
   /** The file of a line, where there are several. */
@@ -203,14 +209,15 @@ final class IntakeLines {
     if (narrow) {
       FlowPane says = new FlowPane(10, 4, Texts.styled(line.text(), "row-title"));
       line.gesture().ifPresent(g -> says.getChildren().add(new GestureView(g, Map.of())));
-      Label number = Texts.styled(line.number() == 0 ? "" : "line " + line.number(), "number");
+      Label number =
+          Texts.styled(line.number() == 0 ? "" : worded("any.line", line.number()), "number");
       why.setWrapText(true);
       VBox stacked = new VBox(2, new HBox(10, number, mark(line.fate())), says, why);
       HBox.setHgrow(stacked, Priority.ALWAYS);
       box.getChildren().add(stacked);
       return;
     }
-    String number = line.number() == 0 ? "" : "line " + line.number();
+    String number = line.number() == 0 ? "" : worded("any.line", line.number());
     box.getChildren()
         .addAll(
             Lists.rightColumn(Texts.styled(number, "number"), 5.5),

@@ -1,5 +1,7 @@
 package polydex.desktop.sheets;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -50,8 +52,7 @@ final class IntakeReport {
                     line(
                         p.row(),
                         Fate.PARTLY,
-                        "No gesture in “%s”; the rest is taken."
-                            .formatted(String.join("”, “", p.unread())),
+                        worded("sheets.no-gesture-in-the-rest-is", String.join("”, “", p.unread())),
                         new Stay())));
     reading
         .unbound()
@@ -61,9 +62,13 @@ final class IntakeReport {
                     line(
                         u.row(),
                         Fate.OFF,
-                        u.bindings().isEmpty() ? "Nothing of it is known here." : "Switched off.",
+                        u.bindings().isEmpty()
+                            ? worded("sheets.nothing-of-it-is-known-here")
+                            : worded("sheets.switched-off"),
                         new Stay())));
-    reading.without().forEach(r -> all.add(line(r, Fate.WITHOUT, "No gesture.", new Stay())));
+    reading
+        .without()
+        .forEach(r -> all.add(line(r, Fate.WITHOUT, worded("sheets.no-gesture"), new Stay())));
     rules(reading, all);
     choices(reading, all);
     tables(intake, all);
@@ -103,12 +108,12 @@ final class IntakeReport {
                     told(
                         "%,d %s"
                             .formatted(
-                                e.getValue().count(), e.getValue().count() == 1 ? "cell" : "cells"),
-                        "%s, such as “%s”: %s."
-                            .formatted(
-                                capital(e.getKey().words()),
-                                e.getValue().text(),
-                                e.getValue().reading()),
+                                e.getValue().count(), worded("sheets.cells", e.getValue().count())),
+                        worded(
+                            "sheets.such-as",
+                            capital(e.getKey().words()),
+                            e.getValue().text(),
+                            e.getValue().reading()),
                         new Stay())));
     systems(reading, all);
   }
@@ -126,14 +131,14 @@ final class IntakeReport {
             boolean only = of.taken() && takenHere == 1;
             String why =
                 !of.taken()
-                    ? "Left. Enter takes it too."
-                    : only ? "Taken." : "Taken. Enter leaves it.";
+                    ? worded("sheets.left-enter-takes-it-too")
+                    : only ? worded("sheets.taken") : worded("sheets.taken-enter-leaves-it");
             Set<String> other = new HashSet<>(taken);
             other.remove(system);
             addIf(!of.taken(), system, other);
             all.add(
                 told(
-                    "Gestures for “%s”: %,d".formatted(system, of.gestures()),
+                    worded("sheets.gestures-for", system, of.gestures()),
                     why,
                     only ? new Stay() : new Want(other)));
           });
@@ -158,7 +163,7 @@ final class IntakeReport {
   }
 
   private static String said(ReadingChoice choice, String option) {
-    return " Enter " + choice.does(option) + ".";
+    return worded("sheets.enter", choice.does(option));
   }
 
   private static String capital(String words) {
@@ -175,12 +180,14 @@ final class IntakeReport {
           new Line(
               fate.table().firstLine(),
               fate.taken() ? Fate.TABLE : Fate.LEFT,
-              "%s%s, %,d lines"
-                  .formatted(fate.table().origin().kind(), title, fate.table().rows().size()),
+              worded(
+                  "sheets.lines", fate.table().origin().kind(), title, fate.table().rows().size()),
               Optional.empty(),
               IntakeLines.in(fate.table().origin().file())
                   + fate.why()
-                  + (fate.taken() ? " Enter leaves it." : " Enter takes it."),
+                  + (fate.taken()
+                      ? worded("sheets.enter-leaves-it")
+                      : worded("sheets.enter-takes-it")),
               Optional.empty(),
               new Turn(number, !fate.taken())));
     }

@@ -1,5 +1,8 @@
 package polydex.desktop.sheets;
 
+import static polydex.desktop.language.DesktopWords.worded;
+import static polydex.language.Language.decimals;
+
 import java.util.Locale;
 import polydex.files.lists.ForeignList;
 import polydex.files.lists.Intake;
@@ -17,28 +20,30 @@ final class IntakeSummary {
     StringBuilder all =
         new StringBuilder(form.substring(0, 1).toUpperCase(Locale.ROOT)).append(form.substring(1));
     int taken = plan.taken().size();
-    all.append(": %,d %s to take".formatted(taken, taken == 1 ? "binding" : "bindings"));
-    count(all, plan.changed().size(), "changed");
-    count(all, plan.known().size(), "known already");
-    count(all, plan.gone().size(), "gone from the list");
-    count(all, plan.reading().asked().size(), "that can mean two things");
-    count(all, plan.refused().size(), "refused");
+    all.append(worded("sheets.to-take", taken, worded("any.bindings", taken)));
+    count(all, plan.changed().size(), worded("any.changed"));
+    count(all, plan.known().size(), worded("sheets.known-already"));
+    count(all, plan.gone().size(), worded("sheets.gone-from-the-list"));
+    count(all, plan.reading().asked().size(), worded("sheets.that-can-mean-two-things"));
+    count(all, plan.refused().size(), worded("sheets.refused"));
     all.append(
-        ". Understood: %.0f %% of %,d lines."
-            .formatted(Math.floor(plan.reading().share() * 100), plan.reading().lines()));
+        worded(
+            "sheets.understood-of-lines",
+            decimals(0, Math.floor(plan.reading().share() * 100)),
+            plan.reading().lines()));
     intake.about().stream().limit(MOST_TOLD).forEach(a -> all.append(about(a)));
     int more = intake.about().size() - MOST_TOLD;
     if (more > 0) {
-      all.append(" About %,d more.".formatted(more));
+      all.append(worded("sheets.about-more", more));
     }
     if (!intake.about().isEmpty()) {
-      all.append(" {INTAKE_SUBJECT} says that it is about something else.");
+      all.append(worded("sheets.intake-subject-says-that-it-is"));
     }
     if (list.left() > 0) {
-      all.append(" %,d entries without a gesture were left out.".formatted(list.left()));
+      all.append(worded("sheets.entries-without-a-gesture-were-left", list.left()));
     }
     if (!plan.proposals().isEmpty()) {
-      all.append(" Enter on a title that resembles a known one says that it is the same.");
+      all.append(worded("sheets.enter-on-a-title-that-resembles"));
     }
     return all.toString();
   }
@@ -46,9 +51,9 @@ final class IntakeSummary {
   private static String about(SubjectGuess about) {
     String what =
         switch (about.subject()) {
-          case DESKTOP -> " About the desktop, “%s”.".formatted(about.title());
-          case APPLICATION -> " About the application “%s”.".formatted(about.title());
-          case OWN -> " Your own bindings on this computer.";
+          case DESKTOP -> worded("sheets.about-the-desktop", about.title());
+          case APPLICATION -> worded("sheets.about-the-application", about.title());
+          case OWN -> worded("sheets.your-own-bindings-on-this-computer");
         };
     return what + (about.why().isEmpty() ? "" : " " + about.why());
   }

@@ -1,5 +1,7 @@
 package polydex.desktop.sheets;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.List;
@@ -46,15 +48,7 @@ import polydex.workspace.Workspace;
 final class IntakeView extends VBox {
 
   private static final String EXAMPLE =
-      """
-      application,context,action,gesture
-      Cue editor,text,Duplicate the line,Ctrl+Shift+D
-
-      Lists as they are found are read too: tables and lists of saved pages, documents and manuals, \
-      Markdown, wikis, JSON, YAML, settings of many kinds, lines of text, the clipboard, a whole folder \
-      or archive; and keymaps, boards and layouts in this program's own formats. Nothing is taken \
-      before you have seen what it would be.\
-      """;
+      worded("sheets.application-context-action-gesture-cue-editor");
 
   private static final List<String> LISTS = List.of("<table", "<dl", "<li", "<kbd");
 
@@ -76,10 +70,10 @@ final class IntakeView extends VBox {
   private final TextField path = new TextField();
   private final TextField target = new TextField();
   private final TextField columns = new TextField();
-  private final Button choose = new Button("Choose a file...");
-  private final Button paste = new Button("Clipboard");
-  private final Button read = new Button("Preview");
-  private final Button take = new Button("Bring in");
+  private final Button choose = new Button(worded("sheets.choose-a-file"));
+  private final Button paste = new Button(worded("sheets.clipboard"));
+  private final Button read = new Button(worded("sheets.preview"));
+  private final Button take = new Button(worded("any.bring-in"));
   private final Label summary = Texts.words("");
   private final ListView<Line> lines;
   private final Beside reading = new Beside("list");
@@ -89,9 +83,9 @@ final class IntakeView extends VBox {
 
   IntakeView(Desk desk) {
     this.desk = desk;
-    field(path, "Path of a list or keymap, or xkb: and a layout");
-    field(target, "Name of the application or desktop");
-    field(columns, "Columns: action=1, gesture=2");
+    field(path, worded("sheets.path-of-a-list-or-keymap"));
+    field(target, worded("sheets.name-of-the-application-or-desktop"));
+    field(columns, worded("sheets.columns-action-gesture"));
     path.setOnAction(_ -> read());
     target.setOnAction(_ -> readOrAgain());
     columns.setOnAction(_ -> readOrAgain());
@@ -103,7 +97,7 @@ final class IntakeView extends VBox {
     take.setMinWidth(Region.USE_PREF_SIZE);
     lines =
         Lists.of(
-            "Lines of the list",
+            worded("sheets.lines-of-the-list"),
             (box, line) -> IntakeLines.row(box, line, desk.narrow().get()),
             Line::text,
             Texts.quiet(EXAMPLE));
@@ -120,7 +114,8 @@ final class IntakeView extends VBox {
     HBox act = new HBox(12, summary, take);
     act.setAlignment(Pos.CENTER_LEFT);
     setSpacing(12);
-    getChildren().addAll(Texts.part("Bring in a list of bindings"), ask, how, act, lines);
+    getChildren()
+        .addAll(Texts.part(worded("sheets.bring-in-a-list-of-bindings")), ask, how, act, lines);
     // A preview is of a workspace; when that has changed it has to be made anew.
     desk.session().workspace().addListener((_, _, _) -> again());
   }
@@ -146,11 +141,12 @@ final class IntakeView extends VBox {
 
   List<KeyCommand> commands() {
     return List.of(
-        KeyCommand.of(OwnKey.INTAKE_FILE, "Choose a file", this::choose),
-        KeyCommand.quiet(OwnKey.INTAKE_FOLDER, "Choose a folder", this::chooseFolder),
-        KeyCommand.of(OwnKey.INTAKE_CLIPBOARD, "From the clipboard", this::paste),
-        KeyCommand.of(OwnKey.INTAKE_BRING_IN, "Bring in", this::bringIn),
-        KeyCommand.of(OwnKey.INTAKE_SUBJECT, "What it is about", this::otherSubject),
+        KeyCommand.of(OwnKey.INTAKE_FILE, worded("any.choose-a-file"), this::choose),
+        KeyCommand.quiet(
+            OwnKey.INTAKE_FOLDER, worded("sheets.choose-a-folder"), this::chooseFolder),
+        KeyCommand.of(OwnKey.INTAKE_CLIPBOARD, worded("sheets.from-the-clipboard"), this::paste),
+        KeyCommand.of(OwnKey.INTAKE_BRING_IN, worded("any.bring-in"), this::bringIn),
+        KeyCommand.of(OwnKey.INTAKE_SUBJECT, worded("sheets.what-it-is-about"), this::otherSubject),
         KeyCommand.of(OwnKey.INTAKE_GONE, this::toggleGone),
         KeyCommand.quiet(OwnKey.INTAKE_STOP, this::stop));
   }
@@ -167,12 +163,12 @@ final class IntakeView extends VBox {
 
   private void choose() {
     FileChooser chooser = new FileChooser();
-    chooser.setTitle("A list of bindings");
+    chooser.setTitle(worded("sheets.a-list-of-bindings"));
     chooser
         .getExtensionFilters()
         .addAll(
             new FileChooser.ExtensionFilter(
-                "Lists",
+                worded("sheets.lists"),
                 "*.csv",
                 "*.tsv",
                 "*.txt",
@@ -191,7 +187,7 @@ final class IntakeView extends VBox {
                 "*.tex",
                 "*.gz",
                 "*.zip"),
-            new FileChooser.ExtensionFilter("All files", "*"));
+            new FileChooser.ExtensionFilter(worded("any.all-files"), "*"));
     Optional.ofNullable(chooser.showOpenDialog(getScene().getWindow()))
         .ifPresent(
             file -> {
@@ -202,7 +198,7 @@ final class IntakeView extends VBox {
 
   private void chooseFolder() {
     DirectoryChooser chooser = new DirectoryChooser();
-    chooser.setTitle("A folder of lists");
+    chooser.setTitle(worded("sheets.a-folder-of-lists"));
     Optional.ofNullable(chooser.showDialog(getScene().getWindow()))
         .ifPresent(
             folder -> {
@@ -224,7 +220,7 @@ final class IntakeView extends VBox {
   private void read() {
     String text = path.getText().strip();
     if (text.isEmpty()) {
-      refuse("Give the path of a file, or choose one with {INTAKE_FILE}.");
+      refuse(worded("sheets.give-the-path-of-a-file"));
       return;
     }
     read(
@@ -256,11 +252,11 @@ final class IntakeView extends VBox {
             ? html
             : Optional.ofNullable(clipboard.getString()).orElse("");
     if (text.isBlank()) {
-      refuse("The clipboard holds no text. Copy a table or a list first.");
+      refuse(worded("sheets.the-clipboard-holds-no-text-copy"));
       return;
     }
     read(
-        "the clipboard",
+        worded("sheets.the-clipboard"),
         () ->
             ModelFiles.isOurs(text)
                 ? new Own("clipboard", text)
@@ -271,7 +267,7 @@ final class IntakeView extends VBox {
     try {
       return Path.of(text);
     } catch (InvalidPathException e) {
-      throw new FileProblem("No file can have this name: %s.".formatted(e.getReason()), e);
+      throw new FileProblem(worded("sheets.no-file-can-have-this-name", e.getReason()), e);
     }
   }
 
@@ -279,8 +275,8 @@ final class IntakeView extends VBox {
   private void read(String what, Reading reading) {
     wishes.forget();
     material = Optional.empty();
-    summary.setText("Reading " + what + " ... Esc stops it.");
-    Lists.waiting(lines, "Reading …");
+    summary.setText(worded("sheets.reading-esc-stops-it", what));
+    Lists.waiting(lines, worded("sheets.reading"));
     take.setDisable(true);
     work(reading);
   }
@@ -301,7 +297,7 @@ final class IntakeView extends VBox {
   private void stop() {
     if (reading.busy().get()) {
       reading.stop();
-      refuse("Stopped; nothing was taken.");
+      refuse(worded("sheets.stopped-nothing-was-taken"));
     }
   }
 
@@ -339,7 +335,7 @@ final class IntakeView extends VBox {
     summary.setText(desk.named(reason));
     Lists.found(lines, List.of());
     take.setDisable(true);
-    take.setText("Bring in");
+    take.setText(worded("any.bring-in"));
   }
 
   private void show(Preview made) {
@@ -368,7 +364,7 @@ final class IntakeView extends VBox {
             .map(p -> p.plan().changesSomething())
             .orElse(changes || made.planned().isEmpty());
     take.setDisable(!any);
-    take.setText(any ? made.edit().title() : "Nothing to bring in");
+    take.setText(any ? made.edit().title() : worded("sheets.nothing-to-bring-in"));
   }
 
   /** Enter says that a title means the known action that it resembles; or how a list is read. */
@@ -392,15 +388,15 @@ final class IntakeView extends VBox {
               wishes.about(about.subject().next());
               again();
             },
-            () -> desk.session().say("There is no list yet whose lines name no environment."));
+            () -> desk.session().say(worded("sheets.there-is-no-list-yet-whose")));
   }
 
   private void toggleGone() {
     desk.session()
         .say(
             wishes.toggleGone()
-                ? "What is gone from the list goes from here too."
-                : "What is gone from the list stays here.");
+                ? worded("sheets.what-is-gone-from-the-list")
+                : worded("sheets.what-is-gone-from-the-list-2"));
     again();
   }
 
@@ -413,7 +409,7 @@ final class IntakeView extends VBox {
       }
       lines.requestFocus();
     } else {
-      desk.session().say("There is nothing to bring in. Preview a file first.");
+      desk.session().say(worded("sheets.there-is-nothing-to-bring-in"));
     }
   }
 }

@@ -1,5 +1,8 @@
 package polydex.desktop.sheets;
 
+import static polydex.desktop.language.DesktopWords.worded;
+import static polydex.language.Language.decimals;
+
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.time.format.DateTimeFormatter;
@@ -13,7 +16,7 @@ import polydex.files.store.DailyCopies.Copy;
 /** What is kept besides the file: copies that can be taken back, and an archive of everything. */
 final class Keeping {
   private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern("EEEE, d MMMM uuuu", Locale.ENGLISH);
+      DateTimeFormatter.ofPattern(worded("sheets.eeee-d-mmmm-uuuu"), Locale.ENGLISH);
 
   private final Desk desk;
   private final Beside beside = new Beside("copies");
@@ -27,20 +30,22 @@ final class Keeping {
     String title() {
       return "%s, %s%s"
           .formatted(
-              copy.day().format(DAY), size(copy.bytes()), sound ? "" : ": damaged, can't be taken");
+              copy.day().format(DAY),
+              size(copy.bytes()),
+              sound ? "" : worded("sheets.damaged-cant-be-taken"));
     }
 
     private static String size(long bytes) {
       return bytes < 1 << 20
           ? "%d kB".formatted(Math.max(1, bytes >> 10))
-          : String.format(Locale.ROOT, "%.1f MB", bytes / 1048576.0);
+          : worded("sheets.mb", decimals(1, bytes / 1048576.0));
     }
   }
 
   /** Shows the copies of the file, one of which can be put in its place. */
   void copies() {
     Path file = desk.session().file().get();
-    desk.session().say("Looking at the copies ...");
+    desk.session().say(worded("sheets.looking-at-the-copies"));
     beside.ask(
         _ -> DailyCopies.of(file).stream().map(c -> new Shown(c, DailyCopies.isSound(c))).toList(),
         all -> show(file, all),
@@ -49,23 +54,21 @@ final class Keeping {
 
   private void show(Path file, List<Shown> all) {
     if (all.isEmpty()) {
-      desk.session()
-          .say("There is no copy of %s yet. One is made each day.".formatted(file.getFileName()));
+      desk.session().say(worded("sheets.there-is-no-copy-of-yet", file.getFileName()));
       return;
     }
     desk.session().say("");
     desk.dialogs()
         .choose(
-            "Copies of " + file.getFileName(),
-            "One a day for a week, one a week for two months. The one that you choose is put in"
-                + " the file's place; what is there now is kept beside it.",
+            worded("sheets.copies-of", file.getFileName()),
+            worded("sheets.one-a-day-for-a-week"),
             all,
             Shown::title,
             shown -> {
               if (shown.sound()) {
                 desk.keys().takeBack(shown.copy());
               } else {
-                desk.session().problem("This copy is damaged. Take another one.");
+                desk.session().problem(worded("sheets.this-copy-is-damaged-take-another"));
               }
             });
   }
@@ -76,8 +79,8 @@ final class Keeping {
     String name = file.getFileName().toString().replaceFirst("\\.polydex$", "");
     desk.dialogs()
         .ask(
-            "Write everything out",
-            "Folder and name of a new archive",
+            worded("sheets.write-everything-out"),
+            worded("sheets.folder-and-name-of-a-new-2"),
             file.resolveSibling(name + "-" + desk.session().today() + ".zip").toString(),
             this::archive);
   }
@@ -87,17 +90,11 @@ final class Keeping {
     try {
       to = Path.of(said).toAbsolutePath();
     } catch (InvalidPathException e) {
-      desk.session().problem("“%s” can't be the name of a file.".formatted(said));
+      desk.session().problem(worded("any.cant-be-the-name-of-a", said));
       return;
     }
-    desk.session().say("Writing everything out ...");
+    desk.session().say(worded("sheets.writing-everything-out"));
     desk.session()
-        .archive(
-            to,
-            () ->
-                desk.session()
-                    .say(
-                        "Everything is in %s. To open that makes a file of it again."
-                            .formatted(to)));
+        .archive(to, () -> desk.session().say(worded("sheets.everything-is-in-to-open-that", to)));
   }
 }

@@ -1,5 +1,7 @@
 package polydex.desktop.sheets;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -126,7 +128,7 @@ final class PagePreview extends VBox {
     double fine = getScene() == null ? 1 : Math.max(1, getScene().getWindow().getOutputScaleX());
     int now = side;
     if (image.getImage() == null) {
-      instead.setText("Drawing the page …");
+      instead.setText(worded("sheets.drawing-the-page"));
     }
     drawing.ask(
         _ -> PageImage.of(pages, now, scale * fine),
@@ -146,15 +148,15 @@ final class PagePreview extends VBox {
             ? String.format(Locale.ROOT, "%.0f", pages.type())
             : String.format(Locale.ROOT, "%.1f", pages.type());
     where.setText(
-        "Page %,d of %,d · type of %s points · %s%s"
-            .formatted(
-                now + 1,
-                pages.count(),
-                type,
-                pages.paper().size().title(),
-                ZOOMS.get(zoom) == 0
-                    ? ""
-                    : String.format(Locale.ROOT, " · %.0f %%", 100 * ZOOMS.get(zoom))));
+        worded(
+            "sheets.page-of-type-of-points",
+            now + 1,
+            pages.count(),
+            type,
+            pages.paper().size().title(),
+            ZOOMS.get(zoom) == 0
+                ? ""
+                : String.format(Locale.ROOT, " · %.0f %%", 100 * ZOOMS.get(zoom))));
     setAccessibleText(
         "%s. %s %s".formatted(pages.sheet().title(), where.getText(), told.getText()));
   }

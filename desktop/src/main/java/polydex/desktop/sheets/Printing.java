@@ -1,5 +1,7 @@
 package polydex.desktop.sheets;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -44,7 +46,7 @@ final class Printing {
   private record Simulated() implements Device {
     @Override
     public String title() {
-      return "Simulated printer, which writes a PDF file";
+      return worded("sheets.simulated-printer-which-writes-a-pdf");
     }
   }
 
@@ -62,7 +64,7 @@ final class Printing {
     boolean busy = beside.busy().get();
     if (busy) {
       beside.stop();
-      desk.session().say("Printing was stopped.");
+      desk.session().say(worded("sheets.printing-was-stopped"));
     }
     return busy;
   }
@@ -70,10 +72,10 @@ final class Printing {
   /** Lets a printer be chosen if there is one, and prints. */
   void print(Pages pages) {
     if (beside.busy().get()) {
-      desk.session().say("Something is being printed. Esc stops it.");
+      desk.session().say(worded("sheets.something-is-being-printed-esc-stops"));
       return;
     }
-    desk.session().say("Looking for printers …");
+    desk.session().say(worded("sheets.looking-for-printers"));
     beside.ask(
         _ -> devices(),
         devices -> {
@@ -82,7 +84,11 @@ final class Printing {
             print(pages, devices.getFirst());
           } else {
             desk.dialogs()
-                .choose("Print on", devices, Device::title, device -> print(pages, device));
+                .choose(
+                    worded("sheets.print-on"),
+                    devices,
+                    Device::title,
+                    device -> print(pages, device));
           }
         },
         desk.session()::problem);
@@ -105,7 +111,7 @@ final class Printing {
   }
 
   private void print(Pages pages, Device device) {
-    desk.session().say("Printing …");
+    desk.session().say(worded("sheets.printing"));
     beside.ask(
         course ->
             switch (device) {
@@ -118,23 +124,23 @@ final class Printing {
 
   private String simulate(Pages pages) throws FileProblem {
     Path file = desk.session().file().get().toAbsolutePath();
-    String name = "Printed " + SheetsView.name(pages.sheet());
+    String name = worded("sheets.printed", SheetsView.name(pages.sheet()));
     Path to = file.resolveSibling(name + ".pdf");
     for (int number = 2; Files.exists(to); number++) {
       to = file.resolveSibling("%s %d.pdf".formatted(name, number));
     }
     WholeFile.write(SheetFile.pdf(pages), to, false);
-    return "The simulated printer wrote %s into %s.".formatted(count(pages), to);
+    return worded("sheets.the-simulated-printer-wrote-into", count(pages), to);
   }
 
   private static String count(Pages pages) {
-    return pages.count() == 1 ? "1 page" : "%,d pages".formatted(pages.count());
+    return worded("sheets.pages", pages.count());
   }
 
   private String send(Pages pages, Printer printer, Beside.Course course) throws FileProblem {
     PrinterJob job = PrinterJob.createPrinterJob(printer);
     if (job == null) {
-      throw new FileProblem("%s takes nothing to print now.".formatted(printer.getName()));
+      throw new FileProblem(worded("sheets.takes-nothing-to-print-now", printer.getName()));
     }
     Paper paper = pages.paper();
     PageLayout layout =
@@ -146,15 +152,15 @@ final class Printing {
     for (int side = 0; side < pages.count(); side++) {
       int number = side + 1;
       course.tell(
-          () -> desk.session().say("Printing page %,d of %,d …".formatted(number, pages.count())));
+          () -> desk.session().say(worded("sheets.printing-page-of", number, pages.count())));
       if (!course.isWanted() || !job.printPage(layout, page(pages, side, layout))) {
         job.cancelJob();
         throw new FileProblem(
-            "Printing ended before page %,d of %,d.".formatted(number, pages.count()));
+            worded("sheets.printing-ended-before-page-of", number, pages.count()));
       }
     }
     job.endJob();
-    return "%s went to %s.".formatted(count(pages), printer.getName());
+    return worded("sheets.went-to", count(pages), printer.getName());
   }
 
   /** A side at its own size, from the corner of the paper and not of what a printer can reach. */

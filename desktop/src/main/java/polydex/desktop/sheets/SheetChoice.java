@@ -1,5 +1,7 @@
 package polydex.desktop.sheets;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -72,57 +74,60 @@ record SheetChoice(
       case ENVIRONMENT ->
           all.add(
               environments(
-                  "Of",
+                  worded("sheets.of"),
                   catalog,
                   environment,
-                  "where the focus is",
+                  worded("sheets.where-the-focus-is"),
                   (c, e) -> new SheetChoice(c.kind, e, c.other, c.words, c.keyboards, c.paper)));
       case COMPARE -> {
         all.add(
             environments(
-                "From",
+                worded("sheets.from"),
                 catalog,
                 environment,
-                "where the focus is",
+                worded("sheets.where-the-focus-is"),
                 (c, e) -> new SheetChoice(c.kind, e, c.other, c.words, c.keyboards, c.paper)));
         all.add(
             environments(
-                "To",
+                worded("sheets.to"),
                 catalog,
                 other,
-                "another like it",
+                worded("sheets.another-like-it"),
                 (c, e) ->
                     new SheetChoice(c.kind, c.environment, e, c.words, c.keyboards, c.paper)));
       }
       case FOUND ->
           all.add(
               new Option(
-                  "Words", List.of(words.isEmpty() ? "Enter types them" : words), 0, (c, _) -> c));
+                  worded("sheets.words"),
+                  List.of(words.isEmpty() ? worded("sheets.enter-types-them") : words),
+                  0,
+                  (c, _) -> c));
       case SETUP, LEARNING, NEW, CONFUSED, OWN, CONFLICTS, MOUSE, WEEK -> {}
     }
     if (kind == SheetKind.ENVIRONMENT || kind == SheetKind.SETUP) {
       all.add(
           new Option(
-              "Keyboards",
-              List.of("not drawn", "one for each layer"),
+              worded("sheets.keyboards"),
+              List.of(worded("sheets.not-drawn"), worded("sheets.one-for-each-layer")),
               keyboards ? 1 : 0,
               (c, i) -> new SheetChoice(c.kind, c.environment, c.other, c.words, i == 1, c.paper)));
     }
     all.add(
         new Option(
-            "Paper",
+            worded("sheets.paper"),
             Arrays.stream(Paper.Size.values()).map(Paper.Size::title).toList(),
             paper.size().ordinal(),
             (c, i) -> c.on(new Paper(Paper.Size.values()[i], c.paper.across(), c.paper.form()))));
     all.add(
         new Option(
-            "It lies",
-            List.of("upright", "across"),
+            worded("sheets.it-lies"),
+            List.of(worded("sheets.upright"), worded("sheets.across")),
             paper.across() ? 1 : 0,
             (c, i) -> c.on(new Paper(c.paper.size(), i == 1, c.paper.form()))));
     all.add(
         new Option(
-            "As",
+            worded("sheets.as"),
             Arrays.stream(Paper.Form.values()).map(Paper.Form::title).toList(),
             paper.form().ordinal(),
             (c, i) -> c.on(new Paper(c.paper.size(), c.paper.across(), Paper.Form.values()[i]))));

@@ -1,5 +1,7 @@
 package polydex.desktop.sheets;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -34,7 +36,7 @@ public final class SheetsPlace implements Place {
     VBox.setVgrow(sheets, Priority.ALWAYS);
     VBox.setVgrow(intake, Priority.ALWAYS);
     root.getStyleClass().add("place");
-    root.getChildren().addAll(Texts.heading("Sheets"), sheets);
+    root.getChildren().addAll(Texts.heading(worded("any.sheets")), sheets);
   }
 
   private Node view() {
@@ -51,16 +53,16 @@ public final class SheetsPlace implements Place {
     List<KeyCommand> all = new ArrayList<>();
     if (view() == sheets) {
       all.addAll(sheets.commands());
-      all.add(KeyCommand.of(OwnKey.SHEETS_TURN, "Bring in", () -> turn(intake)));
+      all.add(KeyCommand.of(OwnKey.SHEETS_TURN, worded("any.bring-in"), () -> turn(intake)));
       all.add(KeyCommand.of(OwnKey.HAND_ON, handOn::open));
       // What brings in elsewhere in this place does it from here too.
       all.addAll(intake.waysIn(() -> turn(intake)));
     } else {
       all.addAll(intake.commands());
-      all.add(KeyCommand.of(OwnKey.SHEETS_TURN, "Make a sheet", () -> turn(sheets)));
+      all.add(KeyCommand.of(OwnKey.SHEETS_TURN, worded("sheets.make-a-sheet"), () -> turn(sheets)));
     }
-    all.add(KeyCommand.quiet(OwnKey.COPIES, "Copies", keeping::copies));
-    all.add(KeyCommand.quiet(OwnKey.ARCHIVE, "Everything out", keeping::archive));
+    all.add(KeyCommand.quiet(OwnKey.COPIES, worded("sheets.copies"), keeping::copies));
+    all.add(KeyCommand.quiet(OwnKey.ARCHIVE, worded("sheets.everything-out"), keeping::archive));
     all.add(KeyCommand.quiet(OwnKey.HERE_OPEN, () -> new HereView(desk).open(() -> {})));
     return all;
   }

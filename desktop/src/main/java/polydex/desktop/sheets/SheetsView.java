@@ -1,5 +1,7 @@
 package polydex.desktop.sheets;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -60,7 +62,7 @@ final class SheetsView extends StackPane {
     printing = new Printing(desk);
     kinds =
         Lists.of(
-            "What is on the sheet",
+            worded("sheets.what-is-on-the-sheet"),
             (box, kind) -> box.getChildren().add(Texts.styled(kind.title(), "row-title")),
             SheetKind::title,
             Texts.quiet(""));
@@ -70,11 +72,12 @@ final class SheetsView extends StackPane {
         .getSelectionModel()
         .selectedItemProperty()
         .addListener((_, _, kind) -> Optional.ofNullable(kind).ifPresent(k -> want(choice.of(k))));
-    options = Lists.of("How it is made", SheetsView::row, Option::name, Texts.quiet(""));
+    options =
+        Lists.of(worded("sheets.how-it-is-made"), SheetsView::row, Option::name, Texts.quiet(""));
     options.addEventHandler(KeyEvent.KEY_PRESSED, this::onOption);
     VBox.setVgrow(kinds, Priority.ALWAYS);
-    Label on = Texts.part("What is on it");
-    VBox left = new VBox(8, on, kinds, Texts.part("How it is made"), options);
+    Label on = Texts.part(worded("sheets.what-is-on-it"));
+    VBox left = new VBox(8, on, kinds, Texts.part(worded("sheets.how-it-is-made")), options);
     left.getStyleClass().add("sheet-choices");
     kinds.setMinHeight(0);
     kinds.getStyleClass().add("dense-rows");
@@ -111,9 +114,9 @@ final class SheetsView extends StackPane {
 
   List<KeyCommand> commands() {
     List<KeyCommand> all = new ArrayList<>();
-    all.add(KeyCommand.of(OwnKey.SHEET_PRINT, "Print", this::print));
-    all.add(KeyCommand.of(OwnKey.SHEET_SAVE, "Save", this::save));
-    all.add(KeyCommand.of(OwnKey.SHEET_COPY, "Copy", this::copy));
+    all.add(KeyCommand.of(OwnKey.SHEET_PRINT, worded("sheets.print"), this::print));
+    all.add(KeyCommand.of(OwnKey.SHEET_SAVE, worded("any.save"), this::save));
+    all.add(KeyCommand.of(OwnKey.SHEET_COPY, worded("any.copy"), this::copy));
     all.add(KeyCommand.quiet(OwnKey.SHEET_NEXT_PAGE, () -> preview.turn(1)));
     all.add(KeyCommand.quiet(OwnKey.SHEET_PAGE_BEFORE, () -> preview.turn(-1)));
     all.add(KeyCommand.quiet(OwnKey.SHEET_LARGER, () -> preview.zoom(1)));
@@ -186,8 +189,8 @@ final class SheetsView extends StackPane {
     if (option.isTyped()) {
       desk.dialogs()
           .ask(
-              "Actions that words find",
-              "Some words",
+              worded("sheets.actions-that-words-find"),
+              worded("sheets.some-words"),
               choice.words(),
               words -> want(choice.finding(words)));
     } else if (option.values().size() == 2) {
@@ -221,7 +224,7 @@ final class SheetsView extends StackPane {
             desk.session().now(),
             ProgramVersion.title());
     SheetChoice wanted = choice;
-    without("Making the sheet …");
+    without(worded("sheets.making-the-sheet"));
     making.ask(
         _ -> {
           Sheet sheet = SheetMaker.make(wish, material);
@@ -244,7 +247,7 @@ final class SheetsView extends StackPane {
   private void stop() {
     if (!printing.stop() && making.busy().get()) {
       making.stop();
-      without("Stopped. Choose a sheet, or another way to make it.");
+      without(worded("sheets.stopped-choose-a-sheet-or-another"));
     }
   }
 
@@ -262,8 +265,8 @@ final class SheetsView extends StackPane {
         pages ->
             desk.dialogs()
                 .ask(
-                    "Save the sheet as " + SheetFile.Form.ends(),
-                    "Folder and name of a new file",
+                    worded("sheets.save-the-sheet-as", SheetFile.Form.ends()),
+                    worded("any.folder-and-name-of-a-new"),
                     desk.session()
                         .file()
                         .get()
@@ -278,7 +281,7 @@ final class SheetsView extends StackPane {
     try {
       to = Path.of(said).toAbsolutePath();
     } catch (InvalidPathException e) {
-      desk.session().problem("“%s” can’t be the name of a file.".formatted(said));
+      desk.session().problem(worded("any.cant-be-the-name-of-a-2", said));
       return;
     }
     writing.ask(
@@ -286,7 +289,7 @@ final class SheetsView extends StackPane {
           SheetFile.write(pages, to, false);
           return to;
         },
-        done -> desk.session().say("Saved " + done + "."),
+        done -> desk.session().say(worded("any.saved", done)),
         desk.session()::problem);
   }
 
@@ -294,7 +297,9 @@ final class SheetsView extends StackPane {
   static String name(Sheet sheet) {
     String plain = sheet.title().replaceAll("[^\\p{L}\\p{N} ()-]+", " ").strip();
     String name = plain.replaceAll(" +", " ");
-    return name.isEmpty() ? "Sheet" : name.substring(0, Math.min(80, name.length())).strip();
+    return name.isEmpty()
+        ? worded("sheets.sheet")
+        : name.substring(0, Math.min(80, name.length())).strip();
   }
 
   /** As text with marks, and as a page for programs that take one. */
@@ -305,7 +310,7 @@ final class SheetsView extends StackPane {
           content.putString(SheetFile.text(pages.sheet(), pages.paper(), SheetFile.Form.MARKDOWN));
           content.putHtml(SheetFile.text(pages.sheet(), pages.paper(), SheetFile.Form.HTML));
           Clipboard.getSystemClipboard().setContent(content);
-          desk.session().say("Copied “%s”.".formatted(pages.sheet().title()));
+          desk.session().say(worded("sheets.copied", pages.sheet().title()));
         });
   }
 }

@@ -1,5 +1,7 @@
 package polydex.desktop.state;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
@@ -76,16 +78,16 @@ public final class Analyst implements AutoCloseable {
   public Optional<String> hindrance() {
     Workspace now = session.workspace().get();
     return now.setup().isEmpty()
-        ? Optional.of(session.ownKeys().in("There is no setup yet. {SETUPS_OPEN} makes one."))
+        ? Optional.of(session.ownKeys().in(worded("any.there-is-no-setup-yet-setups")))
         : now.world()
             .problem(now.setup().get())
-            .map(p -> session.ownKeys().in(p + " {SETUPS_OPEN} mends it."))
+            .map(p -> session.ownKeys().in(worded("state.setups-open-mends-it", p)))
             .or(() -> failure);
   }
 
   /** What is said in place of an answer. */
   public String inItsPlace() {
-    return hindrance().orElse("Looking into the setup \u2026");
+    return hindrance().orElse(worded("state.looking-into-the-setup"));
   }
 
   /**
@@ -137,7 +139,7 @@ public final class Analyst implements AutoCloseable {
     for (Looking old : List.copyOf(looking.values())) {
       if (old.beside().busy().get()) {
         old.beside().stop();
-        old.failed().accept("Something was changed meanwhile. Ask again.");
+        old.failed().accept(worded("state.something-was-changed-meanwhile-ask-again"));
       }
     }
   }
@@ -177,7 +179,7 @@ public final class Analyst implements AutoCloseable {
           found.set(Optional.of(seen.analysis()));
         },
         why -> {
-          failure = Optional.of("The setup could not be looked into. " + why);
+          failure = Optional.of(worded("state.the-setup-could-not-be-looked", why));
           session.problem(failure.get());
           // Whoever shows that it is looked into shows why it is not.
           found.set(Optional.empty());

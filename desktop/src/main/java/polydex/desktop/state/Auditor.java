@@ -1,5 +1,7 @@
 package polydex.desktop.state;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -55,7 +57,7 @@ public final class Auditor implements AutoCloseable {
 
   /** What is said in place of an answer: that it is on its way, or why there is none. */
   public String inItsPlace() {
-    return failure.orElse("Looking at what each action costs \u2026");
+    return failure.orElse(worded("state.looking-at-what-each-action-costs"));
   }
 
   /** Looks now, or as soon as it can. */
@@ -90,7 +92,7 @@ public final class Auditor implements AutoCloseable {
   }
 
   private void failed(String why) {
-    failure = Optional.of("What the log comes to could not be found out. " + why);
+    failure = Optional.of(worded("state.what-the-log-comes-to-could", why));
     session.problem(failure.get());
     // Whoever shows that it is looked into shows why it is not.
     found.set(Optional.empty());

@@ -1,5 +1,7 @@
 package polydex.desktop.state;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -33,7 +35,7 @@ import polydex.workspace.Workspace;
 /** What the places ask about drills, answered from the session and what was found out about it. */
 public final class Drills {
   private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern("EEEE, d MMMM", Locale.ENGLISH);
+      DateTimeFormatter.ofPattern(worded("state.eeee-d-mmmm"), Locale.ENGLISH);
   private static final int MOST_NEW = 20;
   private static final String MINUTES = "drill.minutes";
   private static final String NEW_A_DAY = "drill.new-a-day";
@@ -99,16 +101,17 @@ public final class Drills {
       int count = questions.size();
       if (count > 0) {
         Duration time = DrillSettings.timeOf(count);
-        return "%,d %s, about %s"
-            .formatted(
-                count,
-                count == 1 ? "question" : "questions",
-                time.toSeconds() < 60
-                    ? "%d seconds".formatted(time.toSeconds())
-                    : "%d min".formatted(Math.round(time.toSeconds() / 60.0)));
+        return worded(
+            "state.about",
+            count,
+            worded("state.questions", count),
+            time.toSeconds() < 60
+                ? worded("state.seconds", time.toSeconds())
+                : worded("any.min", Math.round(time.toSeconds() / 60.0)));
       }
-      return "Nothing is worth asking now"
-          + plan.next().map(at -> "; the next is on " + on(at, now, zone)).orElse("");
+      return worded(
+          "state.nothing-is-worth-asking-now",
+          plan.next().map(at -> worded("state.the-next-is-on", on(at, now, zone))).orElse(""));
     }
 
     /** What was asked today moves nothing any more before tomorrow. */
@@ -197,7 +200,8 @@ public final class Drills {
     Learning said = session.workspace().get().learning();
     boolean all = said.marked().containsAll(items);
     say(
-        (all ? "No longer marked for drills: " : "Marked for drills: ") + named(items),
+        (all ? worded("state.no-longer-marked-for-drills") : worded("state.marked-for-drills"))
+            + named(items),
         all ? said.forgetting(items) : said.marking(items));
   }
 
@@ -205,14 +209,14 @@ public final class Drills {
   public void putOff(DrillItem item) {
     LocalDate until = session.today().plusDays(Learning.PUT_OFF_DAYS);
     say(
-        "Put off for a week: " + named(List.of(item)),
+        worded("state.put-off-for-a-week", named(List.of(item))),
         session.workspace().get().learning().puttingOff(item, until));
   }
 
   /** Never proposes an item again. */
   public void drop(DrillItem item) {
     say(
-        "Dropped from what to learn: " + named(List.of(item)),
+        worded("state.dropped-from-what-to-learn", named(List.of(item))),
         session.workspace().get().learning().dropping(item));
   }
 
@@ -224,7 +228,7 @@ public final class Drills {
   private String named(Collection<DrillItem> items) {
     Catalog catalog = session.workspace().get().catalog();
     return items.size() > 3
-        ? "%,d actions".formatted(items.size())
+        ? worded("state.actions", items.size())
         : items.stream()
             .map(i -> "\u201c" + catalog.title(i.action()) + "\u201d")
             .collect(Collectors.joining(", "));

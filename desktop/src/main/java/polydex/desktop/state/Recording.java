@@ -1,5 +1,7 @@
 package polydex.desktop.state;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.time.Instant;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -110,7 +112,7 @@ public final class Recording {
     keys = pause;
     sign = pause.flatMap(p -> ScreenSign.show(signed(p, true)));
     inFront(inFront);
-    String title = "Record " + recorder.title();
+    String title = worded("state.record", recorder.title());
     running = Optional.of(new Running(recorder, session.newBatch(title), recorder.title(), atRest));
     count = 0;
     last.clear();
@@ -120,13 +122,13 @@ public final class Recording {
             session.zone(), session.now(), Knowledge.recogniser(session.workspace().get()));
     recorder.start(line -> take(intake, line, atRest));
     state.set(State.RECORDING);
-    session.say("Recording %s. {PAUSE} pauses it.".formatted(recorder.title()));
+    session.say(worded("state.recording-pause-pauses-it", recorder.title()));
   }
 
   private static String signed(String pause, boolean recording) {
     return recording
-        ? "Polydex is recording. %s pauses".formatted(pause)
-        : "Polydex is paused. %s goes on".formatted(pause);
+        ? worded("state.polydex-is-recording-pauses", pause)
+        : worded("state.polydex-is-paused-goes-on", pause);
   }
 
   /** Whether the window is in front, which shows by itself that something is recorded. */
@@ -186,7 +188,7 @@ public final class Recording {
   /** Pauses, or goes on. */
   public void pauseOrGoOn() {
     if (running.isEmpty()) {
-      session.say("Nothing is being recorded. Under Mouse, {RECORD} begins.");
+      session.say(worded("state.nothing-is-being-recorded-under-mouse"));
       return;
     }
     if (state.get() == State.ENDING) {
@@ -216,14 +218,14 @@ public final class Recording {
     until = session.now();
     state.set(State.PAUSED);
     sign(false);
-    session.say("The recording is paused; nothing is kept of what happens now. {PAUSE} goes on.");
+    session.say(worded("state.the-recording-is-paused-nothing-is"));
   }
 
   private void goesOn() {
     until = Instant.MAX;
     state.set(State.RECORDING);
     sign(true);
-    session.say("Recording again. {PAUSE} pauses.");
+    session.say(worded("state.recording-again-pause-pauses"));
   }
 
   /** Ends one if it is still at work, as {@link #end} does. */
@@ -246,7 +248,7 @@ public final class Recording {
       until = session.now();
     }
     state.set(State.ENDING);
-    session.say("Ending the recording \u2026");
+    session.say(worded("state.ending-the-recording"));
     Thread.ofVirtual()
         .start(
             () -> {
@@ -277,11 +279,11 @@ public final class Recording {
     session.setting(RecordingMark.SETTING, RecordingMark.ended());
     running = Optional.empty();
     state.set(State.OFF);
-    String title = "Record %s, %,d events".formatted(r.title(), count);
+    String title = worded("state.record-events", r.title(), count);
     if (count > 0) {
       session.made(new Change.Batch(title, r.batch()));
     } else {
-      session.say("The recording has ended; nothing came in.");
+      session.say(worded("state.the-recording-has-ended-nothing-came"));
     }
   }
 }

@@ -1,5 +1,7 @@
 package polydex.desktop.state;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
@@ -175,9 +177,7 @@ public final class Session implements AutoCloseable {
             if (sound) {
               check(tables.subList(1, tables.size()));
             } else {
-              notice.set(
-                  "%s is damaged. Close it and open it again: its newest copy is offered then."
-                      .formatted(file.get().getFileName()));
+              notice.set(worded("state.is-damaged-close-it-and-open", file.get().getFileName()));
             }
           },
           _ -> {});
@@ -193,7 +193,10 @@ public final class Session implements AutoCloseable {
       if (!after.catalog().equals(catalog)) {
         Instant at = now();
         store.write(
-            s -> s.save(new Change.Edit("Bring in the keys of Polydex", before, after), at));
+            s ->
+                s.save(
+                    new Change.Edit(worded("state.bring-in-the-keys-of-polydex"), before, after),
+                    at));
         workspace.set(after);
       }
     }
@@ -251,9 +254,9 @@ public final class Session implements AutoCloseable {
     fits = fits.and(fit);
     if (fit.isUsed()) {
       say(
-          "How fast you forget was reckoned anew from %,d of your answers, and all that you know"
-                  .formatted(fit.answers())
-              + " with it.");
+          worded(
+              "state.how-fast-you-forget-was-reckoned",
+              worded("state.how-fast-you-forget-was-reckoned", fit.answers())));
       replay();
     }
   }
@@ -301,7 +304,8 @@ public final class Session implements AutoCloseable {
 
     @Override
     public void refused(FileProblem problem) {
-      Platform.runLater(() -> problem(problem.getMessage() + " What was done last is not kept."));
+      Platform.runLater(
+          () -> problem(worded("state.what-was-done-last-is-not", problem.getMessage())));
     }
 
     @Override
@@ -310,8 +314,11 @@ public final class Session implements AutoCloseable {
           () -> {
             file.set(to);
             notice.set(
-                "%s was deleted or replaced by another program. All that you have is in %s now.%s"
-                    .formatted(from.getFileName(), to, missing.map(m -> " " + m).orElse("")));
+                worded(
+                    "state.was-deleted-or-replaced-by-another",
+                    from.getFileName(),
+                    to,
+                    missing.map(m -> " " + m).orElse("")));
           });
     }
   }
@@ -343,8 +350,10 @@ public final class Session implements AutoCloseable {
                           if (failure == null) {
                             file.set(where);
                             say(
-                                "Everything is kept in %s from now on. %s stays as it was."
-                                    .formatted(where, from.getFileName()));
+                                worded(
+                                    "state.everything-is-kept-in-from-now",
+                                    where,
+                                    from.getFileName()));
                             moved.run();
                           } else {
                             failed.accept(said(failure));
@@ -489,8 +498,7 @@ public final class Session implements AutoCloseable {
   public boolean apply(Change.Edit edit) {
     Workspace now = workspace.get();
     if (!edit.before().isButForTheChoice(now)) {
-      problem(
-          "Something else was changed since this was shown, so nothing was done. Try it again.");
+      problem(worded("state.something-else-was-changed-since-this"));
       return false;
     }
     copyOfToday();
@@ -500,7 +508,7 @@ public final class Session implements AutoCloseable {
     boolean chooses = !edit.before().current().equals(edit.after().current());
     workspace.set(chooses ? edit.after() : edit.after().using(now.current()));
     history.made(edit);
-    say(edit.done() + ". {UNDO} takes it back.");
+    say(worded("state.undo-takes-it-back", edit.done()));
     return true;
   }
 
@@ -516,13 +524,15 @@ public final class Session implements AutoCloseable {
     Workspace now = workspace.get();
     Deed deed = Deed.noted(now.current().orElse(SetupId.NONE), action, byKeys);
     String title =
-        "Noted: \u201c%s\u201d %s"
-            .formatted(now.catalog().title(action), byKeys ? "by keys" : "with the mouse");
+        worded(
+            "state.noted",
+            now.catalog().title(action),
+            byKeys ? worded("state.by-keys") : worded("state.with-the-mouse"));
     Change.Note note =
         new Change.Note(title, LogEvent.of(now().truncatedTo(ChronoUnit.MILLIS), deed));
     mouseLog.add(List.of(note.event()));
     history.made(note);
-    say(title + ". {UNDO} takes it back.");
+    say(worded("state.undo-takes-it-back", title));
     write(note);
   }
 
@@ -549,7 +559,10 @@ public final class Session implements AutoCloseable {
       return;
     }
     copied = Optional.of(today);
-    ask(s -> s.copy(today), _ -> {}, why -> problem("No copy could be made today: " + why));
+    ask(
+        s -> s.copy(today),
+        _ -> {},
+        why -> problem(worded("state.no-copy-could-be-made-today", why)));
   }
 
   /** A number under which what a recorder sees comes in, so that it can be taken back together. */
@@ -576,7 +589,7 @@ public final class Session implements AutoCloseable {
   /** Says that a batch is whole, and can be taken back. */
   public void made(Change.Batch batch) {
     history.made(batch);
-    say(batch.done() + ". {UNDO} takes it back.");
+    say(worded("state.undo-takes-it-back", batch.done()));
   }
 
   /**
@@ -618,7 +631,7 @@ public final class Session implements AutoCloseable {
   public void undo() {
     Optional<Change> last = history.toUndo();
     if (last.isEmpty()) {
-      say("There is nothing to undo.");
+      say(worded("state.there-is-nothing-to-undo"));
       return;
     }
     switch (last.get()) {
@@ -633,14 +646,14 @@ public final class Session implements AutoCloseable {
       }
     }
     history.undid();
-    say("Taken back: " + last.get().title() + ". {REDO} does it again.");
+    say(worded("state.taken-back-redo-does-it-again", last.get().title()));
   }
 
   /** Makes the change again that was taken back last. */
   public void redo() {
     Optional<Change> next = history.toRedo();
     if (next.isEmpty()) {
-      say("There is nothing to do again.");
+      say(worded("state.there-is-nothing-to-do-again"));
       return;
     }
     switch (next.get()) {
@@ -655,7 +668,7 @@ public final class Session implements AutoCloseable {
       }
     }
     history.redid();
-    say("Done again: " + next.get().title() + ".");
+    say(worded("state.done-again", next.get().title()));
   }
 
   /** An edit of the past or future, with the setup that is in use now if it is there. */

@@ -1,5 +1,7 @@
 package polydex.desktop.systems;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -55,12 +57,10 @@ final class BindingsView {
     this.afterwards = afterwards;
     list =
         Lists.of(
-            "Bindings",
+            worded("systems.bindings"),
             this::row,
             b -> catalog().title(b.action()),
-            desk.keyed(
-                Texts.quiet(
-                    "It has no binding yet. {BINDINGS_NEW} makes one; Sheets brings some in.")));
+            desk.keyed(Texts.quiet(worded("systems.it-has-no-binding-yet-bindings"))));
     list.getStyleClass().add("here-rows");
   }
 
@@ -69,10 +69,7 @@ final class BindingsView {
     VBox box =
         OverlayBox.wide(
             heading,
-            desk.keyed(
-                Texts.quiet(
-                    "What belongs to another platform or application is chosen with"
-                        + " {BINDINGS_CHOOSE} and moved there; what was answered goes along.")),
+            desk.keyed(Texts.quiet(worded("systems.what-belongs-to-another-platform-or"))),
             list);
     OverlayBox.whenClosed(list, afterwards);
     desk.keys()
@@ -80,11 +77,11 @@ final class BindingsView {
             box,
             list,
             List.of(
-                KeyCommand.of(OwnKey.BINDINGS_CHANGE, "Change", this::change),
-                KeyCommand.of(OwnKey.BINDINGS_NEW, "New", this::make),
-                KeyCommand.of(OwnKey.BINDINGS_CHOOSE, "Choose", this::choose),
-                KeyCommand.of(OwnKey.BINDINGS_MOVE, "Move to another", this::move),
-                KeyCommand.of(OwnKey.BINDINGS_REMOVE, "Remove", this::remove),
+                KeyCommand.of(OwnKey.BINDINGS_CHANGE, worded("any.change"), this::change),
+                KeyCommand.of(OwnKey.BINDINGS_NEW, worded("any.new"), this::make),
+                KeyCommand.of(OwnKey.BINDINGS_CHOOSE, worded("systems.choose"), this::choose),
+                KeyCommand.of(OwnKey.BINDINGS_MOVE, worded("systems.move-to-another"), this::move),
+                KeyCommand.of(OwnKey.BINDINGS_REMOVE, worded("any.remove"), this::remove),
                 KeyCommand.of(OwnKey.BINDINGS_CHOOSE_CONTEXT, this::chooseContext),
                 KeyCommand.of(OwnKey.UNDO, this::undo)));
   }
@@ -117,10 +114,10 @@ final class BindingsView {
     Set<String> there = all.stream().map(Binding::id).collect(Collectors.toSet());
     chosen.retainAll(there);
     heading.setText(
-        "Bindings of \u201c%s\u201d%s"
-            .formatted(
-                of.map(Environment::title).orElse(""),
-                chosen.isEmpty() ? "" : ", %,d chosen".formatted(chosen.size())));
+        worded(
+            "systems.bindings-of",
+            of.map(Environment::title).orElse(""),
+            chosen.isEmpty() ? "" : worded("systems.chosen", chosen.size())));
     Lists.found(list, all);
     list.getSelectionModel().clearAndSelect(Math.clamp(select, 0, Math.max(0, all.size() - 1)));
   }
@@ -136,8 +133,8 @@ final class BindingsView {
                 new OutlineEditor<>(
                         desk,
                         new Source(id, b.id()),
-                        "What is said of it",
-                        "It is gone. Esc closes.",
+                        worded("systems.what-is-said-of-it"),
+                        worded("systems.it-is-gone-esc-closes"),
                         this::fill)
                     .open());
   }
@@ -155,7 +152,7 @@ final class BindingsView {
                       .map(
                           b ->
                               new Written<>(
-                                  "A binding of \u201c%s\u201d".formatted(e.title()),
+                                  worded("systems.a-binding-of", e.title()),
                                   b,
                                   BindingOutline.of(catalog, e, b))));
     }
@@ -168,14 +165,14 @@ final class BindingsView {
   }
 
   private void make() {
-    desk.dialogs().chooseAction("What it does", this::gesture);
+    desk.dialogs().chooseAction(worded("any.what-it-does"), this::gesture);
   }
 
   private void gesture(Action action) {
     desk.dialogs()
         .ask(
-            "A gesture for \u201c" + action.title() + "\u201d",
-            "As you would write it: Ctrl+Shift+S, C-x C-s",
+            worded("systems.a-gesture-for", action.title()),
+            worded("systems.as-you-would-write-it-ctrl"),
             words ->
                 apply(
                     () -> {
@@ -190,7 +187,9 @@ final class BindingsView {
                                   action.id(),
                                   gesture))
                           .orElseThrow(
-                              () -> new IllegalArgumentException("That is there already."));
+                              () ->
+                                  new IllegalArgumentException(
+                                      worded("systems.that-is-there-already")));
                     }));
   }
 
@@ -246,14 +245,14 @@ final class BindingsView {
       return;
     }
     List<Target> targets = new ArrayList<>();
-    targets.add(new Target("A new application", Optional.empty(), false));
-    targets.add(new Target("A new platform", Optional.empty(), true));
+    targets.add(new Target(worded("systems.a-new-application"), Optional.empty(), false));
+    targets.add(new Target(worded("systems.a-new-platform"), Optional.empty(), true));
     KeymapDivision.others(catalog(), id)
         .forEach(e -> targets.add(new Target(e.title(), Optional.of(e), false)));
     desk.dialogs()
         .choose(
-            "Move %,d %s to".formatted(ids.size(), ids.size() == 1 ? "binding" : "bindings"),
-            "What was answered about them goes along.",
+            worded("systems.move-to", ids.size(), worded("any.bindings", ids.size())),
+            worded("systems.what-was-answered-about-them-goes"),
             targets,
             Target::title,
             target -> move(ids, target));
@@ -276,7 +275,7 @@ final class BindingsView {
                 desk.dialogs()
                     .ask(
                         target.title(),
-                        "Its name",
+                        worded("systems.its-name"),
                         name ->
                             apply(
                                 () ->

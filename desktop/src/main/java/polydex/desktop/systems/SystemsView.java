@@ -1,5 +1,7 @@
 package polydex.desktop.systems;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.nio.charset.StandardCharsets;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
@@ -48,13 +50,10 @@ public final class SystemsView {
     this.desk = desk;
     list =
         Lists.of(
-            "Platforms and applications",
+            worded("systems.platforms-and-applications"),
             this::row,
             Environment::title,
-            desk.keyed(
-                Texts.quiet(
-                    "There is no platform and no application yet. {SYSTEMS_NEW_APPLICATION} makes one; Sheets brings"
-                        + " some in.")));
+            desk.keyed(Texts.quiet(worded("systems.there-is-no-platform-and-no"))));
     list.getStyleClass().add("here-rows");
   }
 
@@ -63,9 +62,8 @@ public final class SystemsView {
     fill(Optional.empty());
     VBox box =
         OverlayBox.wide(
-            Texts.heading("Your systems"),
-            Texts.quiet(
-                "Desktops first, then what runs on them. What is changed here holds in every setup."),
+            Texts.heading(worded("systems.your-systems")),
+            Texts.quiet(worded("systems.desktops-first-then-what-runs-on")),
             list);
     OverlayBox.whenClosed(box, writing::close);
     desk.keys()
@@ -73,12 +71,12 @@ public final class SystemsView {
             box,
             list,
             List.of(
-                KeyCommand.of(OwnKey.SYSTEMS_CHANGE, "Change", this::change),
+                KeyCommand.of(OwnKey.SYSTEMS_CHANGE, worded("any.change"), this::change),
                 KeyCommand.of(OwnKey.SYSTEMS_NEW_APPLICATION, () -> make(false)),
                 KeyCommand.of(OwnKey.SYSTEMS_BINDINGS, this::bindings),
                 KeyCommand.of(OwnKey.SYSTEMS_ACTION, this::action),
                 KeyCommand.of(OwnKey.SYSTEMS_JOIN, this::join),
-                KeyCommand.of(OwnKey.SYSTEMS_REMOVE, "Take away", this::remove),
+                KeyCommand.of(OwnKey.SYSTEMS_REMOVE, worded("systems.take-away"), this::remove),
                 KeyCommand.of(OwnKey.SYSTEMS_NEW_PLATFORM, () -> make(true)),
                 KeyCommand.of(OwnKey.SYSTEMS_WRITE, this::write),
                 KeyCommand.of(OwnKey.UNDO, this::undo)));
@@ -111,7 +109,7 @@ public final class SystemsView {
   }
 
   private void change() {
-    selected().ifPresent(e -> writeOut(new Source(e.id()), "Parts of it"));
+    selected().ifPresent(e -> writeOut(new Source(e.id()), worded("systems.parts-of-it")));
   }
 
   private void bindings() {
@@ -124,7 +122,7 @@ public final class SystemsView {
             desk,
             source,
             name,
-            "It is gone. Esc closes.",
+            worded("systems.it-is-gone-esc-closes"),
             () -> fill(selected().map(Environment::id)))
         .open();
   }
@@ -138,7 +136,9 @@ public final class SystemsView {
           .map(
               e ->
                   new Written<>(
-                      (e.platform().isPresent() ? "Platform \u201c" : "Application \u201c")
+                      (e.platform().isPresent()
+                              ? worded("systems.platform")
+                              : worded("systems.application"))
                           + e.title()
                           + "\u201d",
                       e,
@@ -155,8 +155,11 @@ public final class SystemsView {
   private void action() {
     desk.dialogs()
         .chooseAction(
-            "Which action?",
-            a -> writeOut(new ActionSource(a.id(), desk.session().clock()), "What is said of it"));
+            worded("systems.which-action"),
+            a ->
+                writeOut(
+                    new ActionSource(a.id(), desk.session().clock()),
+                    worded("systems.what-is-said-of-it")));
   }
 
   private record ActionSource(ActionId id, InstantSource clock)
@@ -169,7 +172,7 @@ public final class SystemsView {
           .map(
               a ->
                   new Written<>(
-                      "Action \u201c" + a.title() + "\u201d",
+                      worded("systems.action", a.title()),
                       workspace,
                       ActionOutline.of(workspace, a, clock)));
     }
@@ -183,8 +186,8 @@ public final class SystemsView {
   private void make(boolean platform) {
     desk.dialogs()
         .ask(
-            platform ? "A new platform" : "A new application",
-            "Its name",
+            platform ? worded("systems.a-new-platform") : worded("systems.a-new-application"),
+            worded("systems.its-name"),
             name ->
                 apply(
                     () -> SystemEdits.make(workspace(), name, platform),
@@ -217,9 +220,8 @@ public final class SystemsView {
             gone ->
                 desk.dialogs()
                     .choose(
-                        "Join \u201c%s\u201d with".formatted(gone.title()),
-                        "What it has and the other has not goes there, and wherever it stood the"
-                            + " other stands.",
+                        worded("systems.join-with", gone.title()),
+                        worded("systems.what-it-has-and-the-other"),
                         SystemEdits.partners(workspace().catalog(), gone),
                         Environment::title,
                         into ->
@@ -244,8 +246,8 @@ public final class SystemsView {
             e ->
                 desk.dialogs()
                     .ask(
-                        "Write the keymap of \u201c%s\u201d".formatted(e.title()),
-                        "Folder and name of a new file",
+                        worded("systems.write-the-keymap-of", e.title()),
+                        worded("any.folder-and-name-of-a-new"),
                         desk.session()
                             .file()
                             .get()
@@ -262,13 +264,14 @@ public final class SystemsView {
             Path file = Path.of(to);
             WholeFile.write(
                 ModelFiles.write(now, id)
-                    .orElseThrow(() -> new FileProblem("It is gone; nothing was written."))
+                    .orElseThrow(
+                        () -> new FileProblem(worded("systems.it-is-gone-nothing-was-written")))
                     .getBytes(StandardCharsets.UTF_8),
                 file,
                 false);
-            return file + " has its keymap.";
+            return worded("systems.has-its-keymap", file);
           } catch (InvalidPathException e) {
-            throw new FileProblem("\u201c%s\u201d can't be the name of a file.".formatted(to), e);
+            throw new FileProblem(worded("any.cant-be-the-name-of-a", to), e);
           }
         },
         desk.session()::say,
@@ -283,9 +286,14 @@ public final class SystemsView {
         .addAll(
             Lists.growing(Texts.styled(e.title(), e.platform().isPresent() ? "part" : "row-title")),
             Lists.column(
-                Texts.styled(e.platform().isPresent() ? "platform" : "application", "quiet"), 8),
-            Lists.number("%,d bindings".formatted(bindings), 10),
+                Texts.styled(
+                    e.platform().isPresent()
+                        ? worded("systems.platform-2")
+                        : worded("systems.application-2"),
+                    "quiet"),
+                8),
+            Lists.number(worded("systems.bindings-2", bindings), 10),
             Lists.number(
-                setups == 0 ? "no setup" : setups == 1 ? "1 setup" : setups + " setups", 7));
+                setups == 0 ? worded("any.no-setup") : worded("systems.setups", setups), 7));
   }
 }

@@ -1,5 +1,7 @@
 package polydex.desktop.today;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
@@ -70,7 +72,8 @@ final class TodayDrill {
 
   /** The button with which the drill begins. */
   Button begin(NumberedLines page) {
-    Button begin = page.button(OwnKey.TODAY_BEGIN, "Begin the drill", desk.keys()::drill);
+    Button begin =
+        page.button(OwnKey.TODAY_BEGIN, worded("today.begin-the-drill"), desk.keys()::drill);
     begin.setDefaultButton(true);
     return begin;
   }
@@ -97,7 +100,7 @@ final class TodayDrill {
    * The one thing to learn next, with its reasons; its digit marks it, another shows the others.
    */
   VBox learn(NumberedLines page, Optional<Findings> log) {
-    VBox box = new VBox(4, Texts.part("Learn next"));
+    VBox box = new VBox(4, Texts.part(worded("today.learn-next")));
     List<NextToLearn.Proposal> all = found().next();
     Optional<NextToLearn.Proposal> best = all.stream().findFirst();
     best.ifPresent(p -> box.getChildren().add(line(page, p)));
@@ -109,7 +112,7 @@ final class TodayDrill {
               Texts.quiet(
                   found().drill().isEmpty()
                       ? desk.analyst().inItsPlace()
-                      : "Nothing new would pay back its learning within half a year."));
+                      : worded("today.nothing-new-would-pay-back-its")));
       if (found().drill().isPresent()) {
         box.getChildren()
             .add(
@@ -118,11 +121,7 @@ final class TodayDrill {
       }
     }
     if (!others.isEmpty()) {
-      box.getChildren()
-          .add(
-              page.more(
-                  others.size() == 1 ? "1 other" : "%,d others".formatted(others.size()),
-                  () -> choose(others)));
+      box.getChildren().add(page.more(worded("today.others", others.size()), () -> choose(others)));
     }
     return box;
   }
@@ -137,20 +136,17 @@ final class TodayDrill {
             .filter(r -> PAYS.contains(r.kind()))
             .findFirst();
     if (row.isEmpty()) {
-      return desk.keyed(
-          Texts.quiet(
-              "Another application would: bring in its keys under Sheets, or choose another setup"
-                  + " ({SETUPS_OPEN})."));
+      return desk.keyed(Texts.quiet(worded("today.another-application-would-bring-in-its")));
     }
     RemainingRow r = row.get();
     return page.line(
         desk.titles().action(r.place()),
         Marks.kind(r.kind()),
-        "This would: %s a year in %s. %s"
-            .formatted(
-                SpokenTime.hours(r.hoursAYear()),
-                desk.titles().place(r.place().environment()),
-                NextStep.brief(r.kind())),
+        worded(
+            "today.this-would-a-year-in",
+            SpokenTime.hours(r.hoursAYear()),
+            desk.titles().place(r.place().environment()),
+            NextStep.brief(r.kind())),
         () -> NextStep.take(desk, r));
   }
 
@@ -165,15 +161,15 @@ final class TodayDrill {
   private void choose(List<NextToLearn.Proposal> others) {
     desk.dialogs()
         .choose(
-            "Mark for the next drill",
+            worded("today.mark-for-the-next-drill"),
             others,
             p ->
-                "%s in %s: %s, %s a year"
-                    .formatted(
-                        desk.titles().action(p.item().action()),
-                        desk.titles().place(p.item().environment()),
-                        p.gesture(),
-                        SpokenTime.hours(p.hoursAYear())),
+                worded(
+                    "today.in-a-year",
+                    desk.titles().action(p.item().action()),
+                    desk.titles().place(p.item().environment()),
+                    p.gesture(),
+                    SpokenTime.hours(p.hoursAYear())),
             this::mark);
   }
 

@@ -1,9 +1,11 @@
 package polydex.desktop.today;
 
+import static polydex.desktop.language.DesktopWords.worded;
+import static polydex.language.Language.decimals;
+
 import java.time.LocalDate;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -139,7 +141,7 @@ public final class TodayPlace implements Place {
     String focused = owner == null ? null : owner.getId();
     root.getChildren().clear();
     first = Optional.empty();
-    root.getChildren().add(Texts.heading("Today"));
+    root.getChildren().add(Texts.heading(worded("any.today")));
     if (way.isOpen()) {
       VBox start = TodayStart.of(desk, page, way, beginning);
       root.getChildren().add(start);
@@ -196,7 +198,7 @@ public final class TodayPlace implements Place {
   // ---- the mouse
 
   private VBox mouse(NumberedLines page, Optional<Findings> found) {
-    VBox box = new VBox(4, Texts.part("Costs most with the mouse"));
+    VBox box = new VBox(4, Texts.part(worded("today.costs-most-with-the-mouse")));
     if (found.isEmpty()) {
       box.getChildren().add(Texts.quiet(desk.auditor().inItsPlace()));
       return box;
@@ -209,32 +211,27 @@ public final class TodayPlace implements Place {
               page.line(
                   desk.titles().action(row.place()),
                   Marks.kind(row.kind()),
-                  String.format(
-                      Locale.ROOT,
-                      "%s a year: %s, %.1f times a day. %s",
+                  worded(
+                      "today.a-year-times-a-day",
                       SpokenTime.hours(row.hoursAYear()),
                       desk.titles().place(row.place().environment()),
-                      row.usesADay(),
+                      decimals(1, row.usesADay()),
                       NextStep.brief(row.kind())),
                   () -> NextStep.take(desk, row)));
     }
     if (rows.size() > 1) {
       box.getChildren()
-          .add(page.more("%,d others".formatted(rows.size() - 1), () -> desk.keys().go('M')));
+          .add(page.more(worded("today.others-2", rows.size() - 1), () -> desk.keys().go('M')));
     }
     if (rows.isEmpty()) {
       box.getChildren()
-          .add(
-              desk.keyed(
-                  Texts.quiet(
-                      "Nothing was done with the mouse in the last four weeks. {USED_MOUSE} notes when it"
-                          + " was.")));
+          .add(desk.keyed(Texts.quiet(worded("today.nothing-was-done-with-the-mouse"))));
     }
     return box;
   }
 
   private VBox way(NumberedLines page) {
-    VBox box = new VBox(4, Texts.part("Stands in the way"));
+    VBox box = new VBox(4, Texts.part(worded("today.stands-in-the-way")));
     Set<ActionId> told = new HashSet<>();
     List<Conflict> conflicts =
         desk.analyst().found().get().map(a -> a.conflicts()).orElse(List.of()).stream()
@@ -253,7 +250,8 @@ public final class TodayPlace implements Place {
     }
     if (conflicts.size() > 1) {
       box.getChildren()
-          .add(page.more("%,d others".formatted(conflicts.size() - 1), () -> desk.keys().go('R')));
+          .add(
+              page.more(worded("today.others-2", conflicts.size() - 1), () -> desk.keys().go('R')));
     }
     if (conflicts.isEmpty()) {
       box.getChildren()
@@ -261,13 +259,16 @@ public final class TodayPlace implements Place {
               Texts.quiet(
                   desk.analyst().found().get().isEmpty()
                       ? desk.analyst().inItsPlace()
-                      : "No conflict in this setup."));
+                      : worded("today.no-conflict-in-this-setup")));
     }
     return box;
   }
 
   private VBox trend(NumberedLines page, Optional<Findings> found) {
-    VBox box = new VBox(4, page.heading("Week by week", OwnKey.WEEKS_OF_MOUSE, desk.keys()::weeks));
+    VBox box =
+        new VBox(
+            4,
+            page.heading(worded("today.week-by-week"), OwnKey.WEEKS_OF_MOUSE, desk.keys()::weeks));
     List<Week> weeks = found.map(f -> f.weeks().weeks()).orElse(List.of());
     if (weeks.size() < 2) {
       box.getChildren()
@@ -275,7 +276,7 @@ public final class TodayPlace implements Place {
               Texts.quiet(
                   found.isEmpty()
                       ? desk.auditor().inItsPlace()
-                      : "With two weeks of log a trend stands here."));
+                      : worded("today.with-two-weeks-of-log-a")));
       return box;
     }
     Plot plot = HoursPicture.plot(found.orElseThrow().weeks());
@@ -293,7 +294,7 @@ public final class TodayPlace implements Place {
     String words =
         found
             .flatMap(f -> f.weeks().hoursTrend())
-            .map(t -> Spoken.trend(t, "hours a year", " h"))
+            .map(t -> Spoken.trend(t, worded("any.hours-a-year"), " h"))
             .orElse("");
     box.getChildren().addAll(plot, Texts.quiet(words));
     return box;
@@ -310,16 +311,18 @@ public final class TodayPlace implements Place {
     if (last.isEmpty()) {
       return new VBox(
           4,
-          Texts.part("The working day before"),
+          Texts.part(worded("today.the-working-day-before")),
           Texts.quiet(
-              found.isEmpty() ? desk.auditor().inItsPlace() : "Nothing was noted before today."));
+              found.isEmpty()
+                  ? desk.auditor().inItsPlace()
+                  : worded("today.nothing-was-noted-before-today")));
     }
     Findings log = found.orElseThrow();
     VBox box =
         new VBox(
             4,
             page.heading(
-                "The working day before",
+                worded("today.the-working-day-before"),
                 OwnKey.TODAY_REVIEW,
                 () -> new ReviewView(desk, log).open()));
     LocalDate day = last.get();
@@ -334,16 +337,16 @@ public final class TodayPlace implements Place {
     box.getChildren()
         .add(
             Texts.words(
-                "%,d uses by keys and %,d by mouse. %s"
-                    .formatted(
-                        keys,
-                        pointer,
-                        drilled.answers() == 0
-                            ? "No drill."
-                            : "%,d answers in the drill, %d %% of them right."
-                                .formatted(
-                                    drilled.answers(),
-                                    Math.round(100.0 * drilled.right() / drilled.answers())))));
+                worded(
+                    "today.uses-by-keys-and-by-mouse",
+                    keys,
+                    pointer,
+                    drilled.answers() == 0
+                        ? worded("today.no-drill")
+                        : worded(
+                            "today.answers-in-the-drill-of-them",
+                            drilled.answers(),
+                            Math.round(100.0 * drilled.right() / drilled.answers())))));
     return box;
   }
 
@@ -353,7 +356,7 @@ public final class TodayPlace implements Place {
       page.add(
           KeyCommand.of(
               OwnKey.EXPLAIN_NAMES,
-              names == 1 ? "Explain 1 name" : "Explain %d names".formatted(names),
+              worded("today.explain-names", names),
               () -> new NamesView(desk).open()));
     }
   }

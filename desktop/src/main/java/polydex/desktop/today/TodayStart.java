@@ -1,5 +1,7 @@
 package polydex.desktop.today;
 
+import static polydex.desktop.language.DesktopWords.worded;
+
 import javafx.scene.layout.VBox;
 import polydex.desktop.controls.NumberedLines;
 import polydex.desktop.controls.Texts;
@@ -18,27 +20,23 @@ final class TodayStart {
     lines.add(KeyCommand.of(OwnKey.LEAVE_WAY_IN, way::leave));
     return new VBox(
         14,
-        desk.keyed(
-            Texts.words(
-                "Polydex shows you which keys do what on your computers, drills them, and finds out what"
-                    + " you still do with the mouse. These steps lead in; each is one key, and each can be"
-                    + " passed over. {LEAVE_WAY_IN} leaves them.")),
+        desk.keyed(Texts.words(worded("today.polydex-shows-you-which-keys-do"))),
         steps,
-        Texts.part("Or else"),
+        Texts.part(worded("today.or-else")),
         lines.line(
-            "Choose your board and your systems",
+            worded("today.choose-your-board-and-your-systems"),
             Texts.quiet(""),
-            "Which keyboard lies under your hands, which desktop runs, what is remapped.",
+            worded("today.which-keyboard-lies-under-your-hands"),
             () -> new SetupsView(desk).open()),
         lines.line(
-            "Bring in or record a mouse log",
+            worded("today.bring-in-or-record-a-mouse"),
             Texts.quiet(""),
-            "A file of what was done, a simulated day, or a tally by two keys.",
+            worded("today.a-file-of-what-was-done"),
             () -> desk.keys().go('M')),
         lines.line(
-            "Look at the demo",
+            worded("today.look-at-the-demo"),
             Texts.quiet(""),
-            "A small planetarium with six weeks of work, in a window of its own.",
+            worded("today.a-small-planetarium-with-six-weeks"),
             beginning::demo));
   }
 }

@@ -1,5 +1,7 @@
 package polydex.files.bus;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BooleanSupplier;
@@ -55,12 +57,10 @@ public final class AccessibilityBus implements AutoCloseable {
               .call(new Target("org.a11y.Bus", "/org/a11y/bus"), "org.a11y.Bus", "GetAddress")
               .text();
     } catch (Silent e) {
-      throw new FileProblem("The accessibility bus did not start within a second.", e);
+      throw new FileProblem(worded("bus.the-accessibility-bus-did-not-start"), e);
     }
     if (address.isEmpty()) {
-      throw new FileProblem(
-          "There is no accessibility bus in this session. On Debian the package at-spi2-core has"
-              + " it.");
+      throw new FileProblem(worded("bus.there-is-no-accessibility-bus-in"));
     }
     return new AccessibilityBus(Bus.connect(address));
   }
@@ -96,7 +96,7 @@ public final class AccessibilityBus implements AutoCloseable {
       }
       return found;
     } catch (Silent e) {
-      throw new FileProblem("The registry of the accessibility bus does not answer.", e);
+      throw new FileProblem(worded("bus.the-registry-of-the-accessibility-bus"), e);
     }
   }
 
@@ -113,7 +113,7 @@ public final class AccessibilityBus implements AutoCloseable {
   private static String title(String name, int number) {
     String plain = Visible.of(name.strip(), LONGEST_TITLE);
     if (plain.isEmpty()) {
-      return "Program " + number;
+      return worded("bus.program", number);
     }
     return readable(plain);
   }

@@ -1,5 +1,7 @@
 package polydex.files.bus;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -45,7 +47,7 @@ final class Bus implements AutoCloseable {
     try {
       return new Bus(DBusConnectionBuilder.forAddress(address).withShared(false).build());
     } catch (DBusException | RuntimeException e) {
-      throw new FileProblem("The message bus at %s does not answer.".formatted(address), e);
+      throw new FileProblem(worded("bus.the-message-bus-at-does-not", address), e);
     }
   }
 
@@ -74,10 +76,10 @@ final class Bus implements AutoCloseable {
     Optional<Object> answer() throws Silent {
       Message reply = call.getReply(PATIENCE);
       if (reply == null) {
-        throw new Silent("It did not answer for a second");
+        throw new Silent(worded("bus.it-did-not-answer-for-a"));
       }
       if (length(reply) > LARGEST) {
-        throw new Silent("It answered with more than %d MiB".formatted(LARGEST >> 20));
+        throw new Silent(worded("bus.it-answered-with-more-than-mib", LARGEST >> 20));
       }
       try {
         if (!(reply instanceof MethodReturn)) {
@@ -170,7 +172,7 @@ final class Bus implements AutoCloseable {
           connection.addGenericSigHandler(
               new DBusMatchRule("signal", type, member), s -> signal(s).ifPresent(to));
     } catch (DBusException | RuntimeException e) {
-      throw new FileProblem("The message bus was closed.", e);
+      throw new FileProblem(worded("bus.the-message-bus-was-closed"), e);
     }
   }
 
@@ -234,7 +236,7 @@ final class Bus implements AutoCloseable {
       connection.sendMessage(call);
       return new Call(call);
     } catch (DBusException | RuntimeException e) {
-      throw new FileProblem("The message bus was closed.", e);
+      throw new FileProblem(worded("bus.the-message-bus-was-closed"), e);
     }
   }
 

@@ -1,5 +1,7 @@
 package polydex.files.bus;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -44,9 +46,7 @@ public final class DesktopNotices implements AutoCloseable {
     try {
       List<?> can = bus.call(SERVER, TYPE, "GetCapabilities").list();
       if (can.isEmpty()) {
-        throw new FileProblem(
-            "Nothing in this session shows notices (org.freedesktop.Notifications). Have the line"
-                + " in a small window instead.");
+        throw new FileProblem(worded("bus.nothing-in-this-session-shows-notices"));
       }
       DesktopNotices notices = new DesktopNotices(bus, can);
       bus.listen(
@@ -60,7 +60,7 @@ public final class DesktopNotices implements AutoCloseable {
       return notices;
     } catch (Silent e) {
       bus.close();
-      throw new FileProblem("What shows notices in this session does not answer.", e);
+      throw new FileProblem(worded("bus.what-shows-notices-in-this-session"), e);
     } catch (FileProblem e) {
       bus.close();
       throw e;
@@ -96,7 +96,7 @@ public final class DesktopNotices implements AutoCloseable {
                   UNTIL_WITHDRAWN)
               .number();
     } catch (Silent e) {
-      throw new FileProblem("What shows notices in this session does not answer.", e);
+      throw new FileProblem(worded("bus.what-shows-notices-in-this-session"), e);
     }
   }
 

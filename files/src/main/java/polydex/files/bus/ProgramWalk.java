@@ -1,5 +1,7 @@
 package polydex.files.bus;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -116,11 +118,11 @@ final class ProgramWalk {
         }
         level = next;
         if (depth == DEEPEST && !level.isEmpty()) {
-          left = "It goes on below %d levels, which were read.".formatted(DEEPEST);
+          left = worded("bus.it-goes-on-below-levels-which", DEEPEST);
         }
       }
     } catch (Silent e) {
-      left = e.getMessage() + ", and the rest was left.";
+      left = worded("bus.and-the-rest-was-left", e.getMessage());
     }
   }
 
@@ -129,11 +131,11 @@ final class ProgramWalk {
       return false;
     }
     if (stopped.getAsBoolean()) {
-      left = "You stopped it.";
+      left = worded("any.you-stopped-it");
     } else if (System.nanoTime() > end) {
-      left = "It took longer than %d s, and the rest was left.".formatted(LONGEST / 1000);
+      left = worded("any.it-took-longer-than-s-and", LONGEST / 1000);
     } else if (seen.size() >= MOST) {
-      left = "It shows more than %,d things, and the rest was left.".formatted(MOST);
+      left = worded("bus.it-shows-more-than-things-and", MOST);
     }
     return left.isEmpty();
   }

@@ -1,5 +1,7 @@
 package polydex.files.bus;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -99,7 +101,7 @@ public final class ScreenEars implements AutoCloseable {
       }
     } catch (Silent e) {
       list.close();
-      throw new FileProblem("The registry of the accessibility bus does not answer.", e);
+      throw new FileProblem(worded("bus.the-registry-of-the-accessibility-bus"), e);
     }
     ears.thread.start();
     return ears;

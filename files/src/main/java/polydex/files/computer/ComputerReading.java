@@ -1,5 +1,7 @@
 package polydex.files.computer;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -69,7 +71,7 @@ public final class ComputerReading {
   /** Stops all that still read; what was found so far stays. */
   public void stop() {
     stopped = true;
-    sources.forEach(r -> r.end(Stage.STOPPED, "You stopped it."));
+    sources.forEach(r -> r.end(Stage.STOPPED, worded("any.you-stopped-it")));
   }
 
   /** Whether none reads any more. */
@@ -141,16 +143,14 @@ public final class ComputerReading {
         end(Stage.FAILED, String.valueOf(e.getMessage()));
       } catch (RuntimeException e) {
         // What is read is from outside: nothing in it may take the others along.
-        end(Stage.FAILED, "It could not be read: %s.".formatted(e));
+        end(Stage.FAILED, worded("computer.it-could-not-be-read", e));
       }
     }
 
     private void watch() {
       try {
         if (!work.join(LONGEST)) {
-          end(
-              Stage.STOPPED,
-              "It took longer than %d s, and the rest was left.".formatted(LONGEST.toSeconds()));
+          end(Stage.STOPPED, worded("any.it-took-longer-than-s-and", LONGEST.toSeconds()));
           work.interrupt();
         }
       } catch (InterruptedException _) {

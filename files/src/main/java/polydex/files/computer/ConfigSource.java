@@ -1,5 +1,7 @@
 package polydex.files.computer;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
@@ -52,7 +54,7 @@ final class ConfigSource implements ComputerSource {
 
   @Override
   public String title() {
-    return "Files of programs";
+    return worded("computer.files-of-programs");
   }
 
   @Override
@@ -79,7 +81,7 @@ final class ConfigSource implements ComputerSource {
         }
       }
     } catch (IOException | java.io.UncheckedIOException _) {
-      to.remark(here.home() + " can't be looked into.");
+      to.remark(worded("computer.cant-be-looked-into", here.home()));
     }
   }
 
@@ -127,7 +129,7 @@ final class ConfigSource implements ComputerSource {
 
     @Override
     protected void failed(String path, String reason) {
-      to.remark("%s can't be read: %s.".formatted(path, reason));
+      to.remark(worded("any.cant-be-read", path, reason));
     }
   }
 
@@ -190,7 +192,7 @@ final class ConfigSource implements ComputerSource {
     return Optional.of(
         new Finding(
             "file:" + path,
-            desktop ? "Keys of the desktop, " + called(path) : title,
+            desktop ? worded("computer.keys-of-the-desktop", called(path)) : title,
             file.toString(),
             new Keys(guess.subject(), title, its, intake.request().refused()),
             desktop ? List.of(guess.why()) : List.of(),

@@ -1,5 +1,7 @@
 package polydex.files.computer;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -31,7 +33,7 @@ final class KeyboardSource implements ComputerSource {
 
   @Override
   public String title() {
-    return "Keyboard";
+    return worded("computer.keyboard");
   }
 
   /** Layouts with their variants, and options, as they were told. */
@@ -66,15 +68,9 @@ final class KeyboardSource implements ComputerSource {
       found = file(here.at("/etc/vconsole.conf"));
     }
     Set set =
-        found.orElseThrow(
-            () ->
-                new FileProblem(
-                    "Neither the X server nor a file in /etc says how the keyboard is set. Choose"
-                        + " the layout in Setups."));
+        found.orElseThrow(() -> new FileProblem(worded("computer.neither-the-x-server-nor-a")));
     if (here.variable("XDG_SESSION_TYPE").filter("wayland"::equals).isPresent()) {
-      to.remark(
-          "This session keeps its keyboard with its desktop, which may set it otherwise than is"
-              + " told here.");
+      to.remark(worded("computer.this-session-keeps-its-keyboard-with"));
     }
     XkbLayouts layouts = new XkbLayouts(here.at(XkbLayouts.USUAL.toString()));
     String name = set.layouts().getFirst();
@@ -85,7 +81,7 @@ final class KeyboardSource implements ComputerSource {
       if (layouts.changesKeys(option)) {
         known.add(option);
       } else {
-        remarks.add("The option %s moves no key, as far as is known.".formatted(option));
+        remarks.add(worded("computer.the-option-moves-no-key-as", option));
       }
     }
     Layout layout = layouts.layout(name, known);
@@ -99,11 +95,11 @@ final class KeyboardSource implements ComputerSource {
         remarks.add(e.getMessage());
       }
     }
-    remarks.add("Which board it is can't be told from here: choose it in Setups.");
+    remarks.add(worded("computer.which-board-it-is-cant-be"));
     to.found(
         new Finding(
             "keyboard",
-            "Keyboard",
+            worded("computer.keyboard"),
             set.where(),
             new Keyboard(layout, others, moved.remap().stream().toList()),
             remarks,
@@ -128,7 +124,7 @@ final class KeyboardSource implements ComputerSource {
                               line.substring(0, colon).strip(), line.substring(colon + 1).strip());
                         }
                       });
-              return Set.of(values, "the X server (setxkbmap -query)");
+              return Set.of(values, worded("computer.the-x-server-setxkbmap-query"));
             });
   }
 

@@ -1,5 +1,7 @@
 package polydex.files.computer;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
@@ -28,7 +30,7 @@ final class LauncherSource implements ComputerSource {
 
   @Override
   public String title() {
-    return "Launchers";
+    return worded("computer.launchers");
   }
 
   @Override
@@ -49,7 +51,7 @@ final class LauncherSource implements ComputerSource {
           }
         }
       } catch (IOException | java.io.UncheckedIOException _) {
-        unread.add(applications + " can't be looked into.");
+        unread.add(worded("computer.cant-be-looked-into", applications));
       }
     }
     List<Launcher> launchers =
@@ -62,8 +64,8 @@ final class LauncherSource implements ComputerSource {
       to.found(
           new Finding(
               "launchers",
-              "Launchers",
-              "Desktop Entries in " + byFile.size() + " files",
+              worded("computer.launchers"),
+              worded("computer.desktop-entries-in-files", byFile.size()),
               new Launchers(launchers),
               List.of(),
               true));
@@ -80,7 +82,7 @@ final class LauncherSource implements ComputerSource {
     } catch (FileProblem e) {
       unread.add(e.getMessage());
     } catch (IOException e) {
-      unread.add(name + " can't be read.");
+      unread.add(worded("computer.cant-be-read", name));
     }
     return Optional.empty();
   }

@@ -1,5 +1,7 @@
 package polydex.files.computer;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
@@ -31,7 +33,7 @@ public final class MenuWatch {
       Surroundings here, Finding program, Consumer<Finding> heard, BooleanSupplier stopped)
       throws FileProblem {
     if (!(program.what() instanceof Running(Program known))) {
-      throw new FileProblem("\u201c%s\u201d is no program that runs.".formatted(program.title()));
+      throw new FileProblem(worded("computer.is-no-program-that-runs", program.title()));
     }
     Program all = known;
     try (AccessibilityBus bus = AccessibilityBus.connect(here.messageBus())) {
@@ -63,10 +65,6 @@ public final class MenuWatch {
   private static AccessibilityBus.Running running(AccessibilityBus bus, String title)
       throws FileProblem {
     return Optional.ofNullable(ProgramSource.byTitle(bus.programs()).get(title))
-        .orElseThrow(
-            () ->
-                new FileProblem(
-                    "\u201c%s\u201d has ended. What was seen of it until then is kept."
-                        .formatted(title)));
+        .orElseThrow(() -> new FileProblem(worded("computer.has-ended-what-was-seen-of", title)));
   }
 }

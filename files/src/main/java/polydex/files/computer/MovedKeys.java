@@ -1,5 +1,7 @@
 package polydex.files.computer;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -48,9 +50,7 @@ record MovedKeys(Optional<Remap> remap, List<String> remarks) {
             moved.put(key.get(), to);
           } else {
             moved.put(key.get(), Optional.empty());
-            remarks.add(
-                "%s gives %s now, which is no key of a keyboard: it is taken as a key that does nothing."
-                    .formatted(key.get().name(), keysym));
+            remarks.add(worded("computer.gives-now-which-is-no-key", key.get().name(), keysym));
           }
         });
     moved.entrySet().removeIf(e -> e.getValue().equals(Optional.of(e.getKey())));

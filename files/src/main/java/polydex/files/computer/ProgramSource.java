@@ -1,5 +1,7 @@
 package polydex.files.computer;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -27,7 +29,7 @@ final class ProgramSource implements ComputerSource {
 
   @Override
   public String title() {
-    return "Programs that run";
+    return worded("computer.programs-that-run");
   }
 
   @Override
@@ -41,10 +43,8 @@ final class ProgramSource implements ComputerSource {
       if (programs.isEmpty()) {
         throw new FileProblem(
             AccessibilitySwitch.isOn(here.tools())
-                ? "No program that runs shows itself on the accessibility bus. Start the ones that"
-                    + " you use, and read again."
-                : "Programs don't show themselves, since accessibility is switched off. Switch it"
-                    + " on, start the programs again, and read again.");
+                ? worded("computer.no-program-that-runs-shows-itself")
+                : worded("computer.programs-dont-show-themselves-since-accessibility"));
       }
       for (Map.Entry<String, AccessibilityBus.Running> program : byTitle(programs).entrySet()) {
         if (!to.stopped()) {
@@ -79,7 +79,7 @@ final class ProgramSource implements ComputerSource {
     if (nothing && !makesMenusLate(running.toolkit())) {
       to.remark(
           shown.left().isEmpty()
-              ? title + " shows no menus and no buttons."
+              ? worded("computer.shows-no-menus-and-no-buttons", title)
               : title + ": " + shown.left());
       return;
     }
@@ -88,8 +88,8 @@ final class ProgramSource implements ComputerSource {
             "program:" + title.toLowerCase(Locale.ROOT),
             title,
             running.toolkit().isEmpty()
-                ? "a program that runs now"
-                : "a program that runs now, with " + running.toolkit(),
+                ? worded("computer.a-program-that-runs-now")
+                : worded("computer.a-program-that-runs-now-with", running.toolkit()),
             new Running(program.titled(title)),
             remarks(shown, running.toolkit()),
             !program.entries(e -> e.items().isEmpty() && e.sort() != Sort.MENU).isEmpty()));
@@ -101,9 +101,7 @@ final class ProgramSource implements ComputerSource {
   }
 
   private static String hint(String toolkit) {
-    return makesMenusLate(toolkit)
-        ? ": its toolkit makes them only when they are opened. Watch it, and open each once."
-        : ".";
+    return makesMenusLate(toolkit) ? worded("computer.its-toolkit-makes-them-only-when") : ".";
   }
 
   private static List<String> remarks(AccessibilityBus.Shown shown, String toolkit) {
@@ -115,21 +113,24 @@ final class ProgramSource implements ComputerSource {
     if (program.entries(e -> e.sort() == Sort.MENU && e.items().isEmpty()).size() > 0
         || program.menus().isEmpty()) {
       remarks.add(
-          (program.menus().isEmpty() ? "It shows no menus" : "Some menus are empty")
+          (program.menus().isEmpty()
+                  ? worded("computer.it-shows-no-menus")
+                  : worded("computer.some-menus-are-empty"))
               + hint(toolkit));
     }
     List<String> documents = program.documents().stream().map(Program.Entry::title).toList();
     if (!documents.isEmpty()) {
       remarks.add(
-          "%,d entries look like documents or windows, and are left unless you take them: %s."
-              .formatted(documents.size(), examples(documents)));
+          worded(
+              "computer.entries-look-like-documents-or-windows",
+              documents.size(),
+              examples(documents)));
     }
     List<String> guessed =
         program.entries(Program.Entry::guessed).stream().map(Program.Entry::title).toList();
     if (!guessed.isEmpty()) {
       remarks.add(
-          "Of %,d entries the toolkit tells one key that could be either; it is taken for the access key: %s."
-              .formatted(guessed.size(), examples(guessed)));
+          worded("computer.of-entries-the-toolkit-tells-one", guessed.size(), examples(guessed)));
     }
     return remarks;
   }

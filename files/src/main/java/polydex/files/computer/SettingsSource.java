@@ -1,5 +1,7 @@
 package polydex.files.computer;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -42,7 +44,7 @@ final class SettingsSource implements ComputerSource {
 
   @Override
   public String title() {
-    return "Settings of the desktop";
+    return worded("computer.settings-of-the-desktop");
   }
 
   /** A schema with what is bound in it. */
@@ -59,9 +61,9 @@ final class SettingsSource implements ComputerSource {
     List<Path> folders = here.dataDirs().stream().map(d -> d.resolve("glib-2.0/schemas")).toList();
     SettingsSchemas schemas = SettingsSchemas.read(folders, here.desktop());
     if (schemas.all().isEmpty()) {
-      throw new FileProblem("No desktop or program keeps settings in GSettings here.");
+      throw new FileProblem(worded("computer.no-desktop-or-program-keeps-settings"));
     }
-    to.at("what is set");
+    to.at(worded("computer.what-is-set"));
     Map<String, Map<String, String>> set = set(to);
     List<Bound> bound = new ArrayList<>();
     for (Schema schema : schemas.all().values()) {
@@ -70,7 +72,7 @@ final class SettingsSource implements ComputerSource {
       }
     }
     for (String file : schemas.unread()) {
-      to.remark(file + " can't be read as schemas.");
+      to.remark(worded("computer.cant-be-read-as-schemas", file));
     }
     desktops(bound).forEach(to::found);
     programs(bound).forEach(to::found);
@@ -94,8 +96,8 @@ final class SettingsSource implements ComputerSource {
     }
     to.remark(
         files.isEmpty()
-            ? "The tool gsettings is not there: settings are read as they come, whatever was set."
-            : "The tool gsettings is not there: what was set is read from key files only.");
+            ? worded("computer.the-tool-gsettings-is-not-there")
+            : worded("computer.the-tool-gsettings-is-not-there-2"));
     return values;
   }
 
@@ -209,18 +211,17 @@ final class SettingsSource implements ComputerSource {
           String title =
               its
                   ? here.desktop().orElse(SubjectGuess.THIS_DESKTOP)
-                  : named(family, families.keySet()) + " desktop";
+                  : worded("computer.desktop", named(family, families.keySet()));
           found.add(
               new Finding(
                   "settings:" + family,
                   its
-                      ? "Keys of the desktop"
-                      : "Keys of another desktop, " + named(family, families.keySet()),
-                  members.size() + " schemas of GSettings, " + family,
+                      ? worded("computer.keys-of-the-desktop-2")
+                      : worded(
+                          "computer.keys-of-another-desktop", named(family, families.keySet())),
+                  worded("computer.schemas-of-gsettings", members.size(), family),
                   new Keys(ListSubject.DESKTOP, title, rows(members, title, true), List.of()),
-                  its
-                      ? List.of()
-                      : List.of("It is installed, and not the desktop of this session."),
+                  its ? List.of() : List.of(worded("computer.it-is-installed-and-not-the")),
                   its));
         });
     found.sort(Comparator.comparing(f -> !f.suggested()));
@@ -275,7 +276,7 @@ final class SettingsSource implements ComputerSource {
           new Finding(
               "settings:" + b.schema(),
               b.guess().title(),
-              "the schema " + b.schema(),
+              worded("computer.the-schema", b.schema()),
               new Keys(
                   ListSubject.APPLICATION,
                   b.guess().title(),
@@ -319,8 +320,8 @@ final class SettingsSource implements ComputerSource {
         : Optional.of(
             new Finding(
                 "settings:own",
-                "Your own bindings",
-                "GSettings, what you bound yourself",
+                worded("computer.your-own-bindings"),
+                worded("computer.gsettings-what-you-bound-yourself"),
                 new Keys(ListSubject.OWN, "", rows, List.of()),
                 List.of(),
                 true));
@@ -369,7 +370,7 @@ final class SettingsSource implements ComputerSource {
                     "",
                     name.get(),
                     binding.get(),
-                    text(values, "command").map(c -> "Runs " + c).orElse(""))
+                    text(values, "command").map(c -> worded("any.runs", c)).orElse(""))
                 .asOwn());
   }
 

@@ -1,5 +1,7 @@
 package polydex.files.computer;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -27,11 +29,11 @@ public final class SimulatedComputer {
 
   private static Map<String, String> sources() {
     Map<String, String> titles = new LinkedHashMap<>();
-    titles.put("keyboard", "Keyboard");
-    titles.put("settings", "Settings of the desktop");
-    titles.put("file", "Files of programs");
-    titles.put("launchers", "Launchers");
-    titles.put("program", "Programs that run");
+    titles.put("keyboard", worded("computer.keyboard"));
+    titles.put("settings", worded("computer.settings-of-the-desktop"));
+    titles.put("file", worded("computer.files-of-programs"));
+    titles.put("launchers", worded("computer.launchers"));
+    titles.put("program", worded("computer.programs-that-run"));
     return titles;
   }
 

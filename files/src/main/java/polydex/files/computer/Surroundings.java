@@ -1,5 +1,7 @@
 package polydex.files.computer;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -37,10 +39,7 @@ public record Surroundings(Map<String, String> variables, Path home, Path root, 
   public String messageBus() throws FileProblem {
     return variable("DBUS_SESSION_BUS_ADDRESS")
         .or(() -> variable("XDG_RUNTIME_DIR").map(d -> "unix:path=" + d + "/bus"))
-        .orElseThrow(
-            () ->
-                new FileProblem(
-                    "This session has no message bus, over which programs could be read."));
+        .orElseThrow(() -> new FileProblem(worded("computer.this-session-has-no-message-bus")));
   }
 
   /** Where a person's settings are. */

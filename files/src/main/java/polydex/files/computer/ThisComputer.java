@@ -1,5 +1,7 @@
 package polydex.files.computer;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -60,7 +62,7 @@ public final class ThisComputer {
     return pretty(here.at("/etc/machine-info"))
         .or(() -> line(here.at("/etc/hostname")))
         .or(() -> here.variable("COMPUTERNAME"))
-        .orElse("This computer");
+        .orElse(worded("computer.this-computer"));
   }
 
   private static Optional<String> pretty(Path file) {

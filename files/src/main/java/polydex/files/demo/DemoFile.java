@@ -1,5 +1,7 @@
 package polydex.files.demo;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -22,7 +24,7 @@ public final class DemoFile {
   /** Opens a new file that holds the demo. */
   public static Store demo(Path file) throws FileProblem {
     if (!Finished.DEMO.to(file)) {
-      throw new FileProblem("There is a file %s already. Choose another name.".formatted(file));
+      throw new FileProblem(worded("demo.there-is-a-file-already-choose", file));
     }
     return Store.open(file);
   }
@@ -45,7 +47,7 @@ public final class DemoFile {
         Files.deleteIfExists(folder);
       }
     } catch (IOException e) {
-      throw new FileProblem("There is no room for a copy of the demo: " + e.getMessage(), e);
+      throw new FileProblem(worded("demo.there-is-no-room-for-a", e.getMessage()), e);
     }
   }
 

@@ -1,5 +1,7 @@
 package polydex.files.demo;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -58,7 +60,7 @@ public final class SimulatedRecorder implements Recorder {
 
   @Override
   public String title() {
-    return "a simulated day";
+    return worded("demo.a-simulated-day");
   }
 
   @Override

@@ -1,5 +1,7 @@
 package polydex.files.fit;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
@@ -88,24 +90,23 @@ public record DesktopEntry(
   public static DesktopEntry read(String file, byte[] bytes, List<String> languages)
       throws FileProblem {
     if (bytes.length > LARGEST) {
-      throw new FileProblem(file + " is larger than 1 MiB. It was not read.");
+      throw new FileProblem(worded("any.is-larger-than-1-mib-it", file));
     }
     String text;
     try {
       text = StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
     } catch (CharacterCodingException e) {
-      throw new FileProblem(file + " is not text in UTF-8. It was not read.", e);
+      throw new FileProblem(worded("fit.is-not-text-in-utf-8", file), e);
     }
     Map<String, Map<String, String>> groups = groups(file, text);
     Map<String, String> main = groups.get(MAIN);
     if (main == null) {
-      throw new FileProblem(file + ": expected the group [Desktop Entry]. It was not read.");
+      throw new FileProblem(worded("fit.expected-the-group-desktop-entry-it", file));
     }
     String type = main.getOrDefault("Type", "");
     if (main.getOrDefault("Name", "").isEmpty() || type.isEmpty()) {
       throw new FileProblem(
-          "%s: expected %s in [Desktop Entry]. It was not read."
-              .formatted(file, type.isEmpty() ? "Type=" : "Name="));
+          worded("fit.expected-in-desktop-entry-it-was", file, type.isEmpty() ? "Type=" : "Name="));
     }
     List<Action> actions = new ArrayList<>();
     for (String id : list(main.getOrDefault("Actions", ""))) {
@@ -157,7 +158,7 @@ public record DesktopEntry(
         String name = line.strip().substring(1, line.strip().length() - 1);
         group = new HashMap<>();
         if (groups.putIfAbsent(name, group) != null) {
-          throw problem(file, number, "the group [%s] is there twice".formatted(name));
+          throw problem(file, number, worded("fit.the-group-is-there-twice", name));
         }
         continue;
       }
@@ -168,18 +169,18 @@ public record DesktopEntry(
             file,
             number,
             group == null
-                ? "expected a group such as [Desktop Entry]"
-                : "expected a key, = and a value");
+                ? worded("fit.expected-a-group-such-as-desktop")
+                : worded("fit.expected-a-key-and-a-value"));
       }
       if (group.putIfAbsent(key, line.substring(equals + 1).strip()) != null) {
-        throw problem(file, number, "%s is there twice".formatted(key));
+        throw problem(file, number, worded("fit.is-there-twice", key));
       }
     }
     return groups;
   }
 
   private static FileProblem problem(String file, int line, String what) {
-    return new FileProblem("%s, line %d: %s. It was not read.".formatted(file, line, what));
+    return new FileProblem(worded("fit.line-it-was-not-read", file, line, what));
   }
 
   private static List<String> list(String value) {

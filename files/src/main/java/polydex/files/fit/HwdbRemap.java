@@ -1,5 +1,7 @@
 package polydex.files.fit;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.EnumMap;
 import java.util.Locale;
 import java.util.Map;
@@ -37,8 +39,7 @@ public final class HwdbRemap {
   public static String write(Remap remap) throws FileProblem {
     Optional<String> hindrance = KeyByKey.hindrance(remap);
     if (hindrance.isPresent()) {
-      throw new FileProblem(
-          "\u201c%s\u201d can't be a key-code block: %s".formatted(remap.title(), hindrance.get()));
+      throw new FileProblem(worded("fit.cant-be-a-key-code-block", remap.title(), hindrance.get()));
     }
     StringBuilder at = new StringBuilder();
     StringBuilder usb = new StringBuilder();
@@ -52,7 +53,7 @@ public final class HwdbRemap {
       usb.append(" KEYBOARD_KEY_%s=%s\n".formatted(from.usb(), to));
     }
     if (usb.isEmpty()) {
-      throw new FileProblem("\u201c%s\u201d changes no key.".formatted(remap.title()));
+      throw new FileProblem(worded("fit.changes-no-key", remap.title()));
     }
     String title = Visible.of(remap.title()).replaceAll("\\s+", " ");
     return "# %s\n%s%s\n%s".formatted(title, at.isEmpty() ? "" : AT + "\n" + at + "\n", USB, usb);
@@ -63,8 +64,7 @@ public final class HwdbRemap {
         .orElseThrow(
             () ->
                 new FileProblem(
-                    "\u201c%s\u201d can't be a key-code block: %s has no code there."
-                        .formatted(remap.title(), key.name())));
+                    worded("fit.cant-be-a-key-code-block-2", remap.title(), key.name())));
   }
 
   /**
@@ -75,7 +75,7 @@ public final class HwdbRemap {
    */
   public static Remap read(String name, String text) throws FileProblem {
     if (text.length() > LARGEST) {
-      throw new FileProblem(name + " is larger than 1 MiB. Nothing was taken.");
+      throw new FileProblem(worded("fit.is-larger-than-1-mib-nothing", name));
     }
     Map<Key, Optional<Key>> keys = new EnumMap<>(Key.class);
     String[] lines = text.split("\n", -1);
@@ -83,8 +83,7 @@ public final class HwdbRemap {
     for (int i = 0; i < lines.length; i++) {
       if (lines[i].length() > LONGEST_LINE) {
         throw new FileProblem(
-            "%s, line %d is longer than %d characters. Nothing was taken."
-                .formatted(name, i + 1, LONGEST_LINE));
+            worded("fit.line-is-longer-than-characters-nothing", name, i + 1, LONGEST_LINE));
       }
       String line = lines[i].replaceFirst("\\s*#.*", "");
       if (i == 0 && lines[i].startsWith("# ")) {
@@ -96,9 +95,9 @@ public final class HwdbRemap {
       Matcher setting = SETTING.matcher(line);
       if (!setting.matches()) {
         throw new FileProblem(
-            "%s, line %d: expected KEYBOARD_KEY_ with a code, = and the name of a key, as in"
-                    .formatted(name, i + 1)
-                + " KEYBOARD_KEY_3a=leftctrl. Nothing was taken.");
+            worded(
+                "fit.line-expected-keyboard-key-with-a",
+                worded("fit.line-expected-keyboard-key-with-a", name, i + 1)));
       }
       Key from =
           key(
@@ -118,12 +117,11 @@ public final class HwdbRemap {
       Optional<Key> before = keys.put(from, to);
       if (before != null && !before.equals(to)) {
         throw new FileProblem(
-            "%s, line %d: %s was made something else before. Nothing was taken."
-                .formatted(name, i + 1, from.name()));
+            worded("fit.line-was-made-something-else-before", name, i + 1, from.name()));
       }
     }
     if (keys.isEmpty()) {
-      throw new FileProblem(name + " has no line KEYBOARD_KEY_. Nothing was taken.");
+      throw new FileProblem(worded("fit.has-no-line-keyboard-key-nothing", name));
     }
     return new KeyByKey(keys).remap(title);
   }
@@ -131,9 +129,6 @@ public final class HwdbRemap {
   private static Key key(String name, int line, Optional<Key> found, String word)
       throws FileProblem {
     return found.orElseThrow(
-        () ->
-            new FileProblem(
-                "%s, line %d: \u201c%s\u201d is no key that is known. Nothing was taken."
-                    .formatted(name, line + 1, word)));
+        () -> new FileProblem(worded("fit.line-is-no-key-that-is", name, line + 1, word)));
   }
 }

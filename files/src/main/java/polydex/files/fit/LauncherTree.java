@@ -1,5 +1,7 @@
 package polydex.files.fit;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
@@ -125,7 +127,7 @@ public record LauncherTree(
       if (!isLauncher(file)) {
         passedOver++;
       } else if (!attributes.isRegularFile()) {
-        refused.add(path + " is a symbolic link or no plain file. It was not opened.");
+        refused.add(worded("fit.is-a-symbolic-link-or-no", path));
       } else {
         take(file, path);
       }
@@ -133,7 +135,7 @@ public record LauncherTree(
 
     @Override
     protected void failed(String path, String reason) {
-      refused.add("%s can't be read: %s.".formatted(path, reason));
+      refused.add(worded("any.cant-be-read", path, reason));
     }
 
     private void take(Path file, String path) {

@@ -1,5 +1,7 @@
 package polydex.files.fit;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -29,12 +31,11 @@ public final class RemapFiles {
     try {
       file = Path.of(path.strip());
     } catch (InvalidPathException e) {
-      throw new FileProblem("\u201c%s\u201d is no path.".formatted(path), e);
+      throw new FileProblem(worded("fit.is-no-path", path), e);
     }
     String name = String.valueOf(file.getFileName());
     if (!isOne(name)) {
-      throw new FileProblem(
-          "%s is no remap: its name ends in .xkb, .hwdb or .json.".formatted(file));
+      throw new FileProblem(worded("fit.is-no-remap-its-name-ends", file));
     }
     if (!Files.isRegularFile(file)) {
       throw FileProblem.missing(file);
@@ -42,11 +43,11 @@ public final class RemapFiles {
     String text;
     try {
       if (Files.size(file) > XkbRemap.LARGEST) {
-        throw new FileProblem(file + " is larger than 1 MiB. Nothing was taken.");
+        throw new FileProblem(worded("fit.is-larger-than-1-mib-nothing", file));
       }
       text = Files.readString(file, StandardCharsets.UTF_8);
     } catch (IOException e) {
-      throw new FileProblem("%s can't be read: %s.".formatted(file, e.getMessage()), e);
+      throw new FileProblem(worded("any.cant-be-read", file, e.getMessage()), e);
     }
     return name.endsWith(".json")
         ? ModelJson.read(name, text, Remap.class)

@@ -1,5 +1,7 @@
 package polydex.files.fit;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.List;
 import java.util.Optional;
 import polydex.catalog.ChangeSteps;
@@ -32,11 +34,7 @@ public record SettingsText(String fileName, String text, String how) {
       throws FileProblem {
     Target target =
         own.target()
-            .orElseThrow(
-                () ->
-                    new FileProblem(
-                        "It is not said what \u201c%s\u201d starts: say it first (F2)."
-                            .formatted(title)));
+            .orElseThrow(() -> new FileProblem(worded("fit.it-is-not-said-what-starts", title)));
     String name = fileName(own.id());
     return switch (form) {
       case DCONF -> {
@@ -58,23 +56,19 @@ public record SettingsText(String fileName, String text, String how) {
                 case ADDRESS -> DesktopEntry.opening(title, target.what());
                 default -> DesktopEntry.starting(title, command(target));
               },
-              "It goes into the folder %s.".formatted(at.orElse("of the launchers")));
+              worded("fit.it-goes-into-the-folder", at.orElse(worded("fit.of-the-launchers"))));
       case ACCELERATOR_MAP ->
           new SettingsText(
               name + ".accels",
               "(gtk_accel_path \"%s\" \"%s\")\n"
                   .formatted(quoted(menuPath(target)), quoted(accelerator(gesture))),
-              "The line goes into the accelerator map%s."
-                  .formatted(at.map(a -> " " + a).orElse("")));
+              worded("fit.the-line-goes-into-the-accelerator", at.map(a -> " " + a).orElse("")));
     };
   }
 
   private static String accelerator(Gesture gesture) throws FileProblem {
     return Accelerators.of(gesture)
-        .orElseThrow(
-            () ->
-                new FileProblem(
-                    "%s is not one stroke, and this form has no other.".formatted(gesture)));
+        .orElseThrow(() -> new FileProblem(worded("fit.is-not-one-stroke-and-this", gesture)));
   }
 
   private static String fileName(String id) {
@@ -88,8 +82,7 @@ public record SettingsText(String fileName, String text, String how) {
       case FOLDER, DOCUMENT, ADDRESS -> List.of("xdg-open", target.what());
       case COMMAND -> List.of("sh", "-c", target.what());
       case MENU_ENTRY, TEXT ->
-          throw new FileProblem(
-              "A launcher can\u2019t be for a %s.".formatted(Target.word(target.kind())));
+          throw new FileProblem(worded("fit.a-launcher-cant-be-for-a", Target.word(target.kind())));
     };
   }
 
@@ -107,7 +100,7 @@ public record SettingsText(String fileName, String text, String how) {
 
   private static String menuPath(Target target) throws FileProblem {
     if (target.application().isEmpty()) {
-      throw new FileProblem("An accelerator map is of one application: say which.");
+      throw new FileProblem(worded("fit.an-accelerator-map-is-of-one"));
     }
     return "<%s>/%s"
         .formatted(target.application().get().value(), target.what().replace(Target.BETWEEN, "/"));

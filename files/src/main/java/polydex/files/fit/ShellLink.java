@@ -1,5 +1,7 @@
 package polydex.files.fit;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.io.ByteArrayOutputStream;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
@@ -62,7 +64,7 @@ public record ShellLink(
    */
   public static ShellLink read(String file, byte[] bytes) throws FileProblem {
     if (bytes.length > LARGEST) {
-      throw new FileProblem(file + " is larger than 1 MiB. It was not read.");
+      throw new FileProblem(worded("any.is-larger-than-1-mib-it", file));
     }
     return new Reader(file, bytes).link();
   }
@@ -146,7 +148,7 @@ public record ShellLink(
     if (gesture.steps().size() != 1
         || !(gesture.steps().getFirst() instanceof Step.Stroke(Held held, KeyRef key))
         || !held.keys().isEmpty()) {
-      throw new IllegalArgumentException(gesture + " is not one stroke");
+      throw new IllegalArgumentException(worded("fit.is-not-one-stroke", gesture));
     }
     int modifiers = 0;
     for (Modifier m : held.modifiers().list()) {
@@ -157,7 +159,7 @@ public record ShellLink(
             case ALT -> ALT;
             default ->
                 throw new IllegalArgumentException(
-                    "A hot key holds Ctrl, Alt and Shift, not " + m.written());
+                    worded("fit.a-hot-key-holds-ctrl-alt", m.written()));
           };
     }
     return modifiers << 8 | low(key, gesture);
@@ -175,7 +177,7 @@ public record ShellLink(
         return placed == Key.NumLock ? 0x90 : 0x91;
       }
     }
-    throw new IllegalArgumentException("A hot key has no key for " + gesture);
+    throw new IllegalArgumentException(worded("fit.a-hot-key-has-no-key", gesture));
   }
 
   private static final class Reader {
@@ -188,19 +190,19 @@ public record ShellLink(
     }
 
     ShellLink link() throws FileProblem {
-      need(HEADER, "the header");
+      need(HEADER, worded("fit.the-header"));
       byte[] id = new byte[CLASS.length];
       int size = in.getInt();
       in.get(id);
       if (size != HEADER || !Arrays.equals(id, CLASS)) {
-        throw problem(0, "it does not begin as a Shell Link does");
+        throw problem(0, worded("fit.it-does-not-begin-as-a"));
       }
       int flags = in.getInt();
       in.position(64);
       int hot = Short.toUnsignedInt(in.getShort());
       in.position(HEADER);
       if ((flags & HAS_ID_LIST) != 0) {
-        skip(u16("the size of the item list"), "the item list");
+        skip(u16(worded("fit.the-size-of-the-item-list")), worded("fit.the-item-list"));
       }
       String target = "";
       if ((flags & HAS_LINK_INFO) != 0) {
@@ -208,11 +210,11 @@ public record ShellLink(
         target = (flags & FORCE_NO_LINK_INFO) != 0 ? "" : local;
       }
       boolean wide = (flags & IS_UNICODE) != 0;
-      String name = text(flags, HAS_NAME, wide, "the name");
-      String relative = text(flags, HAS_RELATIVE_PATH, wide, "the relative path");
-      String folder = text(flags, HAS_WORKING_DIR, wide, "the working folder");
-      String arguments = text(flags, HAS_ARGUMENTS, wide, "the arguments");
-      text(flags, HAS_ICON, wide, "the icon");
+      String name = text(flags, HAS_NAME, wide, worded("fit.the-name"));
+      String relative = text(flags, HAS_RELATIVE_PATH, wide, worded("fit.the-relative-path"));
+      String folder = text(flags, HAS_WORKING_DIR, wide, worded("fit.the-working-folder"));
+      String arguments = text(flags, HAS_ARGUMENTS, wide, worded("fit.the-arguments"));
+      text(flags, HAS_ICON, wide, worded("fit.the-icon"));
       String variable = extra();
       if (target.isEmpty()) {
         target = variable.isEmpty() ? relative : variable;
@@ -232,7 +234,7 @@ public record ShellLink(
         return Optional.empty();
       }
       if ((high & ~(SHIFT | CTRL | ALT)) != 0) {
-        throw problem(65, "the hot key holds a modifier 0x%02x that there is not".formatted(high));
+        throw problem(65, worded("fit.the-hot-key-holds-a-modifier", high));
       }
       Modifiers held = Modifiers.NONE;
       held = (high & CTRL) != 0 ? held.and(Modifier.CTRL) : held;
@@ -246,14 +248,14 @@ public record ShellLink(
       } else if (low == 0x90 || low == 0x91) {
         key = new KeyRef.Placed(low == 0x90 ? Key.NumLock : Key.ScrollLock);
       } else {
-        throw problem(64, "the hot key has a key 0x%02x that there is not".formatted(low));
+        throw problem(64, worded("fit.the-hot-key-has-a-key", low));
       }
       return Optional.of(Gesture.of(new Step.Stroke(Held.of(held), key)));
     }
 
     private String linkInfo() throws FileProblem {
       int start = in.position();
-      need(28, "the link information");
+      need(28, worded("fit.the-link-information"));
       int size = in.getInt();
       int header = in.getInt();
       int flags = in.getInt();
@@ -262,18 +264,18 @@ public record ShellLink(
       int network = in.getInt();
       int suffix = in.getInt();
       if (size < 28 || size > in.limit() - start || header < 28 || header > size) {
-        throw problem(start, "the link information is %d bytes long".formatted(size));
+        throw problem(start, worded("fit.the-link-information-is-bytes-long", size));
       }
       boolean wide = header >= 0x24;
       int localWide = wide ? in.getInt() : 0;
       int suffixWide = wide ? in.getInt() : 0;
       String base = "";
       if ((flags & 1) != 0) {
-        base = zeroEnded(start, size, local, localWide, "the local path");
+        base = zeroEnded(start, size, local, localWide, worded("fit.the-local-path"));
       } else if ((flags & 2) != 0) {
         base = share(start, size, network);
       }
-      String rest = zeroEnded(start, size, suffix, suffixWide, "the rest of the path");
+      String rest = zeroEnded(start, size, suffix, suffixWide, worded("fit.the-rest-of-the-path"));
       in.position(start + size);
       boolean between = !base.isEmpty() && !rest.isEmpty() && !base.endsWith("\\");
       return base + (between ? "\\" : "") + rest;
@@ -281,16 +283,16 @@ public record ShellLink(
 
     private String share(int start, int size, int network) throws FileProblem {
       if (network <= 0 || network > size - 20) {
-        throw problem(start, "the network share lies outside");
+        throw problem(start, worded("fit.the-network-share-lies-outside"));
       }
       int from = start + network;
       int length = in.getInt(from);
       if (length < 20 || length > size - network) {
-        throw problem(from, "the network share is %d bytes long".formatted(length));
+        throw problem(from, worded("fit.the-network-share-is-bytes-long", length));
       }
       int name = in.getInt(from + 8);
       int nameWide = name > 0x14 && length >= 24 ? in.getInt(from + 20) : 0;
-      return zeroEnded(from, length, name, nameWide, "the name of the share");
+      return zeroEnded(from, length, name, nameWide, worded("fit.the-name-of-the-share"));
     }
 
     /** A text up to a zero, in two-byte characters where it is there as such. */
@@ -301,7 +303,7 @@ public record ShellLink(
         return "";
       }
       if (offset < 0 || offset >= size) {
-        throw problem(start, what + " lies outside");
+        throw problem(start, worded("fit.lies-outside", what));
       }
       int step = wide > 0 ? 2 : 1;
       int from = start + offset;
@@ -311,7 +313,7 @@ public record ShellLink(
         at += step;
       }
       if (at + step > end) {
-        throw problem(from, what + " does not end");
+        throw problem(from, worded("fit.does-not-end", what));
       }
       return new String(
           in.array(), from, at - from, wide > 0 ? StandardCharsets.UTF_16LE : CODE_PAGE);
@@ -337,7 +339,7 @@ public record ShellLink(
           return found;
         }
         if (size < 8 || size > in.limit() - from) {
-          throw problem(from, "a block at the end is %d bytes long".formatted(size));
+          throw problem(from, worded("fit.a-block-at-the-end-is", size));
         }
         if (in.getInt() == ENVIRONMENT_BLOCK && size == ENVIRONMENT_SIZE) {
           found = variable(from + 8);
@@ -374,12 +376,12 @@ public record ShellLink(
 
     private void need(int bytes, String what) throws FileProblem {
       if (in.remaining() < bytes) {
-        throw problem(in.position(), "it ends within " + what);
+        throw problem(in.position(), worded("fit.it-ends-within", what));
       }
     }
 
     private FileProblem problem(int at, String what) {
-      return new FileProblem("%s, byte %d: %s. It was not read.".formatted(file, at, what));
+      return new FileProblem(worded("fit.byte-it-was-not-read", file, at, what));
     }
   }
 }

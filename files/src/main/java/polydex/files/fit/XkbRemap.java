@@ -1,5 +1,7 @@
 package polydex.files.fit;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.Map;
@@ -73,14 +75,14 @@ public final class XkbRemap {
       KeyCodes.Names from =
           KeyCodes.of(rule.getKey())
               .orElseThrow(
-                  () -> problem(remap, rule.getKey().name() + " has no name in this form."));
+                  () ->
+                      problem(remap, worded("fit.has-no-name-in-this-form", rule.getKey().name())));
       String keysym = NOTHING;
       if (rule.getValue().isPresent()) {
         Key to = rule.getValue().get();
         keysym = KeyCodes.of(to).map(KeyCodes.Names::keysym).orElse("");
         if (keysym.isEmpty()) {
-          throw problem(
-              remap, "what %s gives is decided by the layout, in this form.".formatted(to.name()));
+          throw problem(remap, worded("fit.what-gives-is-decided-by-the", to.name()));
         }
       }
       // Both levels, since what is left open stays as it was: a key with Shift would be the old
@@ -94,8 +96,7 @@ public final class XkbRemap {
   }
 
   private static FileProblem problem(Remap remap, String why) {
-    return new FileProblem(
-        "\u201c%s\u201d can't be X keyboard symbols: %s".formatted(remap.title(), why));
+    return new FileProblem(worded("fit.cant-be-x-keyboard-symbols", remap.title(), why));
   }
 
   /** The lines for a rules file that make the section an option. */
@@ -111,7 +112,7 @@ public final class XkbRemap {
    */
   public static Remap read(String name, String text) throws FileProblem {
     if (text.length() > LARGEST) {
-      throw new FileProblem(name + " is larger than 1 MiB. Nothing was taken.");
+      throw new FileProblem(worded("fit.is-larger-than-1-mib-nothing", name));
     }
     Map<Key, Optional<Key>> keys = new EnumMap<>(Key.class);
     String[] lines = text.split("\n", -1);
@@ -122,8 +123,7 @@ public final class XkbRemap {
     for (int i = 0; i < lines.length; i++) {
       if (lines[i].length() > LONGEST_LINE) {
         throw new FileProblem(
-            "%s, line %d is longer than %d characters. Nothing was taken."
-                .formatted(name, i + 1, LONGEST_LINE));
+            worded("fit.line-is-longer-than-characters-nothing", name, i + 1, LONGEST_LINE));
       }
       String line = lines[i].replaceFirst("\\s*(//|#).*", "");
       if (line.isBlank() || line.strip().matches("(default|partial|modifier_keys| )+")) {
@@ -144,21 +144,21 @@ public final class XkbRemap {
       Matcher key = KEY.matcher(line);
       if (!inside || !key.matches()) {
         throw new FileProblem(
-            "%s, line %d: expected %s. Nothing was taken."
-                .formatted(
-                    name,
-                    i + 1,
-                    inside
-                        ? "replace key <CAPS> { [ Control_L, Control_L ] }; or };"
-                        : "xkb_symbols with a name and {"));
+            worded(
+                "fit.line-expected-nothing-was-taken",
+                name,
+                i + 1,
+                inside
+                    ? "replace key <CAPS> { [ Control_L, Control_L ] }; or };"
+                    : worded("fit.xkb-symbols-with-a-name-and")));
       }
       rule(name, i, key, keys);
     }
     if (!ended) {
-      throw new FileProblem(name + ": expected }; at the end. Nothing was taken.");
+      throw new FileProblem(worded("fit.expected-at-the-end-nothing-was", name));
     }
     if (keys.isEmpty()) {
-      throw new FileProblem(name + " changes no key. Nothing was taken.");
+      throw new FileProblem(worded("fit.changes-no-key-nothing-was-taken", name));
     }
     return new KeyByKey(keys).remap(title);
   }
@@ -169,13 +169,15 @@ public final class XkbRemap {
     Optional<Key> to = KeyCodes.byKeysym(key.group(2));
     if (from.isEmpty() || (to.isEmpty() && !key.group(2).equals(NOTHING))) {
       throw new FileProblem(
-          "%s, line %d: \u201c%s\u201d is no key that is known. Nothing was taken."
-              .formatted(name, line + 1, from.isEmpty() ? key.group(1) : key.group(2)));
+          worded(
+              "fit.line-is-no-key-that-is",
+              name,
+              line + 1,
+              from.isEmpty() ? key.group(1) : key.group(2)));
     }
     if (keys.put(from.get(), to) != null) {
       throw new FileProblem(
-          "%s, line %d: %s was made something else before. Nothing was taken."
-              .formatted(name, line + 1, from.get().name()));
+          worded("fit.line-was-made-something-else-before", name, line + 1, from.get().name()));
     }
   }
 }

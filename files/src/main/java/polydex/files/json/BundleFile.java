@@ -1,5 +1,7 @@
 package polydex.files.json;
 
+import static polydex.files.language.FilesWords.worded;
+
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -148,9 +150,7 @@ record BundleFile(
       return file.into(before, name);
     } catch (IllegalArgumentException e) {
       throw new FileProblem(
-          "%s holds something that can't be: %s. Nothing was taken."
-              .formatted(name, e.getMessage()),
-          e);
+          worded("json.holds-something-that-cant-be-nothing", name, e.getMessage()), e);
     }
   }
 
@@ -194,20 +194,16 @@ record BundleFile(
       }
     }
     return new ModelFiles.Brought(
-        new Change.Edit("Bring in what was handed on", before, after),
-        "%s with %,d bindings new or changed and %,d gone, %s, %s, %s and %s."
-            .formatted(
-                count(keymaps.size(), "keymap"),
-                fresh,
-                gone,
-                count(unknown.size(), "new action"),
-                count(boards.size(), "board"),
-                count(layouts.size(), "layout"),
-                count(setupsMade, "new setup")));
-  }
-
-  private static String count(int number, String thing) {
-    return "%,d %s%s".formatted(number, thing, number == 1 ? "" : "s");
+        new Change.Edit(worded("json.bring-in-what-was-handed-on"), before, after),
+        worded(
+            "json.with-bindings-new-or-changed-and",
+            worded("json.keymaps", keymaps.size()),
+            fresh,
+            gone,
+            worded("json.new-actions", unknown.size()),
+            worded("json.boards", boards.size()),
+            worded("json.layouts", layouts.size()),
+            worded("json.new-setups", setupsMade)));
   }
 
   private static Setup beside(Workspace now, Setup setup) {
@@ -225,7 +221,7 @@ record BundleFile(
   private static void check(Workspace now, Setup setup, String name) throws FileProblem {
     String problem = Refused.in(setup).or(() -> now.world().problem(setup)).orElse("");
     if (!problem.isEmpty()) {
-      throw new FileProblem("%s: %s Nothing was taken.".formatted(name, problem));
+      throw new FileProblem(worded("json.nothing-was-taken", name, problem));
     }
   }
 }

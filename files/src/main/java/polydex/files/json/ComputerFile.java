@@ -1,5 +1,7 @@
 package polydex.files.json;
 
+import static polydex.files.language.FilesWords.worded;
+
 import com.fasterxml.jackson.annotation.JsonSetter;
 import com.fasterxml.jackson.annotation.Nulls;
 import com.fasterxml.jackson.databind.JsonNode;
@@ -202,11 +204,10 @@ public record ComputerFile(String format, String title, List<Form> findings) {
   public static void write(Path file, FoundComputer computer) throws FileProblem {
     try {
       if (Files.exists(file) && !isOne(file)) {
-        throw new FileProblem(
-            file + " is there, and is no gathered computer. It was left as it is.");
+        throw new FileProblem(worded("json.is-there-and-is-no-gathered", file));
       }
     } catch (IOException e) {
-      throw new FileProblem("%s can't be read: %s.".formatted(file, e.getMessage()), e);
+      throw new FileProblem(worded("any.cant-be-read", file, e.getMessage()), e);
     }
     WholeFile.write(write(computer).getBytes(StandardCharsets.UTF_8), file, true);
   }
@@ -230,8 +231,7 @@ public record ComputerFile(String format, String title, List<Form> findings) {
     try {
       return new FoundComputer(file.title(), file.findings().stream().map(Form::finding).toList());
     } catch (IllegalArgumentException e) {
-      throw new FileProblem(
-          "%s holds something that can't be: %s.".formatted(name, e.getMessage()), e);
+      throw new FileProblem(worded("json.holds-something-that-cant-be", name, e.getMessage()), e);
     }
   }
 }

@@ -1,5 +1,7 @@
 package polydex.files.json;
 
+import static polydex.files.language.FilesWords.worded;
+
 import com.fasterxml.jackson.core.JsonParseException;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.exc.StreamConstraintsException;
@@ -26,7 +28,7 @@ public final class JsonReason {
   private static final Pattern NAME =
       Pattern.compile("Duplicate (?:field|Object property)[^\"'\u201c]*[\"'](.*)[\"']");
   private static final int LONGEST = 80;
-  private static final String TOO_DEEP = "it is nested too deeply, or holds too long a name.";
+  private static final String TOO_DEEP = worded("json.it-is-nested-too-deeply-or");
 
   private JsonReason() {}
 
@@ -52,74 +54,74 @@ public final class JsonReason {
     }
     return e instanceof IllegalArgumentException own && own.getMessage() != null
         ? ours(own)
-        : "something in it is missing, or of another kind than it must be.";
+        : worded("json.something-in-it-is-missing-or");
   }
 
   private static String ours(IllegalArgumentException own) {
-    return own.getMessage().contains("Exception") ? "this can't be." : own.getMessage();
+    return own.getMessage().contains("Exception") ? worded("json.this-cant-be") : own.getMessage();
   }
 
   private static String of(JsonProcessingException e) {
     return switch (e) {
       case UnrecognizedPropertyException u ->
-          "there is no field “%s” here.".formatted(Visible.of(u.getPropertyName(), LONGEST));
+          worded("json.there-is-no-field-here", Visible.of(u.getPropertyName(), LONGEST));
       case InvalidNullException n when !n.getPropertyName().isEmpty() ->
-          "null can't stand in “%s”.".formatted(n.getPropertyName().getSimpleName());
+          worded("json.null-cant-stand-in", n.getPropertyName().getSimpleName());
       case InvalidTypeIdException t ->
-          "“%s” is no type that is known here."
-              .formatted(Visible.of(String.valueOf(t.getTypeId()), LONGEST));
+          worded(
+              "json.is-no-type-that-is-known", Visible.of(String.valueOf(t.getTypeId()), LONGEST));
       case InvalidFormatException f when f.getTargetType().isEnum() ->
-          "“%s” is none of %s."
-              .formatted(
-                  Visible.of(String.valueOf(f.getValue()), LONGEST),
-                  Arrays.stream(f.getTargetType().getEnumConstants())
-                      .map(String::valueOf)
-                      .collect(Collectors.joining(", ")));
+          worded(
+              "json.is-none-of",
+              Visible.of(String.valueOf(f.getValue()), LONGEST),
+              Arrays.stream(f.getTargetType().getEnumConstants())
+                  .map(String::valueOf)
+                  .collect(Collectors.joining(", ")));
       case MismatchedInputException m -> missing(m);
       case JsonParseException p -> parsed(p.getOriginalMessage());
-      default -> "this can't be read.";
+      default -> worded("json.this-cant-be-read");
     };
   }
 
   private static String missing(MismatchedInputException e) {
     Matcher missing = MISSING.matcher(String.valueOf(e.getOriginalMessage()));
     return missing.find()
-        ? "the field “%s” is missing.".formatted(missing.group(1))
-        : "expected %s here.".formatted(wanted(e.getTargetType()));
+        ? worded("json.the-field-is-missing", missing.group(1))
+        : worded("json.expected-here", wanted(e.getTargetType()));
   }
 
   private static String wanted(@Nullable Class<?> type) {
     if (type == null) {
-      return "something else";
+      return worded("json.something-else");
     }
     if (Collection.class.isAssignableFrom(type)) {
-      return "a list in square brackets";
+      return worded("json.a-list-in-square-brackets");
     }
     if (type == boolean.class || type == Boolean.class) {
-      return "true or false";
+      return worded("json.true-or-false");
     }
     if (type.isPrimitive() || Number.class.isAssignableFrom(type)) {
-      return "a number";
+      return worded("json.a-number");
     }
     if (type.isEnum() || CharSequence.class.isAssignableFrom(type)) {
-      return "a text in quotation marks";
+      return worded("json.a-text-in-quotation-marks");
     }
     return type.isRecord() || Map.class.isAssignableFrom(type)
-        ? "an object in curly brackets"
-        : "something else";
+        ? worded("json.an-object-in-curly-brackets")
+        : worded("json.something-else");
   }
 
   private static String parsed(String message) {
     Matcher twice = NAME.matcher(message);
     if (twice.find()) {
-      return "the field “%s” stands here twice.".formatted(Visible.of(twice.group(1), LONGEST));
+      return worded("json.the-field-stands-here-twice", Visible.of(twice.group(1), LONGEST));
     }
     if (message.startsWith("Unexpected end-of-input")) {
-      return "the text ends before all brackets and quotation marks are closed.";
+      return worded("json.the-text-ends-before-all-brackets");
     }
     String first = message.lines().findFirst().orElse("");
     int details = first.indexOf(" (start marker");
     String said = details < 0 ? first : first.substring(0, details);
-    return "this is not well-formed JSON: " + Visible.of(said, 2 * LONGEST);
+    return worded("json.this-is-not-well-formed-json", Visible.of(said, 2 * LONGEST));
   }
 }

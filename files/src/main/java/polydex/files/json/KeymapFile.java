@@ -1,5 +1,7 @@
 package polydex.files.json;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.List;
 import java.util.Optional;
 import polydex.catalog.Action;
@@ -26,7 +28,7 @@ public record KeymapFile(
   void check(String name) throws FileProblem {
     Optional<String> refused = Refused.in(environment, bindings);
     if (refused.isPresent()) {
-      throw new FileProblem("%s: %s Nothing was taken.".formatted(name, refused.get()));
+      throw new FileProblem(worded("json.nothing-was-taken", name, refused.get()));
     }
   }
 }

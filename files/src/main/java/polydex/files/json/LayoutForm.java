@@ -1,5 +1,7 @@
 package polydex.files.json;
 
+import static polydex.files.language.FilesWords.worded;
+
 import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
@@ -49,7 +51,7 @@ record LayoutForm(String id, String title, Map<Key, List<String>> keys) {
     boolean dead = text.startsWith(DEAD);
     String sign = dead ? text.substring(DEAD.length()) : text;
     if (sign.codePointCount(0, sign.length()) != 1) {
-      throw new IllegalArgumentException("Not one character: " + text);
+      throw new IllegalArgumentException(worded("json.not-one-character", text));
     }
     return Optional.of(new Symbol(sign.codePointAt(0), dead));
   }

@@ -1,5 +1,7 @@
 package polydex.files.json;
 
+import static polydex.files.language.FilesWords.worded;
+
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.HashSet;
 import java.util.List;
@@ -55,25 +57,25 @@ public final class ModelFiles {
       case "polydex-board/1" -> {
         Schemas.check("board", name, text, tree);
         Board board = ModelJson.readLenient(name, text, Board.class);
-        String title = "Bring in the board " + board.title();
+        String title = worded("json.bring-in-the-board", board.title());
         yield new Brought(
             new Change.Edit(title, before, before.with(board)),
-            "The board “%s”, %d keys.".formatted(board.title(), board.byKey().size()));
+            worded("json.the-board-keys", board.title(), board.byKey().size()));
       }
       case "polydex-layout/1" -> {
         Schemas.check("layout", name, text, tree);
         Layout layout = ModelJson.readLenient(name, text, Layout.class);
-        String title = "Bring in the layout " + layout.title();
+        String title = worded("json.bring-in-the-layout", layout.title());
         yield new Brought(
             new Change.Edit(title, before, before.with(layout)),
-            "The layout “%s”, %d keys.".formatted(layout.title(), layout.symbols().size()));
+            worded("json.the-layout-keys", layout.title(), layout.symbols().size()));
       }
       case BundleFile.FORMAT -> BundleFile.read(before, name, text);
       case ComputerFile.FORMAT -> computer(before, ComputerFile.read(name, text));
       default ->
           throw new FileProblem(
-              "%s, line %d: “%s” is no format that can be brought in; a keymap is polydex-keymap/1."
-                  .formatted(name, Schemas.line(text, "/format"), format));
+              worded(
+                  "json.line-is-no-format-that-can", name, Schemas.line(text, "/format"), format));
     };
   }
 
@@ -93,8 +95,7 @@ public final class ModelFiles {
         ComputerIntake.plan(before, found.only(found::suggests), ComputerIntake.Wishes.ELSEWHERE);
     return new Brought(
         plan.change(),
-        "The computer \u201c%s\u201d, %d findings. %s"
-            .formatted(found.title(), plan.parts().size(), plan.summary()));
+        worded("json.the-computer-findings", found.title(), plan.parts().size(), plan.summary()));
   }
 
   private static Brought keymap(Workspace before, KeymapDocument document) throws FileProblem {
@@ -119,14 +120,16 @@ public final class ModelFiles {
               .with(after)
               .with(before.remembered().withDocument(environment.id(), document.text()));
       return new Brought(
-          new Change.Edit("Bring in the keymap of " + environment.title(), before, now),
-          "The keymap of “%s”, %d bindings: %d new or changed, %d gone."
-              .formatted(environment.title(), keymap.bindings().size(), fresh, gone));
+          new Change.Edit(worded("json.bring-in-the-keymap-of", environment.title()), before, now),
+          worded(
+              "json.the-keymap-of-bindings-new-or",
+              environment.title(),
+              keymap.bindings().size(),
+              fresh,
+              gone));
     } catch (IllegalArgumentException e) {
       throw new FileProblem(
-          "%s can't be brought in: %s. Define it in the file's “actions” or “contexts”."
-              .formatted(environment.title(), e.getMessage()),
-          e);
+          worded("json.cant-be-brought-in-define-it", environment.title(), e.getMessage()), e);
     }
   }
 

@@ -1,5 +1,7 @@
 package polydex.files.json;
 
+import static polydex.files.language.FilesWords.worded;
+
 import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonSetter;
@@ -86,12 +88,11 @@ public final class ModelJson {
       return mapper.readValue(json, type);
     } catch (JsonProcessingException e) {
       JsonLocation at = e.getLocation();
-      String line = at == null ? "" : ", line " + at.getLineNr();
+      String line = at == null ? "" : worded("json.line", at.getLineNr());
       throw new FileProblem("%s%s%s: %s".formatted(name, line, path(e), JsonReason.of(e)), e);
     } catch (RuntimeException e) {
       // Two things that can each be, but not together, are found where they are put together.
-      throw new FileProblem(
-          "%s holds something that can't be: %s".formatted(name, JsonReason.of(e)), e);
+      throw new FileProblem(worded("any.holds-something-that-cant-be", name, JsonReason.of(e)), e);
     }
   }
 
@@ -144,7 +145,7 @@ public final class ModelJson {
   static JsonNode tree(String name, String json) throws FileProblem {
     JsonNode tree = read(MAPPER, name, json, JsonNode.class);
     if (!tree.isObject()) {
-      throw new FileProblem(name + ", line 1: expected an object in curly brackets.");
+      throw new FileProblem(worded("json.line-1-expected-an-object-in", name));
     }
     return tree;
   }
@@ -231,7 +232,7 @@ public final class ModelJson {
     try {
       return LocalDate.parse(text);
     } catch (DateTimeException e) {
-      throw new IllegalArgumentException("not a day, as in 2031-03-14", e);
+      throw new IllegalArgumentException(worded("json.not-a-day-as-in-2031"), e);
     }
   }
 
@@ -239,7 +240,7 @@ public final class ModelJson {
     try {
       return Instant.parse(text);
     } catch (DateTimeException e) {
-      throw new IllegalArgumentException("not a moment, as in 2031-03-14T08:00:00Z", e);
+      throw new IllegalArgumentException(worded("json.not-a-moment-as-in-2031"), e);
     }
   }
 

@@ -1,5 +1,7 @@
 package polydex.files.json;
 
+import static polydex.files.language.FilesWords.worded;
+
 import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonToken;
@@ -50,15 +52,15 @@ public final class Schemas {
       String pointer = message.getInstanceLocation().toString();
       all.append(all.isEmpty() ? "" : "\n")
           .append(
-              "%s, line %d, at %s: %s."
-                  .formatted(
-                      name,
-                      line(text, pointer),
-                      pointer.isEmpty() ? "/" : pointer,
-                      words(message)));
+              worded(
+                  "json.line-at",
+                  name,
+                  line(text, pointer),
+                  pointer.isEmpty() ? "/" : pointer,
+                  words(message)));
     }
     if (found.size() > SHOWN) {
-      all.append("\n... and %d more.".formatted(found.size() - SHOWN));
+      all.append(worded("json.and-more", found.size() - SHOWN));
     }
     throw new FileProblem(all.toString());
   }

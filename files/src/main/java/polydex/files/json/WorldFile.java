@@ -1,5 +1,7 @@
 package polydex.files.json;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -58,16 +60,15 @@ public record WorldFile(
     WorldFile world;
     try {
       if (Files.size(file) > MOST_BYTES) {
-        throw new FileProblem(name + " is larger than 256 MiB.");
+        throw new FileProblem(worded("json.is-larger-than-256-mib", name));
       }
       world = ModelJson.read(name, Files.readString(file, StandardCharsets.UTF_8), WorldFile.class);
     } catch (IOException e) {
-      throw new FileProblem(name + " can't be read: " + e.getMessage(), e);
+      throw new FileProblem(worded("json.cant-be-read", name, e.getMessage()), e);
     }
     if (!world.format().equals(FORMAT)) {
       throw new FileProblem(
-          "%s: “%s” is no format that is known here; it is %s."
-              .formatted(name, world.format(), FORMAT));
+          worded("json.is-no-format-that-is-known", name, world.format(), FORMAT));
     }
     for (KeymapFile keymap : world.keymaps()) {
       keymap.check(name);
@@ -78,8 +79,7 @@ public record WorldFile(
     try {
       return refusingUnknown(name, world.workspace(shippedBoards, shippedLayouts));
     } catch (IllegalArgumentException e) {
-      throw new FileProblem(
-          "%s holds something that can't be: %s.".formatted(name, e.getMessage()), e);
+      throw new FileProblem(worded("json.holds-something-that-cant-be", name, e.getMessage()), e);
     }
   }
 
@@ -97,7 +97,7 @@ public record WorldFile(
           SetupCheck.of(setup, workspace.world()).stream()
               .filter(m -> m.spot().kind() == SetupCheck.Kind.CONTEXT)
               .findFirst()
-              .map(m -> "in the setup “%s”: %s".formatted(setup.title(), m.sentence())));
+              .map(m -> worded("json.in-the-setup", setup.title(), m.sentence())));
     }
     return workspace;
   }

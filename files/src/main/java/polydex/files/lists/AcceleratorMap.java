@@ -1,5 +1,7 @@
 package polydex.files.lists;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -46,11 +48,11 @@ final class AcceleratorMap {
       lines.add(new ListTable.Line(number, "", List.of(title(path), line.group(2))));
     }
     if (lines.isEmpty()) {
-      throw new FileProblem(name + " is an accelerator map without a gesture. Nothing was taken.");
+      throw new FileProblem(worded("lists.is-an-accelerator-map-without-a", name));
     }
     return new ForeignList(
         name,
-        "an accelerator map",
+        worded("lists.an-accelerator-map"),
         List.of(
             new ListTable(
                 "",

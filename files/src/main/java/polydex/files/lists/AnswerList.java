@@ -1,5 +1,7 @@
 package polydex.files.lists;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.io.IOException;
 import java.io.StringReader;
 import java.io.UncheckedIOException;
@@ -92,8 +94,11 @@ public final class AnswerList {
           NEEDED.stream().filter(c -> !parser.getHeaderMap().containsKey(c)).toList();
       if (!missing.isEmpty()) {
         throw new FileProblem(
-            "%s: the first line names no column %s. It has to name %s. Nothing was taken."
-                .formatted(name, String.join(", ", missing), String.join(", ", NEEDED)));
+            worded(
+                "lists.the-first-line-names-no-column",
+                name,
+                String.join(", ", missing),
+                String.join(", ", NEEDED)));
       }
       AnswerList list = new AnswerList(name, parser.getHeaderMap().size());
       List<Answer> answers = new ArrayList<>();
@@ -104,7 +109,7 @@ public final class AnswerList {
       return List.copyOf(answers);
     } catch (IOException | UncheckedIOException | IllegalArgumentException e) {
       throw new FileProblem(
-          "%s is not well-formed: %s. Nothing was taken.".formatted(name, e.getMessage()), e);
+          worded("lists.is-not-well-formed-nothing-was", name, e.getMessage()), e);
     }
   }
 
@@ -156,7 +161,7 @@ public final class AnswerList {
 
   private Answer answer(CSVRecord row, long line) throws FileProblem {
     if (!row.isConsistent()) {
-      throw problem(line, "has %d fields, the header %d".formatted(row.size(), columns));
+      throw problem(line, worded("lists.has-fields-the-header", row.size(), columns));
     }
     Gesture gesture = gesture(row.get("gesture"), line);
     double seconds = number(row.get("seconds"), "seconds", line);
@@ -167,8 +172,13 @@ public final class AnswerList {
         new DrillItem(
             new EnvironmentId(id(row.get("environment"))), new ActionId(id(row.get("action")))),
         moment(row.get("at"), line),
-        value(Answer.Kind.values(), optional(row, "kind"), Answer.Kind.DO, "a kind", line),
-        value(Verdict.values(), row.get("verdict"), Verdict.RIGHT, "a verdict", line),
+        value(
+            Answer.Kind.values(),
+            optional(row, "kind"),
+            Answer.Kind.DO,
+            worded("lists.a-kind"),
+            line),
+        value(Verdict.values(), row.get("verdict"), Verdict.RIGHT, worded("lists.a-verdict"), line),
         new Timing(
             seconds,
             !optional(row, "counts").equalsIgnoreCase("no"),
@@ -208,7 +218,7 @@ public final class AnswerList {
       gestures.put(text, gesture);
       return gesture;
     } catch (GestureSyntaxException e) {
-      throw problem(line, "has a gesture that can't be read: " + e.getMessage());
+      throw problem(line, worded("lists.has-a-gesture-that-cant-be", e.getMessage()));
     }
   }
 
@@ -216,8 +226,7 @@ public final class AnswerList {
     try {
       return OffsetDateTime.parse(text).toInstant();
     } catch (DateTimeException e) {
-      throw problem(
-          line, "has the time \u201c%s\u201d, not one like 2031-03-14T16:00:00Z".formatted(text));
+      throw problem(line, worded("lists.has-the-time-not-one-like", text));
     }
   }
 
@@ -230,8 +239,7 @@ public final class AnswerList {
     } catch (NumberFormatException e) {
       // Said below.
     }
-    throw problem(
-        line, "has \u201c%s\u201d for %s, not a number from 0 to 86400".formatted(text, column));
+    throw problem(line, worded("lists.has-for-not-a-number-from", text, column));
   }
 
   private <E extends Enum<E>> E value(E[] values, String text, E usual, String what, long line)
@@ -242,14 +250,12 @@ public final class AnswerList {
     List<String> words = Arrays.stream(values).map(AnswerList::word).toList();
     int at = words.indexOf(text.toLowerCase(Locale.ROOT).replace('_', '-'));
     if (at < 0) {
-      throw problem(
-          line,
-          "has %s \u201c%s\u201d; there are %s".formatted(what, text, String.join(", ", words)));
+      throw problem(line, worded("lists.has-there-are", what, text, String.join(", ", words)));
     }
     return values[at];
   }
 
   private FileProblem problem(long line, String what) {
-    return new FileProblem("%s: line %d %s. Nothing was taken.".formatted(name, line, what));
+    return new FileProblem(worded("lists.line-nothing-was-taken", name, line, what));
   }
 }

@@ -1,5 +1,7 @@
 package polydex.files.lists;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -112,7 +114,7 @@ final class BindLines {
       reader.line(i + 1, cut(all.get(i)), next);
     }
     if (reader.lines.isEmpty()) {
-      throw new FileProblem(name + " has no line that binds a gesture. Nothing was taken.");
+      throw new FileProblem(worded("lists.has-no-line-that-binds-a", name));
     }
     List<Overlooked> overlooked = new ArrayList<>();
     if (reader.away > 0) {
@@ -120,17 +122,20 @@ final class BindLines {
           new Overlooked(
               "",
               0,
-              reader.away == 1 ? "1 line" : "%,d lines".formatted(reader.away),
-              "It takes a gesture away without saying from what."));
+              worded("lists.lines", reader.away),
+              worded("lists.it-takes-a-gesture-away-without")));
     }
     if (reader.others > 0) {
       overlooked.add(
           new Overlooked(
-              "", 0, "%,d other settings".formatted(reader.others), "They bind nothing."));
+              "",
+              0,
+              worded("lists.other-settings", reader.others),
+              worded("lists.they-bind-nothing")));
     }
     return new ForeignList(
         name,
-        "lines that bind",
+        worded("lists.lines-that-bind"),
         List.of(
             new ListTable(
                 "",
@@ -219,7 +224,7 @@ final class BindLines {
     }
     int at = gestureAt(tokens);
     if (at < 0) {
-      refused.add(new Refused(number, line, "No gesture is in the first words of this line."));
+      refused.add(new Refused(number, line, worded("lists.no-gesture-is-in-the-first")));
       return;
     }
     if (at > 0) {
@@ -230,7 +235,7 @@ final class BindLines {
       what = next.strip(); // what it does stands below, further in
     }
     if (what.isEmpty()) {
-      refused.add(new Refused(number, line, "It does not say what the gesture does."));
+      refused.add(new Refused(number, line, worded("lists.it-does-not-say-what-the")));
       return;
     }
     String keys = filled(tokens.get(at));
@@ -245,7 +250,7 @@ final class BindLines {
   private void byCommas(int number, String line, String text) {
     String[] parts = text.split(",", 3);
     if (parts.length < 3) {
-      refused.add(new Refused(number, line, "Expected modifiers, a key and what it does."));
+      refused.add(new Refused(number, line, worded("lists.expected-modifiers-a-key-and-what")));
       return;
     }
     String held = filled(parts[0].strip()).replaceAll("[\\s_&]+", "+");

@@ -1,5 +1,7 @@
 package polydex.files.lists;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.io.BufferedInputStream;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -48,9 +50,9 @@ final class Folders {
 
   /** What holds several lists. */
   private enum Kind {
-    FOLDER("a folder"),
-    ZIP("a ZIP archive"),
-    TAR("a tar archive"),
+    FOLDER(worded("lists.a-folder")),
+    ZIP(worded("lists.a-zip-archive")),
+    TAR(worded("lists.a-tar-archive")),
     NONE("");
 
     private final String words;
@@ -83,8 +85,7 @@ final class Folders {
   }
 
   private static FileProblem unreadable(Path path, Exception e) {
-    return new FileProblem(
-        "%s can't be read: %s. Nothing was taken.".formatted(path, e.getMessage()), e);
+    return new FileProblem(worded("any.cant-be-read-nothing-was-taken", path, e.getMessage()), e);
   }
 
   private static boolean isTar(InputStream packed) {
@@ -110,7 +111,7 @@ final class Folders {
         case FOLDER -> folders.folder(path);
         case ZIP -> folders.zip(path);
         case TAR -> folders.tar(path);
-        case NONE -> throw new IllegalArgumentException(path + " is one file.");
+        case NONE -> throw new IllegalArgumentException(worded("lists.is-one-file", path));
       }
     } catch (IOException e) {
       throw unreadable(path, e);
@@ -133,19 +134,27 @@ final class Folders {
             if (attributes.isRegularFile()) {
               all.add(file);
             } else {
-              overlooked.add(new Overlooked(path, 0, "a link", "Links are not followed."));
+              overlooked.add(
+                  new Overlooked(
+                      path, 0, worded("lists.a-link"), worded("lists.links-are-not-followed")));
             }
           }
 
           @Override
           protected void failed(String path, String reason) {
-            overlooked.add(new Overlooked(path, 0, "a file", "It can't be read: " + reason + "."));
+            overlooked.add(
+                new Overlooked(
+                    path, 0, worded("lists.a-file"), worded("lists.it-cant-be-read", reason)));
           }
         };
     walk.walk();
     if (!walk.complete()) {
       overlooked.add(
-          new Overlooked("", 0, "the rest of the folder", "There is too much in it, or too deep."));
+          new Overlooked(
+              "",
+              0,
+              worded("lists.the-rest-of-the-folder"),
+              worded("lists.there-is-too-much-in-it")));
     }
     all.sort(Comparator.naturalOrder());
     for (Path file : all) {
@@ -154,7 +163,8 @@ final class Folders {
         one(path, in.readNBytes((int) Text.LARGEST_BYTES + 1));
       } catch (IOException e) {
         overlooked.add(
-            new Overlooked(path, 0, "a file", "It can't be read: " + e.getMessage() + "."));
+            new Overlooked(
+                path, 0, worded("lists.a-file"), worded("lists.it-cant-be-read", e.getMessage())));
       }
     }
   }
@@ -197,9 +207,7 @@ final class Folders {
   }
 
   private static FileProblem tooMuch() {
-    return new FileProblem(
-        "There are more than %,d files or 256 MiB in it. Take a part of it. Nothing was taken."
-            .formatted(MOST_FILES));
+    return new FileProblem(worded("lists.there-are-more-than-files-or", MOST_FILES));
   }
 
   private void one(String name, byte[] bytes) throws FileProblem {
@@ -218,19 +226,17 @@ final class Folders {
       left += list.left();
       ListReader.checkRows(name, tables.stream().mapToInt(t -> t.rows().size()).sum());
     } catch (FileProblem e) {
-      overlooked.add(new Overlooked(name, 0, "a file", e.getMessage()));
+      overlooked.add(new Overlooked(name, 0, worded("lists.a-file"), e.getMessage()));
     }
   }
 
   private ForeignList made(String name, String kind) throws FileProblem {
     if (tables.isEmpty()) {
-      throw new FileProblem(
-          "%s has %,d files, and a list of gestures in none of them. Nothing was taken."
-              .formatted(name, files));
+      throw new FileProblem(worded("lists.has-files-and-a-list-of", name, files));
     }
     return new ForeignList(
         name,
-        "%s, lists in %,d of %,d files".formatted(kind, taken, files),
+        worded("lists.lists-in-of-files", kind, taken, files),
         tables,
         refused,
         left,

@@ -1,5 +1,7 @@
 package polydex.files.lists;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -42,9 +44,7 @@ final class IndentedCommand {
     List<String> keys = expanded(line.strip());
     List<String> commands = expanded(next.strip());
     if (keys.isEmpty() || (commands.size() != 1 && commands.size() != keys.size())) {
-      refused.add(
-          new Refused(
-              number, line, "Its sets in braces do not go together with those of its command."));
+      refused.add(new Refused(number, line, worded("lists.its-sets-in-braces-do-not")));
       return;
     }
     for (int i = 0; i < keys.size(); i++) {

@@ -1,5 +1,7 @@
 package polydex.files.lists;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -201,18 +203,17 @@ public record Intake(
       TableFate only = fates.getFirst();
       String header = String.join(", ", only.table().header().stream().map(String::strip).toList());
       String hint =
-          only.why().startsWith("No column says")
-              ? "Name the application that its lines are of."
-              : "Say what the columns are, as in action=1, gesture=2.";
-      return "%s: %s It has the columns: %s. %s Nothing was taken."
-          .formatted(
-              name,
-              only.why(),
-              header.length() <= 80 ? header : header.substring(0, 77) + "...",
-              hint);
+          only.lacksItsSubject()
+              ? worded("lists.name-the-application-that-its-lines")
+              : worded("lists.say-what-the-columns-are-as");
+      return worded(
+          "lists.it-has-the-columns-nothing-was",
+          name,
+          only.why(),
+          header.length() <= 80 ? header : header.substring(0, 77) + "...",
+          hint);
     }
-    return "%s has %,d tables and lists, none of them with a column of gestures and words for what they do. Nothing was taken."
-        .formatted(name, fates.size());
+    return worded("lists.has-tables-and-lists-none-of", name, fates.size());
   }
 
   private static TableFate fate(

@@ -1,5 +1,7 @@
 package polydex.files.lists;
 
+import static polydex.files.language.FilesWords.worded;
+
 import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonToken;
@@ -35,13 +37,15 @@ final class JsonTree {
       Tree root = first == null ? new Items(1, List.of()) : tree(parser, first);
       if (parser.nextToken() != null) {
         throw new FileProblem(
-            "%s has more behind its end, on line %d. Nothing was taken."
-                .formatted(name, parser.currentTokenLocation().getLineNr()));
+            worded(
+                "lists.has-more-behind-its-end-on",
+                name,
+                parser.currentTokenLocation().getLineNr()));
       }
       return TreeTables.of(name, "JSON", root);
     } catch (IOException e) {
       throw new FileProblem(
-          "%s can't be read: %s Nothing was taken.".formatted(name, JsonReason.of(e)), e);
+          worded("lists.cant-be-read-nothing-was-taken", name, JsonReason.of(e)), e);
     }
   }
 

@@ -1,5 +1,7 @@
 package polydex.files.lists;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -48,7 +50,7 @@ final class KeyValues {
       }
       int equals = divide(line);
       if (equals < 0) {
-        refused.add(new Refused(number, line, "Expected a name, “=” and a value."));
+        refused.add(new Refused(number, line, worded("lists.expected-a-name-and-a-value")));
         continue;
       }
       sections
@@ -96,7 +98,7 @@ final class KeyValues {
       }
     }
     return SettingsDump.of(
-        name, "a dconf key file", ListSubjects.SCHEMA, lines, owns, refused, left);
+        name, worded("lists.a-dconf-key-file"), ListSubjects.SCHEMA, lines, owns, refused, left);
   }
 
   private static Optional<ListTable.Line> ownBinding(List<Pair> pairs) {
@@ -122,7 +124,7 @@ final class KeyValues {
     return Optional.ofNullable(byKey.get("command"))
         .flatMap(c -> Variants.strings(c.value()))
         .filter(l -> l.size() == 1 && !l.getFirst().isBlank())
-        .map(l -> "Runs " + l.getFirst())
+        .map(l -> worded("any.runs", l.getFirst()))
         .orElse("");
   }
 
@@ -142,9 +144,7 @@ final class KeyValues {
       }
     }
     if (keysLeft == 0 && keysRight == 0) {
-      throw new FileProblem(
-          "%s has %d lines with “=”, and a gesture on none of them. Nothing was taken."
-              .formatted(name, pairs));
+      throw new FileProblem(worded("lists.has-lines-with-and-a-gesture", name, pairs));
     }
     boolean left = keysLeft > keysRight;
     List<ListTable.Line> lines = new ArrayList<>();
@@ -163,7 +163,7 @@ final class KeyValues {
                                 left ? p.key() : unquoted(p.value()))))));
     return new ForeignList(
         name,
-        left ? "lines of gesture = action" : "lines of action = gesture",
+        left ? worded("lists.lines-of-gesture-action") : worded("lists.lines-of-action-gesture"),
         List.of(new ListTable("", HEADER, lines, ListTable.Origin.ONLY, Optional.of(ROLES))),
         refused,
         0,
@@ -230,7 +230,7 @@ final class KeyValues {
     }
     return new ForeignList(
         name,
-        "settings of active, default, label",
+        worded("lists.settings-of-active-default-label"),
         List.of(new ListTable("", HEADER, lines, ListTable.Origin.ONLY, Optional.of(ROLES))),
         refused,
         left,

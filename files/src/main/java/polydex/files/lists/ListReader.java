@@ -1,5 +1,7 @@
 package polydex.files.lists;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.EnumSet;
@@ -57,7 +59,7 @@ public final class ListReader {
    */
   public static ForeignList read(String name, String text) throws FileProblem {
     if (text.length() > Text.LARGEST_BYTES) {
-      throw new FileProblem(name + " is larger than 64 MiB. Nothing was taken.");
+      throw new FileProblem(worded("lists.is-larger-than-64-mib-nothing", name));
     }
     return read(name, Text.of(text).content(), "");
   }
@@ -98,7 +100,7 @@ public final class ListReader {
   private static ForeignList read(String name, String text, String encoding) throws FileProblem {
     Steps.take(text.length());
     if (text.isBlank()) {
-      throw new FileProblem(name + " is empty. Nothing was taken.");
+      throw new FileProblem(worded("lists.is-empty-nothing-was-taken", name));
     }
     ForeignList list =
         switch (ListForm.of(text)) {
@@ -144,9 +146,7 @@ public final class ListReader {
   /** Refuses a list that is longer than any may be. */
   static void checkRows(String name, int rows) throws FileProblem {
     if (rows > MOST_ROWS) {
-      throw new FileProblem(
-          "%s has more than %,d lines. Split it into smaller files. Nothing was taken."
-              .formatted(name, MOST_ROWS));
+      throw new FileProblem(worded("lists.has-more-than-lines-split-it", name, MOST_ROWS));
     }
   }
 }

@@ -1,5 +1,7 @@
 package polydex.files.lists;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -56,7 +58,7 @@ final class ListSubjects {
       return new SubjectGuess(
           ListSubject.OWN,
           SubjectGuess.titleFor(workspace, ListSubject.OWN, called),
-          "Each has a name, a gesture and what it runs.");
+          worded("lists.each-has-a-name-a-gesture"));
     }
     SubjectGuess guess = SubjectGuess.of(workspace, list.name(), called, sample(tables));
     ListSubject subject =
@@ -68,7 +70,7 @@ final class ListSubjects {
     return new SubjectGuess(
         subject,
         said.title().filter(_ -> subject != ListSubject.OWN).orElse(title),
-        said.subject().isPresent() ? "As you said." : asGuessed ? guess.why() : "");
+        said.subject().isPresent() ? worded("lists.as-you-said") : asGuessed ? guess.why() : "");
   }
 
   /** Some lines, of no environment in particular. */

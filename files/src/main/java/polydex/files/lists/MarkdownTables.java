@@ -1,5 +1,7 @@
 package polydex.files.lists;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -39,19 +41,17 @@ final class MarkdownTables {
               new Refused(
                   at + 1,
                   SeparatedValues.shown(cells),
-                  "The line has %d cells, the header %d.".formatted(cells.size(), header.size())));
+                  worded("lists.the-line-has-cells-the-header", cells.size(), header.size())));
         }
       }
       tables.add(new ListTable(heading, header, rows, new ListTable.Origin("", "table", i + 1)));
       i = at - 1;
     }
     if (tables.isEmpty()) {
-      throw new FileProblem(
-          name
-              + " has the rule of a Markdown table and no row of column names above it. Nothing was"
-              + " taken.");
+      throw new FileProblem(worded("lists.has-the-rule-of-a-markdown", name));
     }
-    return new ForeignList(name, "tables in Markdown", tables, refused, 0, List.of(), "");
+    return new ForeignList(
+        name, worded("lists.tables-in-markdown"), tables, refused, 0, List.of(), "");
   }
 
   /** Bars divide, but for those behind a backslash or between backticks. */

@@ -1,5 +1,7 @@
 package polydex.files.lists;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -46,17 +48,17 @@ public record OwnList(List<Found> found, List<String> refused) {
     intake
         .request()
         .refused()
-        .forEach(r -> refused.add("line %d: %s".formatted(r.line(), r.reason())));
+        .forEach(r -> refused.add(worded("lists.line", r.line(), r.reason())));
     for (RequestedRow row : intake.request().rows()) {
       if (row.gesture().isBlank()) {
         continue;
       }
       try {
         for (Gesture g : GestureCell.read(row.gesture(), platform.reader()).gestures()) {
-          found.add(new Found(row.action(), List.of(), g, "line " + row.line()));
+          found.add(new Found(row.action(), List.of(), g, worded("lists.line-2", row.line())));
         }
       } catch (GestureSyntaxException e) {
-        refused.add("line %d: %s".formatted(row.line(), e.getMessage()));
+        refused.add(worded("lists.line", row.line(), e.getMessage()));
       }
     }
     return new OwnList(found, refused);

@@ -1,5 +1,7 @@
 package polydex.files.lists;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -60,15 +62,14 @@ final class PagePairs {
                 "",
                 Math.max(1, list.sourceRange().start().lineNumber()),
                 Pages.shown("list", titles.near(list)),
-                "Its items tell of keys in running text."));
+                worded("lists.its-items-tell-of-keys-in")));
       } else {
         plain++;
       }
     }
     if (plain > 0) {
       overlooked.add(
-          new Overlooked(
-              "", 0, plain == 1 ? "1 list" : "%,d lists".formatted(plain), "No keys in them."));
+          new Overlooked("", 0, worded("lists.lists", plain), worded("lists.no-keys-in-them")));
     }
     int running = page.select("p kbd, p keycombo, p keyseq, para keycombo, para keycap").size();
     if (running > 0) {
@@ -76,8 +77,8 @@ final class PagePairs {
           new Overlooked(
               "",
               0,
-              "%,d keys in running text".formatted(running),
-              "Only tables and lists are read."));
+              worded("lists.keys-in-running-text", running),
+              worded("lists.only-tables-and-lists-are-read")));
     }
   }
 
@@ -89,9 +90,8 @@ final class PagePairs {
           new Overlooked(
               "",
               Math.max(1, list.sourceRange().start().lineNumber()),
-              (count == 1 ? "1 item of " : "%,d items of ".formatted(count))
-                  + Pages.shown("list", titles.near(list)),
-              "No gesture beside words for what it does."));
+              worded("lists.items-of", count) + Pages.shown("list", titles.near(list)),
+              worded("lists.no-gesture-beside-words-for-what")));
     }
   }
 

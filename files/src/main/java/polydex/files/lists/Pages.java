@@ -1,5 +1,7 @@
 package polydex.files.lists;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -47,17 +49,17 @@ final class Pages {
     if (hidden > 0) {
       pages.overlooked.add(
           new Overlooked(
-              "", 0, hidden + (hidden == 1 ? " table" : " tables"), "The page hides it."));
+              "", 0, hidden + worded("lists.tables", hidden), worded("lists.the-page-hides-it")));
     }
     if (pages.found.isEmpty()) {
-      throw new FileProblem(
-          name
-              + " has no table with two columns or more in it, and no list of keys."
-              + " Nothing was taken.");
+      throw new FileProblem(worded("lists.has-no-table-with-two-columns", name));
     }
     return new ForeignList(
         name,
-        "%s of %s".formatted(counted(pages.found), markup ? "a document" : "a page"),
+        worded(
+            "lists.of",
+            counted(pages.found),
+            markup ? worded("lists.a-document") : worded("lists.a-page")),
         pages.found,
         List.of(),
         0,
@@ -70,12 +72,12 @@ final class Pages {
     long lists = found.size() - tables;
     List<String> said = new ArrayList<>();
     if (tables > 0) {
-      said.add(tables == 1 ? "one table" : "%,d tables".formatted(tables));
+      said.add(worded("lists.tables-2", tables));
     }
     if (lists > 0) {
-      said.add(lists == 1 ? "one list" : "%,d lists".formatted(lists));
+      said.add(worded("lists.lists-2", lists));
     }
-    return String.join(" and ", said);
+    return String.join(worded("lists.and"), said);
   }
 
   /** Whether a text is DocBook or Mallard, whose elements close as XML says. */
@@ -108,9 +110,7 @@ final class Pages {
           return deep[0] ? NodeFilter.FilterResult.STOP : NodeFilter.FilterResult.CONTINUE;
         });
     if (deep[0]) {
-      throw new FileProblem(
-          "%s has elements in each other more than %d deep. Nothing was taken."
-              .formatted(name, DEEPEST));
+      throw new FileProblem(worded("lists.has-elements-in-each-other-more", name, DEEPEST));
     }
   }
 
@@ -138,7 +138,8 @@ final class Pages {
     }
     if (width < 2) {
       overlooked.add(
-          new Overlooked("", line, shown("table", titles.of(table)), "It has one column only."));
+          new Overlooked(
+              "", line, shown("table", titles.of(table)), worded("lists.it-has-one-column-only")));
       return;
     }
     List<ListTable.Line> lines = new ArrayList<>();
@@ -166,7 +167,8 @@ final class Pages {
     }
     if (lines.isEmpty()) {
       overlooked.add(
-          new Overlooked("", line, shown("table", titles.of(table)), "It has no lines."));
+          new Overlooked(
+              "", line, shown("table", titles.of(table)), worded("lists.it-has-no-lines")));
       return;
     }
     found.add(

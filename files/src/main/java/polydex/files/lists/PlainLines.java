@@ -1,5 +1,7 @@
 package polydex.files.lists;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -28,15 +30,12 @@ final class PlainLines {
     List<ListTable.Line> words = firstWords(lines);
     List<ListTable.Line> best = words.size() > 2 * pairs.size() ? words : pairs;
     if (best.isEmpty()) {
-      throw new FileProblem(
-          name
-              + " has no line with a gesture and what it does beside each other, and no table or"
-              + " list of a form that is known. Nothing was taken.");
+      throw new FileProblem(worded("lists.has-no-line-with-a-gesture", name));
     }
     long others = lines.stream().filter(l -> !l.isBlank()).count() - best.size();
     return new ForeignList(
         name,
-        "lines of plain text",
+        worded("lists.lines-of-plain-text"),
         List.of(new ListTable("", List.of("", ""), best, new ListTable.Origin("", "lines", 0))),
         List.of(),
         0,
@@ -46,8 +45,8 @@ final class PlainLines {
                 new Overlooked(
                     "",
                     0,
-                    "%,d other lines".formatted(others),
-                    "No gesture with words beside it.")),
+                    worded("lists.other-lines", others),
+                    worded("lists.no-gesture-with-words-beside-it"))),
         "");
   }
 

@@ -1,5 +1,7 @@
 package polydex.files.lists;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
@@ -57,21 +59,18 @@ final class RoffLists {
       }
     }
     if (keys.isEmpty()) {
-      throw new FileProblem(
-          "%s has %,d lists with tags, and a gesture in none of them. Nothing was taken."
-              .formatted(name, roff.found.size()));
+      throw new FileProblem(worded("lists.has-lists-with-tags-and-a", name, roff.found.size()));
     }
     return new ForeignList(
         name,
-        "a page of a manual",
+        worded("lists.a-page-of-a-manual"),
         keys,
         List.of(),
         0,
         plain == 0
             ? List.of()
             : List.of(
-                new Overlooked(
-                    "", 0, plain == 1 ? "1 list" : "%,d lists".formatted(plain), "No keys in it.")),
+                new Overlooked("", 0, worded("lists.lists", plain), worded("lists.no-keys-in-it"))),
         "");
   }
 

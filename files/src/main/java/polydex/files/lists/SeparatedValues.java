@@ -1,5 +1,7 @@
 package polydex.files.lists;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.io.IOException;
 import java.io.StringReader;
 import java.io.UncheckedIOException;
@@ -58,11 +60,11 @@ final class SeparatedValues {
       List<Refused> refused = new ArrayList<>();
       rows(name, parser, records, header.size(), lines, refused);
       if (lines.isEmpty() && refused.isEmpty()) {
-        throw new FileProblem(name + " has a header and no lines below it. Nothing was taken.");
+        throw new FileProblem(worded("lists.has-a-header-and-no-lines", name));
       }
       return new ForeignList(
           name,
-          "separated by " + SEPARATORS.get(separator),
+          worded("lists.separated-by", SEPARATORS.get(separator)),
           List.of(
               new ListTable(
                   "",
@@ -76,8 +78,7 @@ final class SeparatedValues {
     } catch (IOException | UncheckedIOException e) {
       String reason =
           e instanceof UncheckedIOException u ? u.getCause().getMessage() : e.getMessage();
-      throw new FileProblem(
-          "%s is not well-formed: %s. Nothing was taken.".formatted(name, reason), e);
+      throw new FileProblem(worded("lists.is-not-well-formed-nothing-was", name, reason), e);
     }
   }
 
@@ -109,7 +110,7 @@ final class SeparatedValues {
             new Refused(
                 line,
                 shown(cells),
-                "The line has %d fields, the header %d.".formatted(cells.size(), width)));
+                worded("any.the-line-has-fields-the-header", cells.size(), width)));
       }
     }
   }

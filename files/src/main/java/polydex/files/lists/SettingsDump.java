@@ -1,5 +1,7 @@
 package polydex.files.lists;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -65,7 +67,7 @@ public final class SettingsDump {
       }
       Optional<Entry> entry = Entry.of(line.strip());
       if (entry.isEmpty()) {
-        refused.add(new Refused(number, line.strip(), "Expected a schema, a key and a value."));
+        refused.add(new Refused(number, line.strip(), worded("lists.expected-a-schema-a-key-and")));
         continue;
       }
       Optional<List<String>> gestures = Variants.gestures(entry.get().value());
@@ -79,7 +81,7 @@ public final class SettingsDump {
             .add(new ListTable.Line(number, "", cells));
       }
     }
-    return of(name, "settings as a dump", lines, refused, left);
+    return of(name, worded("lists.settings-as-a-dump"), lines, refused, left);
   }
 
   /** A list with a table for each schema, since each is of another program, or of the desktop. */
@@ -109,7 +111,7 @@ public final class SettingsDump {
       int left)
       throws FileProblem {
     if (bySchema.isEmpty() && own.isEmpty()) {
-      throw new FileProblem(name + " has settings in it, but no gestures. Nothing was taken.");
+      throw new FileProblem(worded("lists.has-settings-in-it-but-no", name));
     }
     List<ListTable> tables = new ArrayList<>();
     bySchema.forEach(

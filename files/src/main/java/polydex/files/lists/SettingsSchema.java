@@ -1,5 +1,7 @@
 package polydex.files.lists;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -22,8 +24,7 @@ final class SettingsSchema {
 
   static ForeignList read(String name, String text) throws FileProblem {
     if (text.contains("<!ENTITY")) {
-      throw new FileProblem(
-          name + " defines entities of its own, which are not read. Nothing was taken.");
+      throw new FileProblem(worded("lists.defines-entities-of-its-own-which", name));
     }
     Document tree = Jsoup.parse(text, "", Parser.xmlParser().setTrackPosition(true));
     Steps.take(text.length());
@@ -54,6 +55,6 @@ final class SettingsSchema {
       ListReader.checkRows(name, ++rows);
     }
     return SettingsDump.of(
-        name, "a settings schema", "settings", lines, List.of(), List.of(), left);
+        name, worded("lists.a-settings-schema"), "settings", lines, List.of(), List.of(), left);
   }
 }

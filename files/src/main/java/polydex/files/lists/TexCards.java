@@ -1,5 +1,7 @@
 package polydex.files.lists;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -68,10 +70,10 @@ final class TexCards {
                     lines,
                     new ListTable.Origin("", "lines", 0))));
     if (tables.isEmpty()) {
-      throw new FileProblem(
-          name + " has no lines such as \\key{save}{C-x C-s}. Nothing was taken.");
+      throw new FileProblem(worded("lists.has-no-lines-such-as-key", name));
     }
-    return new ForeignList(name, "a reference card in TeX", tables, List.of(), 0, List.of(), "");
+    return new ForeignList(
+        name, worded("lists.a-reference-card-in-tex"), tables, List.of(), 0, List.of(), "");
   }
 
   /** A macro that is called "key" says what its second group is, unless the first looks more so. */

@@ -1,5 +1,7 @@
 package polydex.files.lists;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -25,7 +27,7 @@ record Text(String content, String encoding) {
 
   /** A text that is here already, such as the clipboard's. */
   static Text of(String content) throws FileProblem {
-    return checked("The clipboard", content, StandardCharsets.UTF_8);
+    return checked(worded("lists.the-clipboard"), content, StandardCharsets.UTF_8);
   }
 
   static Text read(Path file) throws FileProblem {
@@ -34,14 +36,13 @@ record Text(String content, String encoding) {
         throw FileProblem.missing(file);
       }
       if (Files.size(file) > LARGEST_BYTES) {
-        throw new FileProblem(
-            file + " is larger than 64 MiB. Split it into smaller files. Nothing was taken.");
+        throw new FileProblem(worded("lists.is-larger-than-64-mib-split", file));
       }
       try (InputStream in = Files.newInputStream(file)) {
         return of(file.getFileName().toString(), in);
       }
     } catch (IOException e) {
-      throw new FileProblem("%s can't be read: %s.".formatted(file, e.getMessage()), e);
+      throw new FileProblem(worded("any.cant-be-read", file, e.getMessage()), e);
     }
   }
 
@@ -55,12 +56,11 @@ record Text(String content, String encoding) {
         }
       }
       if (bytes.length > LARGEST_BYTES) {
-        throw new FileProblem(
-            name + " is larger than 64 MiB. Split it into smaller files. Nothing was taken.");
+        throw new FileProblem(worded("lists.is-larger-than-64-mib-split", name));
       }
       return decode(name, bytes);
     } catch (IOException e) {
-      throw new FileProblem("%s can't be read: %s.".formatted(name, e.getMessage()), e);
+      throw new FileProblem(worded("any.cant-be-read", name, e.getMessage()), e);
     }
   }
 
@@ -102,13 +102,13 @@ record Text(String content, String encoding) {
           .decode(ByteBuffer.wrap(bytes))
           .toString();
     } catch (CharacterCodingException e) {
-      throw new FileProblem("This is not text in " + charset + ". Nothing was taken.", e);
+      throw new FileProblem(worded("lists.this-is-not-text-in-nothing", charset), e);
     }
   }
 
   private static Text checked(String name, String content, Charset charset) throws FileProblem {
     if (content.indexOf('\0') >= 0) {
-      throw new FileProblem(name + " is not a text file: it holds zero bytes. Nothing was taken.");
+      throw new FileProblem(worded("lists.is-not-a-text-file-it", name));
     }
     return new Text(content, charset.name());
   }

@@ -1,5 +1,7 @@
 package polydex.files.lists;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -43,10 +45,7 @@ final class TreeTables {
     TreeTables tables = new TreeTables();
     tables.look("", root);
     if (tables.found.isEmpty()) {
-      throw new FileProblem(
-          name
-              + " has no list of objects such as [{\"key\": ...}], and no names that stand for"
-              + " gestures. Nothing was taken.");
+      throw new FileProblem(worded("lists.has-no-list-of-objects-such", name));
     }
     int rows = tables.found.stream().mapToInt(t -> t.rows().size()).sum();
     ListReader.checkRows(name, rows);
@@ -57,10 +56,8 @@ final class TreeTables {
                 new Overlooked(
                     "",
                     0,
-                    tables.without == 1
-                        ? "1 group of settings"
-                        : "%,d groups of settings".formatted(tables.without),
-                    "No gestures in them."));
+                    worded("lists.groups-of-settings", tables.without),
+                    worded("lists.no-gestures-in-them")));
     return new ForeignList(name, form, tables.found, tables.refused, 0, overlooked, "");
   }
 
@@ -78,7 +75,7 @@ final class TreeTables {
           }
         }
         if (areBullets(objects)) {
-          refuse(items, "No gesture stands beside it.");
+          refuse(items, worded("lists.no-gesture-stands-beside-it"));
           fields(path, new Fields(items.line(), pairs(objects)));
         } else if (!objects.isEmpty()) {
           objects(path, objects, items);
@@ -100,7 +97,7 @@ final class TreeTables {
   }
 
   private void objects(String path, List<Fields> objects, Items items) {
-    refuse(items, "This is not an object in curly brackets.");
+    refuse(items, worded("lists.this-is-not-an-object-in"));
     int before = found.size();
     for (Fields object : objects) {
       for (Field field : object.all()) {

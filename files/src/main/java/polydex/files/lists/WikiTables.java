@@ -1,5 +1,7 @@
 package polydex.files.lists;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
@@ -75,10 +77,10 @@ final class WikiTables {
     }
     end(heading, rows, numbers, found);
     if (found.isEmpty()) {
-      throw new FileProblem(
-          name + " has a wiki's table with no lines below its first. Nothing was taken.");
+      throw new FileProblem(worded("lists.has-a-wikis-table-with-no", name));
     }
-    return new ForeignList(name, "tables of a wiki", found, List.of(), 0, List.of(), "");
+    return new ForeignList(
+        name, worded("lists.tables-of-a-wiki"), found, List.of(), 0, List.of(), "");
   }
 
   private static List<String> barred(String line) {

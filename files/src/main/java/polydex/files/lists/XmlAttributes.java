@@ -1,5 +1,7 @@
 package polydex.files.lists;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -49,9 +51,7 @@ final class XmlAttributes {
           }
         });
     if (deep[0]) {
-      throw new FileProblem(
-          "%s has elements in each other more than %d deep. Nothing was taken."
-              .formatted(name, DEEPEST));
+      throw new FileProblem(worded("lists.has-elements-in-each-other-more", name, DEEPEST));
     }
     List<ListTable> found = new ArrayList<>();
     int without = 0;
@@ -76,24 +76,27 @@ final class XmlAttributes {
       }
     }
     if (found.isEmpty()) {
-      throw new FileProblem(
-          name + " is XML, and no attribute in it is a gesture. Nothing was taken.");
+      throw new FileProblem(worded("lists.is-xml-and-no-attribute-in", name));
     }
     List<Overlooked> overlooked = new ArrayList<>();
     if (without > 0) {
       overlooked.add(
           new Overlooked(
-              "", 0, "%,d kinds of elements".formatted(without), "No gestures in them."));
+              "",
+              0,
+              worded("lists.kinds-of-elements", without),
+              worded("lists.no-gestures-in-them")));
     }
     if (pointers > 0) {
       overlooked.add(
           new Overlooked(
               "",
               0,
-              "%,d bindings of the pointer".formatted(pointers),
-              "They name buttons, no keys."));
+              worded("lists.bindings-of-the-pointer", pointers),
+              worded("lists.they-name-buttons-no-keys")));
     }
-    return new ForeignList(name, "settings in XML", found, List.of(), 0, overlooked, "");
+    return new ForeignList(
+        name, worded("lists.settings-in-xml"), found, List.of(), 0, overlooked, "");
   }
 
   private void add(Element e) {

@@ -1,5 +1,7 @@
 package polydex.files.lists;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
@@ -48,17 +50,14 @@ final class YamlTree {
       return TreeTables.of(name, "YAML", root);
     } catch (YamlEngineException e) {
       String reason = String.valueOf(e.getMessage()).lines().findFirst().orElse("");
-      throw new FileProblem(
-          "%s can't be read as YAML: %s. Nothing was taken.".formatted(name, reason), e);
+      throw new FileProblem(worded("lists.cant-be-read-as-yaml-nothing", name, reason), e);
     }
   }
 
   private Tree tree(String name, Event event, int depth) throws FileProblem {
     Steps.take(1);
     if (depth > DEEPEST) {
-      throw new FileProblem(
-          "%s has values in each other more than %d deep. Nothing was taken."
-              .formatted(name, DEEPEST));
+      throw new FileProblem(worded("lists.has-values-in-each-other-more", name, DEEPEST));
     }
     int line = event.getStartMark().map(m -> m.getLine() + 1).orElse(1);
     return switch (event) {

@@ -1,5 +1,7 @@
 package polydex.files.log;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.io.IOException;
 import java.io.Reader;
 
@@ -102,12 +104,12 @@ final class BoundedLines extends Reader {
     }
     String reason =
         tooLong
-            ? "The line is longer than %,d characters.".formatted(LONGEST)
+            ? worded("log.the-line-is-longer-than-characters", LONGEST)
             : strange
-                ? "The line holds zero bytes: this is no text."
+                ? worded("log.the-line-holds-zero-bytes-this")
                 : broken
-                    ? "The line is not in UTF-8."
-                    : quoted && marks % 2 == 1 ? "A quotation mark is not closed." : "";
+                    ? worded("log.the-line-is-not-in-utf")
+                    : quoted && marks % 2 == 1 ? worded("log.a-quotation-mark-is-not-closed") : "";
     if (!reason.isEmpty()) {
       problems.leftOut(number, reason);
       length = 0;

@@ -1,5 +1,7 @@
 package polydex.files.log;
 
+import static polydex.files.language.FilesWords.worded;
+
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
@@ -77,7 +79,7 @@ public final class LogFile {
     private static final long serialVersionUID = 1;
 
     Stopped() {
-      super("The reading was stopped.");
+      super(worded("log.the-reading-was-stopped"));
     }
   }
 
@@ -105,8 +107,7 @@ public final class LogFile {
         }
       }
     } catch (IOException | UncheckedIOException e) {
-      throw new FileProblem(
-          "%s can't be read: %s. Nothing was taken.".formatted(file, e.getMessage()), e);
+      throw new FileProblem(worded("any.cant-be-read-nothing-was-taken", file, e.getMessage()), e);
     }
   }
 
@@ -120,7 +121,7 @@ public final class LogFile {
     try (BoundedLines lines = new BoundedLines(text(new Counting(in, to)), false, to::refused)) {
       readJson(lines, to);
     } catch (IOException e) {
-      throw new FileProblem("No more can be read: " + e.getMessage(), e);
+      throw new FileProblem(worded("log.no-more-can-be-read", e.getMessage()), e);
     }
   }
 
@@ -131,13 +132,12 @@ public final class LogFile {
     }
     for (byte b : head) {
       if (b == 0) {
-        throw new FileProblem(
-            name + " is not a text file: it holds zero bytes. Nothing was taken.");
+        throw new FileProblem(worded("lists.is-not-a-text-file-it", name));
       }
     }
     String text = new String(head, StandardCharsets.UTF_8).replace("\uFEFF", "").stripLeading();
     if (text.isEmpty()) {
-      throw new FileProblem(name + " is empty.");
+      throw new FileProblem(worded("log.is-empty", name));
     }
     return text.startsWith("{");
   }
@@ -173,11 +173,11 @@ public final class LogFile {
         } else if (row.size() == width) {
           to.line(number, line(row, columns));
         } else {
-          to.refused(number, "The line has %d fields, the header %d.".formatted(row.size(), width));
+          to.refused(number, worded("any.the-line-has-fields-the-header", row.size(), width));
         }
       }
       if (columns == null) {
-        throw new FileProblem(name + " has no header line. Nothing was taken.");
+        throw new FileProblem(worded("log.has-no-header-line-nothing-was", name));
       }
     }
   }
@@ -188,8 +188,11 @@ public final class LogFile {
     List<String> missing = NEEDED.stream().filter(c -> !names.contains(c)).toList();
     if (!missing.isEmpty()) {
       throw new FileProblem(
-          "%s: the first line names no column %s. The columns of a mouse log are %s. Nothing was taken."
-              .formatted(name, String.join(", ", missing), String.join(", ", COLUMNS)));
+          worded(
+              "log.the-first-line-names-no-column",
+              name,
+              String.join(", ", missing),
+              String.join(", ", COLUMNS)));
     }
     to.unused(names.stream().filter(c -> !COLUMNS.contains(c)).toList());
     return COLUMNS.stream().mapToInt(names::indexOf).toArray();
@@ -225,7 +228,7 @@ public final class LogFile {
       try {
         JsonNode object = JSON.readValue(text);
         if (!object.isObject()) {
-          to.refused(number, "The line is no JSON object.");
+          to.refused(number, worded("log.the-line-is-no-json-object"));
         } else {
           if (first) {
             to.unused(
@@ -238,7 +241,7 @@ public final class LogFile {
           to.line(number, line(object));
         }
       } catch (JsonProcessingException _) {
-        to.refused(number, "The line is no JSON object that is whole.");
+        to.refused(number, worded("log.the-line-is-no-json-object-2"));
       }
     }
   }

@@ -1,5 +1,7 @@
 package polydex.files.log;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -67,7 +69,7 @@ public final class LogImport {
       StoreLine store, boolean goodLines, LongPredicate progress, Consumer<LogEvent> onTheWay)
       throws FileProblem {
     LogReport[] report = new LogReport[1];
-    String title = "Bring in the log " + file.getFileName();
+    String title = worded("log.bring-in-the-log", file.getFileName());
     Optional<StoreLine.Brought> brought =
         store.bringIn(
             title,

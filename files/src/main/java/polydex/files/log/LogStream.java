@@ -1,5 +1,7 @@
 package polydex.files.log;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.io.InputStream;
 import java.time.InstantSource;
 import java.time.ZoneId;
@@ -44,7 +46,7 @@ public final class LogStream {
    * @throws FileProblem where no more can be read
    */
   public LogReport take(InputStream in, String name, StoreLine store) throws FileProblem {
-    String title = "Bring in what came from " + name;
+    String title = worded("log.bring-in-what-came-from", name);
     try (EventWriter writer = new EventWriter(store, clock, title, WITHIN_MILLIS)) {
       return read(in, name, writer::take);
     }

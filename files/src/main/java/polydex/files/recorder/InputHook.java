@@ -1,5 +1,7 @@
 package polydex.files.recorder;
 
+import static polydex.files.language.FilesWords.worded;
+
 import com.github.kwhat.jnativehook.GlobalScreen;
 import com.github.kwhat.jnativehook.NativeHookException;
 import com.github.kwhat.jnativehook.NativeInputEvent;
@@ -71,11 +73,7 @@ final class InputHook implements AutoCloseable {
         }
       } catch (NativeHookException | UnsatisfiedLinkError | RuntimeException e) {
         hook.deafen();
-        throw new FileProblem(
-            "Keyboard and mouse can't be heard: the display's record extension does not answer, or"
-                + " libraries of X are missing (on Debian libxtst6, libxt6, libxinerama1,"
-                + " libx11-xcb1 and libxkbcommon-x11-0).",
-            e);
+        throw new FileProblem(worded("recorder.keyboard-and-mouse-cant-be-heard"), e);
       }
       listening++;
       return hook;
@@ -94,7 +92,7 @@ final class InputHook implements AutoCloseable {
       System.setProperty("jnativehook.lib.path", folder.toString());
       Logger.getLogger(GlobalScreen.class.getPackageName()).setLevel(Level.OFF);
     } catch (IOException e) {
-      throw new FileProblem("There is no room for temporary files.", e);
+      throw new FileProblem(worded("recorder.there-is-no-room-for-temporary"), e);
     }
   }
 

@@ -1,5 +1,7 @@
 package polydex.files.recorder;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -58,8 +60,7 @@ public final class KeysForReal implements AutoCloseable {
     KeysForReal made = new KeysForReal(to, windows);
     if (windows.own().isEmpty()) {
       windows.close();
-      throw new FileProblem(
-          "Nobody manages the windows here, so this one could not be brought back to the front.");
+      throw new FileProblem(worded("recorder.nobody-manages-the-windows-here-so"));
     }
     try {
       made.hook = Optional.of(InputHook.listen(System::currentTimeMillis, made::heard));

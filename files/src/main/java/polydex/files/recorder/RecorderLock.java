@@ -1,5 +1,7 @@
 package polydex.files.recorder;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.io.IOException;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
@@ -46,12 +48,10 @@ final class RecorderLock implements AutoCloseable {
     } catch (OverlappingFileLockException _) {
       // This program has it itself.
     } catch (IOException e) {
-      throw new FileProblem("The folder %s can't be written in.".formatted(folder.get()), e);
+      throw new FileProblem(worded("recorder.the-folder-cant-be-written-in", folder.get()), e);
     }
     close(file);
-    throw new FileProblem(
-        "Another recorder of yours is at work: another window of Polydex, or \u201cpolydex record\u201d."
-            + " End that one first.");
+    throw new FileProblem(worded("recorder.another-recorder-of-yours-is-at"));
   }
 
   private static void close(@Nullable FileChannel file) {

@@ -1,5 +1,7 @@
 package polydex.files.recorder;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
@@ -44,13 +46,13 @@ public final class RecordingMark {
       String kept =
           newest
               .filter(n -> n.isAfter(since))
-              .map(n -> "What came until %s is kept.".formatted(said(n, zone)))
-              .orElse("Nothing had come in.");
+              .map(n -> worded("recorder.what-came-until-is-kept", said(n, zone)))
+              .orElse(worded("recorder.nothing-had-come-in"));
       return Optional.of(
-          "The recording that began on %s was cut: the program or the computer stopped before it was"
-                  .formatted(said(since, zone))
-              + " ended. "
-              + kept);
+          worded(
+              "recorder.the-recording-that-began-on-was",
+              worded("recorder.the-recording-that-began-on-was", said(since, zone)),
+              kept));
     } catch (DateTimeParseException _) {
       return Optional.empty();
     }

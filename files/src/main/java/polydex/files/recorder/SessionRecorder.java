@@ -1,5 +1,7 @@
 package polydex.files.recorder;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -43,7 +45,7 @@ public final class SessionRecorder implements Recorder {
   private static final long LATE_MILLIS = 60;
 
   /** What it records, for the person. */
-  public static final String TITLE = "this computer";
+  public static final String TITLE = worded("recorder.this-computer");
 
   private static final long TICK_MILLIS = 80;
 
@@ -101,18 +103,11 @@ public final class SessionRecorder implements Recorder {
       throws FileProblem {
     if (here.variable("WAYLAND_DISPLAY").isPresent()
         || here.variable("XDG_SESSION_TYPE").filter("wayland"::equalsIgnoreCase).isPresent()) {
-      throw new FileProblem(
-          "This is a Wayland session, in which no program can hear what is done in others. Begin a"
-              + " session of the X Window System (X.Org) when you log in, or connect a recorder of"
-              + " your own.");
+      throw new FileProblem(worded("recorder.this-is-a-wayland-session-in"));
     }
     String display =
         here.variable("DISPLAY")
-            .orElseThrow(
-                () ->
-                    new FileProblem(
-                        "There is no display of the X Window System here (DISPLAY is empty), so"
-                            + " there is nothing to record."));
+            .orElseThrow(() -> new FileProblem(worded("recorder.there-is-no-display-of-the")));
     RecorderLock lock = RecorderLock.take();
     SessionRecorder made;
     try {
@@ -183,10 +178,7 @@ public final class SessionRecorder implements Recorder {
 
   /** What can't be told here, as a sentence; empty where everything can. */
   public String remark() {
-    return ears.isPresent()
-        ? ""
-        : "This session has no accessibility bus: what was clicked is known by its place only, and"
-            + " fields for passwords can't be told from others. On Debian at-spi2-core has one.";
+    return ears.isPresent() ? "" : worded("recorder.this-session-has-no-accessibility-bus");
   }
 
   @Override

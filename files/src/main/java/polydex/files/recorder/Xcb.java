@@ -4,6 +4,7 @@ import static java.lang.foreign.ValueLayout.ADDRESS;
 import static java.lang.foreign.ValueLayout.JAVA_BYTE;
 import static java.lang.foreign.ValueLayout.JAVA_INT;
 import static java.lang.foreign.ValueLayout.JAVA_SHORT;
+import static polydex.files.language.FilesWords.worded;
 
 import java.lang.foreign.Arena;
 import java.lang.foreign.FunctionDescriptor;
@@ -68,7 +69,7 @@ final class Xcb implements AutoCloseable {
       made.open(display);
       return made;
     } catch (IllegalArgumentException e) {
-      throw new FileProblem("The library libxcb.so.1 is not there.", e);
+      throw new FileProblem(worded("recorder.the-library-libxcb-so-1-is"), e);
     } catch (FileProblem e) {
       made.close();
       throw e;
@@ -89,7 +90,7 @@ final class Xcb implements AutoCloseable {
                 handle("xcb_connection_has_error", FunctionDescriptor.of(JAVA_INT, ADDRESS)),
                 connection);
     if (error != 0) {
-      throw new FileProblem("The display %s does not answer.".formatted(display));
+      throw new FileProblem(worded("recorder.the-display-does-not-answer", display));
     }
     MemorySegment setup =
         (MemorySegment)

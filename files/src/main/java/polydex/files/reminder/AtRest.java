@@ -1,5 +1,7 @@
 package polydex.files.reminder;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -151,10 +153,7 @@ public final class AtRest implements AutoCloseable {
         choices.where() == ReminderChoices.Where.NOTICE
             ? NoticeLine.connect(here.messageBus(), answered::take)
             : CornerLine.make()
-                .orElseThrow(
-                    () ->
-                        new FileProblem(
-                            "There is no screen here on which a line at the pause could be shown."));
+                .orElseThrow(() -> new FileProblem(worded("reminder.there-is-no-screen-here-on")));
     ScreenState screen;
     try {
       screen = ScreenState.connect(here.variable("DISPLAY").orElse(""));
@@ -301,10 +300,10 @@ public final class AtRest implements AutoCloseable {
   private void answered(Dearest dearest, int which) {
     if (which == 0) {
       person.drill(dearest);
-      line.say("It is in the next drill.");
+      line.say(worded("reminder.it-is-in-the-next-drill"));
     } else {
       person.never(dearest);
-      line.say("That is never said again.");
+      line.say(worded("reminder.that-is-never-said-again"));
     }
     shown = Optional.empty();
     goesAt = Instant.now().plus(ANSWERED);

@@ -1,5 +1,7 @@
 package polydex.files.reminder;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -79,17 +81,16 @@ public record ReminderChoices(Where where, Optional<Gesture> drill, Optional<Ges
       if (chosen.isPresent()) {
         Optional<String> problem =
             chosen.get().equals(pause)
-                ? Optional.of("%s pauses the recorder.".formatted(pause))
+                ? Optional.of(worded("reminder.pauses-the-recorder", pause))
                 : AnywhereGesture.problem(world, setup, chosen.get());
         if (problem.isPresent()) {
-          throw new FileProblem(problem.get() + " Choose other keys that answer the line.");
+          throw new FileProblem(
+              worded("reminder.choose-other-keys-that-answer-the", problem.get()));
         }
       }
     }
     if (drill.isPresent() && drill.equals(never)) {
-      throw new FileProblem(
-          "%s can’t answer the line in two ways. Choose other keys for one."
-              .formatted(drill.get()));
+      throw new FileProblem(worded("reminder.cant-answer-the-line-in-two", drill.get()));
     }
     List<Gesture> free = new ArrayList<>();
     if (drill.isEmpty() || never.isEmpty()) {
@@ -100,7 +101,7 @@ public record ReminderChoices(Where where, Optional<Gesture> drill, Optional<Ges
     }
     for (Optional<Gesture> chosen : List.of(drill, never)) {
       if (chosen.isEmpty() && free.isEmpty()) {
-        throw new FileProblem("No keys are free on this computer that could answer the line.");
+        throw new FileProblem(worded("reminder.no-keys-are-free-on-this"));
       }
       found.add(chosen.isPresent() ? chosen.get() : free.removeFirst());
     }

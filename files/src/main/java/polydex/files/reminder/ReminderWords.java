@@ -1,7 +1,9 @@
 package polydex.files.reminder;
 
+import static polydex.files.language.FilesWords.worded;
+import static polydex.language.Language.decimals;
+
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import polydex.catalog.Catalog;
 import polydex.catalog.Naming;
@@ -61,23 +63,29 @@ record ReminderWords(
         cost(dearest),
         List.of(
             new Answer(
-                Keys.of(drill, names), "takes it into the next drill", "Into the next drill"),
-            new Answer(Keys.of(never, names), "never says it again", "Never again")));
+                Keys.of(drill, names),
+                worded("reminder.takes-it-into-the-next-drill"),
+                worded("reminder.into-the-next-drill")),
+            new Answer(
+                Keys.of(never, names),
+                worded("reminder.never-says-it-again"),
+                worded("reminder.never-again"))));
   }
 
   private static String cost(Dearest dearest) {
     String seconds =
         dearest.seconds() < 1.5
-            ? "a second"
-            : String.format(Locale.ROOT, "about %,.0f seconds", dearest.seconds());
-    return (dearest.uses() == 1 ? "once" : "%,d times".formatted(dearest.uses()))
-        + " with the mouse just now; keys would have saved "
-        + seconds;
+            ? worded("reminder.a-second")
+            : worded("reminder.about-seconds", decimals(0, dearest.seconds()));
+    return worded(
+        "reminder.with-the-mouse-just-now-keys",
+        worded("reminder.times", dearest.uses()),
+        seconds);
   }
 
   /** In one sentence, with the keys in writing. */
   String sentence() {
-    return "%s (%s): %s. Done %s.".formatted(action, application, keys.written(), cost);
+    return worded("reminder.done", action, application, keys.written(), cost);
   }
 
   /** The answers in one sentence. */

@@ -1,5 +1,7 @@
 package polydex.files.sheets;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -88,8 +90,8 @@ final class Composer {
       }
       blocks.add(
           new Block(
-              Optional.of(heading("Notes", false, column)),
-              Optional.of(heading("Notes", true, column)),
+              Optional.of(heading(worded("sheets.notes"), false, column)),
+              Optional.of(heading(worded("sheets.notes"), true, column)),
               notes,
               false));
     }
@@ -137,7 +139,7 @@ final class Composer {
     double big = HEADING * size;
     List<Mark> marks = new ArrayList<>();
     double y = 0;
-    String said = again ? title + " (continued)" : title;
+    String said = again ? worded("sheets.continued", title) : title;
     for (String line : lines(Typeface.BOLD, said, width / big, 2)) {
       marks.addAll(Lettering.set(Typeface.BOLD, line, big, 0, y + Lettering.ASCENT * big, false));
       y += 1.2 * big;

@@ -1,5 +1,7 @@
 package polydex.files.sheets;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -31,7 +33,7 @@ public final class MarkdownSheet {
       out.append('\n');
     }
     for (int i = 0; i < sheet.notes().size(); i++) {
-      out.append(i == 0 ? "## Notes\n\n" : "");
+      out.append(i == 0 ? worded("sheets.notes-2") : "");
       out.append(i + 1).append(". ").append(escaped(sheet.notes().get(i))).append('\n');
     }
     out.append(sheet.notes().isEmpty() ? "" : "\n");
@@ -63,7 +65,7 @@ public final class MarkdownSheet {
       }
       case Sheet.Said s -> out.append(escaped(s.words())).append('\n');
       case Sheet.Picture p -> {
-        row(out, List.of("Key", "Does"));
+        row(out, List.of(worded("sheets.key"), worded("sheets.does")));
         row(out, List.of("---", "---"));
         p.board().places().stream()
             .map(k -> p.faces().get(k.key()))
@@ -76,9 +78,9 @@ public final class MarkdownSheet {
 
   private static void lines(StringBuilder out, Sheet.Lines l) {
     int cells = l.lines().stream().mapToInt(x -> x.cells().size()).max().orElse(0);
-    List<String> head = new ArrayList<>(List.of("Action"));
+    List<String> head = new ArrayList<>(List.of(worded("sheets.action")));
     if (l.columns().isEmpty()) {
-      head.addAll(Collections.nCopies(cells, "Keys"));
+      head.addAll(Collections.nCopies(cells, worded("sheets.keys")));
     } else {
       l.columns().forEach(c -> head.add(escaped(c)));
     }
@@ -121,7 +123,7 @@ public final class MarkdownSheet {
   private static String gestures(Cell cell) {
     return cell.gestures().stream()
         .map(g -> code(g.gesture().toString()))
-        .collect(Collectors.joining(" or "));
+        .collect(Collectors.joining(worded("sheets.or")));
   }
 
   private static void row(StringBuilder out, List<String> fields) {

@@ -1,5 +1,7 @@
 package polydex.files.sheets;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
@@ -11,7 +13,7 @@ import polydex.sheets.Sheet.Foot;
 /** What stands below every page: the day, what it is of, who made it, and which page it is. */
 final class PageFoot {
   private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.ENGLISH);
+      DateTimeFormatter.ofPattern(worded("sheets.d-mmmm-uuuu"), Locale.ENGLISH);
   private static final double TYPE = Paper.SMALLEST_TYPE;
 
   private PageFoot() {}
@@ -35,8 +37,7 @@ final class PageFoot {
     double y = (card ? paper.height() / 2 : paper.height()) - Pages.MARGIN - Pages.FOOT + 14;
     List<Mark> marks = new ArrayList<>();
     marks.add(new Mark.Rule(Pages.MARGIN, y, Pages.MARGIN + width, y, 0.5, false));
-    String number =
-        pages.pages().size() == 1 ? "" : "%,d of %,d".formatted(page + 1, pages.pages().size());
+    String number = worded("sheets.of", pages.pages().size(), page + 1);
     double wide = Typeface.TEXT.widthOf(number) * TYPE;
     double base = y + 3 + Lettering.ASCENT * TYPE;
     String said =

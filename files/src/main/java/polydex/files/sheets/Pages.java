@@ -1,5 +1,8 @@
 package polydex.files.sheets;
 
+import static polydex.files.language.FilesWords.worded;
+import static polydex.language.Language.decimals;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -104,17 +107,15 @@ public final class Pages {
       List<String> told = new ArrayList<>();
       if (paper.form() != Paper.Form.LARGE && best.pages().size() > wanted) {
         told.add(
-            "It does not fit on one %s in type of %.0f points, and so takes %,d."
-                .formatted(
-                    wanted == 2 ? "card" : "page",
-                    Paper.SMALLEST_TYPE,
-                    wanted == 2 ? (best.pages().size() + 1) / 2 : best.pages().size()));
+            worded(
+                "sheets.it-does-not-fit-on-one",
+                wanted == 2 ? "card" : "page",
+                decimals(0, Paper.SMALLEST_TYPE),
+                wanted == 2 ? (best.pages().size() + 1) / 2 : best.pages().size()));
       }
       if (best.cuts() > 0) {
         told.add(
-            "%s too long for the paper and cut; as HTML, Markdown, CSV or JSON all is there."
-                .formatted(
-                    best.cuts() == 1 ? "1 line is" : "%,d lines are".formatted(best.cuts())));
+            worded("sheets.too-long-for-the-paper-and", worded("sheets.lines-are", best.cuts())));
       }
       return new Pages(sheet, paper, best.type(), best.pages(), told);
     }

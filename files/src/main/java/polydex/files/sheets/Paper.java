@@ -1,5 +1,7 @@
 package polydex.files.sheets;
 
+import static polydex.files.language.FilesWords.worded;
+
 /**
  * What a sheet is printed on.
  *
@@ -19,7 +21,7 @@ public record Paper(Size size, boolean across, Form form) {
     /** 210 by 297 mm; ISO 216. */
     A4("A4", 210 / 25.4 * 72, 297 / 25.4 * 72),
     /** 8.5 by 11 inches. */
-    LETTER("Letter", 612, 792);
+    LETTER(worded("sheets.letter"), 612, 792);
 
     private final String title;
     private final double width;
@@ -42,9 +44,9 @@ public record Paper(Size size, boolean across, Form form) {
     /** One page where it fits, or else as many as it takes. */
     PAGES("pages"),
     /** Folded across its middle, a card that stands on a desk: a half on either side. */
-    CARD("desk card"),
+    CARD(worded("sheets.desk-card")),
     /** For eyes that want it large. */
-    LARGE("large print");
+    LARGE(worded("sheets.large-print"));
 
     private final String title;
 

@@ -1,5 +1,7 @@
 package polydex.files.sheets;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -98,14 +100,14 @@ final class PictureSetting {
   }
 
   private static String said(Picture picture) {
-    return "%s: %d keys do something. %s"
-        .formatted(
-            picture.title(),
-            picture.taken(),
-            picture.faces().entrySet().stream()
-                .filter(e -> !e.getValue().does().isEmpty())
-                .sorted(Map.Entry.comparingByKey())
-                .map(e -> e.getValue().legend() + ": " + e.getValue().does())
-                .collect(Collectors.joining("; ")));
+    return worded(
+        "sheets.keys-do-something",
+        picture.title(),
+        picture.taken(),
+        picture.faces().entrySet().stream()
+            .filter(e -> !e.getValue().does().isEmpty())
+            .sorted(Map.Entry.comparingByKey())
+            .map(e -> e.getValue().legend() + ": " + e.getValue().does())
+            .collect(Collectors.joining("; ")));
   }
 }

@@ -1,5 +1,7 @@
 package polydex.files.sheets;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -229,7 +231,7 @@ final class RowSetting {
         .flatMap(c -> c.gestures().stream())
         .map(Shown::gesture)
         .map(Object::toString)
-        .collect(Collectors.joining(" or "));
+        .collect(Collectors.joining(worded("sheets.or")));
   }
 
   /** What is counted at the left, its number at the right. */
@@ -289,6 +291,9 @@ final class RowSetting {
         0,
         lines.size() * Lettering.LEADING * size + ROW_GAP * size,
         List.of(
-            new Element(Role.ITEM, (tick.done() ? "Done: " : "To do: ") + tick.words(), marks)));
+            new Element(
+                Role.ITEM,
+                (tick.done() ? worded("sheets.done") : worded("sheets.to-do")) + tick.words(),
+                marks)));
   }
 }

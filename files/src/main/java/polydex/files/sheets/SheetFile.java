@@ -1,5 +1,7 @@
 package polydex.files.sheets;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -77,8 +79,7 @@ public final class SheetFile {
         .orElseThrow(
             () ->
                 new FileProblem(
-                    "%s: the end of its name does not say what it is to be; it can be %s."
-                        .formatted(file.getFileName(), Form.ends())));
+                    worded("sheets.the-end-of-its-name-does", file.getFileName(), Form.ends())));
   }
 
   /** A sheet in one of the forms that are text. */
@@ -96,7 +97,7 @@ public final class SheetFile {
                   sheet.foot().of(),
                   sheet.foot().madeBy(),
                   SheetRows.of(sheet)));
-      case PDF -> throw new IllegalArgumentException("PDF is no text");
+      case PDF -> throw new IllegalArgumentException(worded("sheets.pdf-is-no-text"));
     };
   }
 

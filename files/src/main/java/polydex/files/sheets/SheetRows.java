@@ -1,5 +1,7 @@
 package polydex.files.sheets;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -51,7 +53,7 @@ final class SheetRows {
                                 s.title(),
                                 "steps",
                                 x.words(),
-                                x.done() ? "done" : "to do",
+                                x.done() ? "done" : worded("sheets.to-do-2"),
                                 s.gesture().stream()
                                     .map(g -> List.of(g.gesture().toString()))
                                     .toList(),

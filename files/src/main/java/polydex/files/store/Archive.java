@@ -1,5 +1,7 @@
 package polydex.files.store;
 
+import static polydex.files.language.FilesWords.worded;
+
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
 import java.io.BufferedReader;
 import java.io.BufferedWriter;
@@ -104,7 +106,7 @@ public final class Archive {
    */
   static void write(Connection from, Path to, Instant now) throws FileProblem {
     if (Files.exists(to)) {
-      throw new FileProblem("There is a file %s already. Choose another name.".formatted(to));
+      throw new FileProblem(worded("demo.there-is-a-file-already-choose", to));
     }
     Path part = to.resolveSibling(to.getFileName() + ".part");
     try {
@@ -129,7 +131,7 @@ public final class Archive {
     } catch (SQLException e) {
       throw StoreProblem.of(to, e);
     } catch (IOException e) {
-      throw new FileProblem("%s can't be written: %s.".formatted(to, e.getMessage()), e);
+      throw new FileProblem(worded("store.cant-be-written", to, e.getMessage()), e);
     } finally {
       part.toFile().delete();
     }
@@ -163,7 +165,7 @@ public final class Archive {
    */
   public static void read(Path archive, Path to) throws FileProblem {
     if (Files.exists(to)) {
-      throw new FileProblem("There is a file %s already. Choose another name.".formatted(to));
+      throw new FileProblem(worded("demo.there-is-a-file-already-choose", to));
     }
     boolean done = false;
     try (InputStream in = Files.newInputStream(archive)) {
@@ -178,9 +180,9 @@ public final class Archive {
     } catch (SQLException e) {
       throw StoreProblem.of(to, e);
     } catch (ZipException e) {
-      throw new FileProblem(archive + " is damaged, or no archive. Nothing was taken.", e);
+      throw new FileProblem(worded("store.is-damaged-or-no-archive-nothing", archive), e);
     } catch (IOException | UncheckedIOException e) {
-      throw new FileProblem("%s can't be read: %s.".formatted(archive, e.getMessage()), e);
+      throw new FileProblem(worded("any.cant-be-read", archive, e.getMessage()), e);
     } finally {
       if (!done) {
         to.toFile().delete();
@@ -206,15 +208,15 @@ public final class Archive {
         } else if (name.endsWith(".csv") && TABLES.contains(name.substring(0, name.length() - 4))) {
           String table = name.substring(0, name.length() - 4);
           if (rows.containsKey(table)) {
-            throw wrong(archive, "has " + name + " twice");
+            throw wrong(archive, worded("store.has-twice", name));
           }
           rows.put(table, read(archive, into, table, text));
         } else {
-          throw wrong(archive, "has “%s” in it, which is none of its parts".formatted(name));
+          throw wrong(archive, worded("store.has-in-it-which-is-none", name));
         }
       }
       if (manifest == null || !manifest.tables().equals(rows)) {
-        throw wrong(archive, "does not have all the parts that its manifest names");
+        throw wrong(archive, worded("store.does-not-have-all-the-parts"));
       }
       statement.execute("COMMIT");
     }
@@ -232,15 +234,19 @@ public final class Archive {
         || read.version() > FileGate.NEWEST_VERSION) {
       throw wrong(
           archive,
-          "is in the format %s, version %d; this program reads %s, versions %d to %d"
-              .formatted(
-                  read.format(), read.version(), FORMAT, OLDEST_VERSION, FileGate.NEWEST_VERSION));
+          worded(
+              "store.is-in-the-format-version-this",
+              read.format(),
+              read.version(),
+              FORMAT,
+              OLDEST_VERSION,
+              FileGate.NEWEST_VERSION));
     }
     return read;
   }
 
   private static FileProblem wrong(Path archive, String what) {
-    return new FileProblem("%s %s. Nothing was taken.".formatted(archive, what));
+    return new FileProblem(worded("store.nothing-was-taken", archive, what));
   }
 
   private static long read(Path archive, Connection into, String table, BufferedReader text)
@@ -260,8 +266,7 @@ public final class Archive {
             || (header && !record.toList().equals(columns.names().subList(0, given)))) {
           throw wrong(
               archive,
-              "has a line in %s.csv that has not the columns %s"
-                  .formatted(table, String.join(", ", columns.names())));
+              worded("store.has-a-line-in-csv-that", table, String.join(", ", columns.names())));
         }
         if (header) {
           header = false;
@@ -277,12 +282,12 @@ public final class Archive {
       }
       insert.executeBatch();
     } catch (NumberFormatException e) {
-      throw wrong(archive, "has a number in %s.csv that is none".formatted(table));
+      throw wrong(archive, worded("store.has-a-number-in-csv-that", table));
     } catch (SQLException e) {
       if (StoreProblem.of(archive, e).mayPass()) {
         throw e;
       }
-      throw wrong(archive, "has a line in %s.csv that no file can hold".formatted(table));
+      throw wrong(archive, worded("store.has-a-line-in-csv-that-2", table));
     }
     return rows;
   }
@@ -312,7 +317,7 @@ public final class Archive {
     private void count(int some) throws IOException {
       left -= some;
       if (left < 0) {
-        throw new IOException("it unpacks to more than 8 GiB");
+        throw new IOException(worded("store.it-unpacks-to-more-than-8"));
       }
     }
 

@@ -1,5 +1,7 @@
 package polydex.files.store;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.io.IOException;
 import java.nio.channels.FileChannel;
 import java.nio.file.Files;
@@ -28,7 +30,7 @@ final class Copies {
     } catch (SQLException e) {
       throw StoreProblem.of(to, e);
     } catch (IOException e) {
-      throw new FileProblem("%s can't be written: %s.".formatted(to, e.getMessage()), e);
+      throw new FileProblem(worded("store.cant-be-written", to, e.getMessage()), e);
     } finally {
       if (!done) {
         delete(to);

@@ -1,5 +1,7 @@
 package polydex.files.store;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -64,7 +66,7 @@ public final class DailyCopies {
         }
       }
     } catch (IOException e) {
-      throw new FileProblem("%s can't be read: %s.".formatted(folder, e.getMessage()), e);
+      throw new FileProblem(worded("any.cant-be-read", folder, e.getMessage()), e);
     }
     found.sort(Comparator.comparing(Copy::day).reversed());
     return found;
@@ -122,7 +124,7 @@ public final class DailyCopies {
           .getDatabase()
           .backup("main", part.toString(), null, 0, 1, PAGES_A_STEP);
       if (!FileGate.isWhole(part)) {
-        throw new FileProblem("The copy of today in " + folder + " could not be read back.");
+        throw new FileProblem(worded("store.the-copy-of-today-in-could", folder));
       }
       Copies.sync(part);
       Files.move(part, copy, StandardCopyOption.ATOMIC_MOVE);
@@ -132,7 +134,7 @@ public final class DailyCopies {
     } catch (SQLException e) {
       throw StoreProblem.of(copy, e);
     } catch (IOException e) {
-      throw new FileProblem("%s can't be written: %s.".formatted(copy, e.getMessage()), e);
+      throw new FileProblem(worded("store.cant-be-written", copy, e.getMessage()), e);
     } finally {
       part.toFile().delete();
     }
@@ -168,7 +170,7 @@ public final class DailyCopies {
    */
   public static Optional<Path> takeBack(Copy copy, Path file) throws FileProblem {
     if (!isSound(copy)) {
-      throw new FileProblem(copy.file() + " is damaged. Take another copy.");
+      throw new FileProblem(worded("store.is-damaged-take-another-copy", copy.file()));
     }
     Path whole = file.toAbsolutePath().normalize();
     Path part = whole.resolveSibling(whole.getFileName() + ".part");
@@ -187,7 +189,7 @@ public final class DailyCopies {
       Files.move(part, whole, StandardCopyOption.ATOMIC_MOVE);
       return aside;
     } catch (IOException e) {
-      throw new FileProblem("%s can't be written: %s.".formatted(whole, e.getMessage()), e);
+      throw new FileProblem(worded("store.cant-be-written", whole, e.getMessage()), e);
     } finally {
       part.toFile().delete();
     }

@@ -1,5 +1,7 @@
 package polydex.files.store;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.nio.file.Path;
 import polydex.files.FileProblem;
 
@@ -8,7 +10,7 @@ public final class DamagedFile extends FileProblem {
   private static final long serialVersionUID = 1L;
 
   DamagedFile(Path file) {
-    super(file + " is damaged and can't be opened. It was left as it was.");
+    super(worded("store.is-damaged-and-cant-be-opened", file));
   }
 
   /** What is said of a file that turns out to be damaged while it is opened; else what was said. */

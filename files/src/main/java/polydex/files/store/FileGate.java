@@ -1,5 +1,7 @@
 package polydex.files.store;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
@@ -47,7 +49,7 @@ final class FileGate {
       }
       return version;
     } catch (IOException e) {
-      throw new FileProblem("%s can't be read: %s.".formatted(file, e.getMessage()), e);
+      throw new FileProblem(worded("any.cant-be-read", file, e.getMessage()), e);
     }
   }
 
@@ -57,8 +59,7 @@ final class FileGate {
 
   static void refuseWhereOpen(Path file) throws IOException, FileProblem {
     if (!Files.isWritable(file)) {
-      throw new FileProblem(
-          file + " can't be written to. Change its permissions, or open a copy of it.");
+      throw new FileProblem(worded("store.cant-be-written-to-change-its", file));
     }
     try (FileChannel channel = FileChannel.open(file, StandardOpenOption.WRITE);
         FileLock lock = channel.tryLock(LOCK_AT, LOCK_LENGTH, false)) {
@@ -78,15 +79,14 @@ final class FileGate {
     if (header.hasRemaining()
         || !Arrays.equals(Arrays.copyOf(header.array(), MAGIC.length), MAGIC)
         || header.getInt(APPLICATION_AT) != APPLICATION_ID) {
-      throw new FileProblem(
-          file + " is not a Polydex file, or its beginning is damaged. It was left as it was.");
+      throw new FileProblem(worded("store.is-not-a-polydex-file-or", file));
     }
     int version = header.getInt(VERSION_AT);
     if (version > NEWEST_VERSION) {
       throw new FileProblem(
-          "%s was written by a newer Polydex (format %d, this program knows up to %d)."
-                  .formatted(file, version, NEWEST_VERSION)
-              + " Open it with that one. The file was left as it was.");
+          worded(
+              "store.was-written-by-a-newer-polydex",
+              worded("store.was-written-by-a-newer-polydex", file, version, NEWEST_VERSION)));
     }
     return version;
   }

@@ -1,5 +1,7 @@
 package polydex.files.store;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -68,7 +70,7 @@ public enum Finished {
     try {
       return !Files.exists(file) || Files.size(file) == 0;
     } catch (IOException e) {
-      throw new FileProblem("%s can't be read: %s.".formatted(file, e.getMessage()), e);
+      throw new FileProblem(worded("any.cant-be-read", file, e.getMessage()), e);
     }
   }
 }

@@ -1,5 +1,7 @@
 package polydex.files.store;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -116,8 +118,7 @@ final class HeldFile implements AutoCloseable {
     try {
       boolean isNew = Finished.isNew(file);
       if (isNew && !Files.isDirectory(file.getParent())) {
-        throw new FileProblem(
-            "There is no folder " + file.getParent() + ". Make it first, or choose another.");
+        throw new FileProblem(worded("store.there-is-no-folder-make-it", file.getParent()));
       }
       boolean isOlder = !isNew && FileGate.check(file) < FileGate.NEWEST_VERSION;
       if (isOlder || (isNew && !Finished.EMPTY.to(file))) {
@@ -127,7 +128,7 @@ final class HeldFile implements AutoCloseable {
       done = true;
       return held;
     } catch (IOException e) {
-      throw new FileProblem("%s can't be read: %s.".formatted(file, e.getMessage()), e);
+      throw new FileProblem(worded("any.cant-be-read", file, e.getMessage()), e);
     } finally {
       if (!done) {
         release(file);

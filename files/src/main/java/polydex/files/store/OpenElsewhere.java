@@ -1,5 +1,7 @@
 package polydex.files.store;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.nio.file.Path;
 import polydex.files.FileProblem;
 
@@ -8,9 +10,6 @@ public final class OpenElsewhere extends FileProblem {
   private static final long serialVersionUID = 1L;
 
   OpenElsewhere(Path file) {
-    super(
-        file
-            + " is open in another running program. Close it there and try again."
-            + " The file was left as it was.");
+    super(worded("store.is-open-in-another-running-program", file));
   }
 }

@@ -1,5 +1,7 @@
 package polydex.files.store;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -46,7 +48,7 @@ public final class Salvage {
       }
       done = saved.values().stream().anyMatch(n -> n > 0);
       if (!done) {
-        throw new FileProblem("Nothing of %s can be read any more.".formatted(damaged));
+        throw new FileProblem(worded("store.nothing-of-can-be-read-any", damaged));
       }
       return saved;
     } catch (SQLException e) {

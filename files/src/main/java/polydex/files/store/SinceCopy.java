@@ -1,5 +1,7 @@
 package polydex.files.store;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -56,8 +58,6 @@ final class SinceCopy {
     for (Again one : done) {
       one.to(store);
     }
-    return whole
-        ? Optional.empty()
-        : Optional.of("Of the mouse log that came in today a part is missing: bring it in again.");
+    return whole ? Optional.empty() : Optional.of(worded("store.of-the-mouse-log-that-came"));
   }
 }

@@ -1,5 +1,7 @@
 package polydex.files.store;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -198,16 +200,14 @@ public final class Store implements AutoCloseable {
   private Store remade(Path to) throws FileProblem {
     SinceCopy since =
         sinceCopy.orElseThrow(
-            () ->
-                new FileProblem(
-                    "Another program has written into %s, and there is no copy from before."
-                        .formatted(file)));
+            () -> new FileProblem(worded("store.another-program-has-written-into-and", file)));
     DailyCopies.takeBack(since.copy(), to);
     Store made = open(to);
     try {
       if (written.isPresent()) {
         Workspace copied = made.workspace();
-        Change.Edit rest = new Change.Edit("What was done since", copied, written.get());
+        Change.Edit rest =
+            new Change.Edit(worded("store.what-was-done-since"), copied, written.get());
         made.save(rest, Instant.EPOCH);
       }
       if (writtenConflicts.isPresent()) {
@@ -519,9 +519,7 @@ public final class Store implements AutoCloseable {
       return query(FitTable::all);
     } catch (IllegalArgumentException e) {
       throw new FileProblem(
-          "%s holds a fit of the memory that can't be: %s. The file was left as it was."
-              .formatted(file.getFileName(), e.getMessage()),
-          e);
+          worded("store.holds-a-fit-of-the-memory", file.getFileName(), e.getMessage()), e);
     }
   }
 

@@ -1,5 +1,7 @@
 package polydex.files.store;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
@@ -271,7 +273,7 @@ public final class StoreLine implements AutoCloseable {
         throw new CompletionException(e.getCause());
       } catch (InterruptedException e) {
         Thread.currentThread().interrupt();
-        throw new FileProblem("Stopped.", e);
+        throw new FileProblem(worded("store.stopped"), e);
       }
     }
   }
@@ -280,10 +282,10 @@ public final class StoreLine implements AutoCloseable {
     lock.lock();
     try {
       if (problem.isPresent()) {
-        throw new FileProblem(problem.get() + " What was done before is still to be written.");
+        throw new FileProblem(worded("store.what-was-done-before-is-still", problem.get()));
       }
       if (closing && !thread.isAlive()) {
-        throw new FileProblem("The file was closed.");
+        throw new FileProblem(worded("store.the-file-was-closed"));
       }
     } finally {
       lock.unlock();
@@ -341,8 +343,7 @@ public final class StoreLine implements AutoCloseable {
   private void lost(Error e) {
     lock.lock();
     try {
-      problem =
-          Optional.of("Nothing is stored any more: %s. Start the program again.".formatted(e));
+      problem = Optional.of(worded("store.nothing-is-stored-any-more-start", e));
     } finally {
       lock.unlock();
     }
@@ -451,7 +452,7 @@ public final class StoreLine implements AutoCloseable {
     } catch (FileProblem e) {
       refused(e);
     } catch (RuntimeException e) {
-      refused(new FileProblem("Something could not be written: %s.".formatted(e), e));
+      refused(new FileProblem(worded("store.something-could-not-be-written", e), e));
     }
   }
 

@@ -1,5 +1,7 @@
 package polydex.files.store;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.nio.file.Path;
 import java.sql.SQLException;
 import java.util.Optional;
@@ -21,21 +23,21 @@ public final class StoreProblem extends FileProblem {
   /** What it was. */
   public enum Cause {
     /** There is no room on the disk. */
-    FULL("there is no room on the disk. Make room"),
+    FULL(worded("store.there-is-no-room-on-the")),
     /** Another program holds it. */
-    BUSY("it is open in another running program. Close it there"),
+    BUSY(worded("store.it-is-open-in-another-running")),
     /** It may not be written. */
-    FORBIDDEN("it may not be written to. Change its permissions, or those of its folder"),
+    FORBIDDEN(worded("store.it-may-not-be-written-to")),
     /** It is not there any more, or not what it was. */
-    GONE("it can't be opened. Look whether its folder is still there"),
+    GONE(worded("store.it-cant-be-opened-look-whether")),
     /** Another file stands in its place, or none. */
-    REPLACED("it was deleted or replaced while it was open. Choose another place for it"),
+    REPLACED(worded("store.it-was-deleted-or-replaced-while")),
     /** The disk or the network under it fails. */
-    DEVICE("the disk does not answer as it should. Look whether it is still connected"),
+    DEVICE(worded("store.the-disk-does-not-answer-as")),
     /** What is in it is no longer sound. */
-    DAMAGED("it is damaged. Bring back a copy of it"),
+    DAMAGED(worded("store.it-is-damaged-bring-back-a")),
     /** It does not take just this, and never will. */
-    REFUSED("it does not take this, which is a mistake of the program's");
+    REFUSED(worded("store.it-does-not-take-this-which"));
 
     private final String words;
 
@@ -47,7 +49,7 @@ public final class StoreProblem extends FileProblem {
   private final Cause why;
 
   private StoreProblem(Cause why, Path file, @Nullable Throwable cause) {
-    super("%s could not be used: %s.".formatted(file.getFileName(), why.words), cause);
+    super(worded("store.could-not-be-used", file.getFileName(), why.words), cause);
     this.why = why;
   }
 

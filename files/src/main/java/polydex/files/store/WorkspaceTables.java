@@ -1,5 +1,7 @@
 package polydex.files.store;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -52,8 +54,7 @@ final class WorkspaceTables {
           .with(new MouseTables(h).read())
           .with(new FittingTables(h, this).read(name));
     } catch (IllegalArgumentException e) {
-      throw new FileProblem(
-          "%s holds something that can't be: %s".formatted(name, e.getMessage()), e);
+      throw new FileProblem(worded("any.holds-something-that-cant-be", name, e.getMessage()), e);
     }
   }
 
@@ -125,7 +126,8 @@ final class WorkspaceTables {
     for (Map.Entry<String, String> list : kinds.getOrDefault("list", Map.of()).entrySet()) {
       lists.put(
           list.getKey(),
-          ModelJson.read(name + ", table remembered", list.getValue(), Remembered.Source.class));
+          ModelJson.read(
+              worded("store.table-remembered", name), list.getValue(), Remembered.Source.class));
     }
     Map<String, ActionId> titles = new HashMap<>();
     kinds
@@ -195,7 +197,7 @@ final class WorkspaceTables {
             .define("table", table)
             .mapTo(String.class)
             .list()) {
-      found.add(ModelJson.read(name + ", table " + table, body, type));
+      found.add(ModelJson.read(worded("store.table", name, table), body, type));
     }
     return found;
   }

@@ -1,5 +1,7 @@
 package polydex.files.xkb;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -72,9 +74,7 @@ public final class XkbLayouts {
     list = root.resolve("rules/evdev.lst");
     rules = root.resolve("rules/evdev");
     if (!Files.isDirectory(symbols)) {
-      throw new FileProblem(
-          "There are no keyboard layouts in %s. Install xkb-data, or name another folder."
-              .formatted(root));
+      throw new FileProblem(worded("xkb.there-are-no-keyboard-layouts-in", root));
     }
   }
 
@@ -142,7 +142,7 @@ public final class XkbLayouts {
           }
         });
     if (symbolsByKey.isEmpty()) {
-      throw new FileProblem("The layout %s types nothing.".formatted(name));
+      throw new FileProblem(worded("xkb.the-layout-types-nothing", name));
     }
     return new Layout(id, main.title().orElse(name) + behind, symbolsByKey);
   }
@@ -255,8 +255,7 @@ public final class XkbLayouts {
   private static Matcher named(String name) throws FileProblem {
     Matcher matcher = NAME.matcher(name);
     if (!matcher.matches()) {
-      throw new FileProblem(
-          "“%s” is not the name of a layout, such as de or de(nodeadkeys).".formatted(name));
+      throw new FileProblem(worded("xkb.is-not-the-name-of-a", name));
     }
     return matcher;
   }
@@ -264,7 +263,7 @@ public final class XkbLayouts {
   /** Takes in {@code a(b)+c|d:2}: a plus overrides, a bar fills what is open. */
   private void include(String what, Merge merge, State into, int depth) throws FileProblem {
     if (depth > DEEPEST) {
-      throw new FileProblem("%s includes itself.".formatted(what));
+      throw new FileProblem(worded("xkb.includes-itself", what));
     }
     Merge next = merge;
     for (String part : what.split("(?=[+|])")) {
@@ -362,14 +361,14 @@ public final class XkbLayouts {
         () ->
             new FileProblem(
                 name == null
-                    ? "%s has no sections.".formatted(file)
-                    : "%s has no variant “%s”.".formatted(file, name)));
+                    ? worded("xkb.has-no-sections", file)
+                    : worded("xkb.has-no-variant", file, name)));
   }
 
   private Path inside(String file) throws FileProblem {
     Path path = symbols.resolve(file).normalize();
     if (!path.startsWith(symbols)) {
-      throw new FileProblem("“%s” leads out of the folder of layouts.".formatted(file));
+      throw new FileProblem(worded("xkb.leads-out-of-the-folder-of", file));
     }
     return path;
   }
@@ -377,14 +376,14 @@ public final class XkbLayouts {
   private static String text(Path path) throws FileProblem {
     try {
       if (!Files.isRegularFile(path)) {
-        throw new FileProblem("There is no layout “%s”.".formatted(path.getFileName()));
+        throw new FileProblem(worded("xkb.there-is-no-layout", path.getFileName()));
       }
       if (Files.size(path) > LARGEST_BYTES) {
-        throw new FileProblem("%s is larger than 4 MiB.".formatted(path));
+        throw new FileProblem(worded("xkb.is-larger-than-4-mib", path));
       }
       return new String(Files.readAllBytes(path), StandardCharsets.UTF_8);
     } catch (IOException e) {
-      throw new FileProblem("%s can't be read: %s.".formatted(path, e.getMessage()), e);
+      throw new FileProblem(worded("any.cant-be-read", path, e.getMessage()), e);
     }
   }
 

@@ -1,5 +1,7 @@
 package polydex.files.xkb;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -230,7 +232,7 @@ final class XkbParser {
           skipValue(); // an action, not a keysym
         }
       } else {
-        throw expected("a keysym");
+        throw expected(worded("xkb.a-keysym"));
       }
       accept(",");
     }
@@ -308,7 +310,6 @@ final class XkbParser {
 
   private FileProblem expected(String what) {
     return new FileProblem(
-        "%s, line %d: expected %s, found “%s”."
-            .formatted(name, peek().line(), what, peek().text()));
+        worded("xkb.line-expected-found", name, peek().line(), what, peek().text()));
   }
 }

@@ -1,5 +1,7 @@
 package polydex.files.xkb;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -36,11 +38,11 @@ final class XkbRules {
     String text;
     try {
       if (Files.size(file) > LARGEST_BYTES) {
-        throw new FileProblem(file + " is larger than 1 MiB. It was not read.");
+        throw new FileProblem(worded("any.is-larger-than-1-mib-it", file));
       }
       text = Files.readString(file, StandardCharsets.UTF_8);
     } catch (IOException e) {
-      throw new FileProblem("%s can't be read: %s.".formatted(file, e.getMessage()), e);
+      throw new FileProblem(worded("any.cant-be-read", file, e.getMessage()), e);
     }
     XkbRules all = new XkbRules();
     List<String> columns = List.of();

@@ -1,5 +1,7 @@
 package polydex.files.xkb;
 
+import static polydex.files.language.FilesWords.worded;
+
 import java.util.ArrayList;
 import java.util.List;
 import polydex.files.FileProblem;
@@ -76,12 +78,12 @@ final class XkbScanner {
     int start = ++at;
     while (at < text.length() && text.charAt(at) != close) {
       if (text.charAt(at) == '\n') {
-        throw new FileProblem("%s, line %d: “%s” is missing.".formatted(name, line, close));
+        throw new FileProblem(worded("xkb.line-is-missing", name, line, close));
       }
       at++;
     }
     if (at >= text.length()) {
-      throw new FileProblem("%s, line %d: “%s” is missing.".formatted(name, line, close));
+      throw new FileProblem(worded("xkb.line-is-missing", name, line, close));
     }
     return new Token(kind, text.substring(start, at++), line);
   }
