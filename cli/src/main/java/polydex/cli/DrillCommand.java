@@ -10,7 +10,6 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
@@ -27,6 +26,7 @@ import polydex.files.demo.DemoHistory;
 import polydex.files.json.ModelJson;
 import polydex.files.lists.AnswerList;
 import polydex.files.store.Store;
+import polydex.language.Language;
 import polydex.recall.Answer;
 import polydex.recall.AskingPlan;
 import polydex.recall.Days;
@@ -256,7 +256,9 @@ final class DrillCommand implements Callable<Integer> {
       out.println(ModelJson.answer(days));
     } else {
       days.forEach(
-          d -> out.printf(Locale.ROOT, "%s  %5d  %5.1f min%n", d.date(), d.due(), d.minutes()));
+          d ->
+              out.printf(
+                  Language.locale(), "%s  %5d  %5.1f min%n", d.date(), d.due(), d.minutes()));
     }
   }
 
@@ -282,7 +284,7 @@ final class DrillCommand implements Callable<Integer> {
     items.forEach(
         i ->
             out.printf(
-                Locale.ROOT,
+                Language.locale(),
                 "%-24s %-32s %6.2f %9.2f %5.2f  %s%s%n",
                 i.environment(),
                 i.action(),

@@ -7,11 +7,11 @@ import java.io.PrintWriter;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import polydex.files.json.ModelJson;
+import polydex.language.Language;
 import polydex.recall.Answer;
 import polydex.recall.Confusions;
 import polydex.recall.DrillItem;
@@ -41,7 +41,7 @@ final class DrillFigures {
       out.println(ModelJson.answer(pace));
     } else {
       out.printf(
-          Locale.ROOT,
+          Language.locale(),
           worded("command.s-to-begin-s-a-key"),
           pace.start(),
           pace.press(),
@@ -125,7 +125,7 @@ final class DrillFigures {
     curves.forEach(
         c ->
             out.printf(
-                Locale.ROOT,
+                Language.locale(),
                 worded("command.right"),
                 c.environment(),
                 c.action(),
@@ -134,7 +134,7 @@ final class DrillFigures {
                     .map(
                         t ->
                             String.format(
-                                Locale.ROOT,
+                                Language.locale(),
                                 "T = %.3f + %.3f n^-%.3f s",
                                 t.floor(),
                                 t.gain(),
@@ -182,7 +182,7 @@ final class DrillFigures {
                   f.isUsed())));
     } else {
       out.printf(
-          Locale.ROOT,
+          Language.locale(),
           worded("command.made-from-answers-on-the-after"),
           f.parameters(),
           f.answers(),

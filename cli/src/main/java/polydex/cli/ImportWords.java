@@ -4,13 +4,13 @@ import static polydex.cli.CliWords.worded;
 
 import java.io.PrintWriter;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 import polydex.cli.ImportAnswer.Table;
 import polydex.intake.ListSubject;
 import polydex.intake.ReadingChoice;
 import polydex.intake.SubjectGuess;
+import polydex.language.Language;
 
 /** What {@code import} prints: what was taken, how it was read, and everything that was not. */
 final class ImportWords {
@@ -28,7 +28,7 @@ final class ImportWords {
         answer.refused().size(),
         answer.asked().size());
     out.printf(
-        Locale.ROOT,
+        Language.locale(),
         worded("command.understood-of-lines-in-of-tables"),
         answer.lines().understood(),
         answer.lines().all(),
@@ -165,7 +165,7 @@ final class ImportWords {
         .forEach(
             l ->
                 out.printf(
-                    Locale.ROOT,
+                    Language.locale(),
                     worded("command.resembles-match-takes-it-for-that"),
                     l.title(),
                     l.actionTitle(),

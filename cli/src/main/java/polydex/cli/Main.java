@@ -10,7 +10,9 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Collections;
 import java.util.LinkedHashMap;
+import java.util.Locale;
 import java.util.Map;
+import java.util.ResourceBundle;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -27,6 +29,7 @@ import polydex.files.LogPlace;
 import polydex.files.Unexpected;
 import polydex.files.store.DamagedFile;
 import polydex.keys.Visible;
+import polydex.language.Language;
 
 /** The commands that need no window. */
 @Command(
@@ -102,6 +105,16 @@ public final class Main {
       made.addSubcommand(COMMANDS.get(named));
     } else {
       COMMANDS.values().forEach(made::addSubcommand);
+    }
+    if (Language.now() != Language.ENGLISH) {
+      // English stands with the commands themselves.
+      made.setResourceBundle(
+          ResourceBundle.getBundle(
+              "polydex.cli.commands",
+              Locale.of(Language.now().code()),
+              Main.class.getClassLoader(),
+              ResourceBundle.Control.getNoFallbackControl(
+                  ResourceBundle.Control.FORMAT_PROPERTIES)));
     }
     return made;
   }

@@ -6,7 +6,6 @@ import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -25,6 +24,7 @@ import polydex.files.log.LogReport;
 import polydex.files.log.LogStream;
 import polydex.files.store.Store;
 import polydex.files.store.StoreLine;
+import polydex.language.Language;
 import polydex.person.Knowledge;
 import polydex.recognition.Recogniser;
 import polydex.workspace.Workspace;
@@ -188,7 +188,7 @@ final class MouseImport implements Callable<Integer> {
 
   private static void print(PrintWriter out, Answer a) {
     out.printf(
-        Locale.ROOT,
+        Language.locale(),
         worded("command.events-lines-refused-recognised-characters-typed"),
         a.name(),
         a.events(),

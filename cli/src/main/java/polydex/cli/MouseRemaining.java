@@ -5,7 +5,6 @@ import static polydex.cli.CliWords.worded;
 import java.io.PrintWriter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -14,6 +13,7 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Spec;
 import polydex.files.json.ModelJson;
 import polydex.keys.Gesture;
+import polydex.language.Language;
 import polydex.mouse.DaysOfUse;
 import polydex.mouse.Remaining;
 import polydex.mouse.Walk;
@@ -108,7 +108,7 @@ final class MouseRemaining implements Callable<Integer> {
 
   static void print(PrintWriter out, Workspace workspace, WrittenRow row) {
     out.printf(
-        Locale.ROOT,
+        Language.locale(),
         worded("command.h-a-year"),
         row.hoursAYear(),
         100 * row.share(),

@@ -6,7 +6,6 @@ import static polydex.language.Language.decimals;
 import java.io.PrintWriter;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -20,6 +19,7 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Spec;
 import polydex.effort.TheilSen;
 import polydex.files.json.ModelJson;
+import polydex.language.Language;
 import polydex.mouse.DaysOfUse;
 import polydex.mouse.DrillEffect;
 import polydex.mouse.Remaining;
@@ -248,7 +248,7 @@ final class MouseReport implements Callable<Integer> {
 
   private static void print(PrintWriter out, Workspace workspace, Report report) {
     out.printf(
-        Locale.ROOT,
+        Language.locale(),
         worded("command.events-on-working-days-of-them"),
         report.events(),
         report.workingDays(),
@@ -257,17 +257,17 @@ final class MouseReport implements Callable<Integer> {
     out.println(worded("command.week-of-by-keys-by-time"));
     for (Week w : report.weeks()) {
       out.printf(
-          Locale.ROOT,
+          Language.locale(),
           "%s  %8s  %7s  %5s  %9.1f  %6d  %14s%s%n",
           w.monday(),
           w.coverage().map(MouseReport::percent).orElse("-"),
           w.coverageByTime().map(MouseReport::percent).orElse("-"),
-          w.open().map(n -> String.format(Locale.ROOT, "%.1f", n)).orElse("-"),
+          w.open().map(n -> String.format(Language.locale(), "%.1f", n)).orElse("-"),
           w.hoursAYear(),
           w.slips(),
           w.activeHours() < WeeklyReview.LEAST_HOURS
               ? "-"
-              : String.format(Locale.ROOT, "%.1f", w.trips() / w.activeHours()),
+              : String.format(Language.locale(), "%.1f", w.trips() / w.activeHours()),
           w.relapsed().isEmpty()
               ? ""
               : worded(
@@ -278,7 +278,7 @@ final class MouseReport implements Callable<Integer> {
     }
     Cost cost = report.remaining();
     out.printf(
-        Locale.ROOT,
+        Language.locale(),
         worded("command.what-remains-costs-h-a-year"),
         cost.hoursAYear(),
         cost.hoursLow()
@@ -298,7 +298,7 @@ final class MouseReport implements Callable<Integer> {
         .ifPresent(
             c ->
                 out.printf(
-                    Locale.ROOT,
+                    Language.locale(),
                     worded("command.uses-by-keys-after-the-first"),
                     100 * c.difference(),
                     100 * c.low(),
@@ -308,14 +308,14 @@ final class MouseReport implements Callable<Integer> {
         .reminders()
         .ifPresent(r -> out.println(worded("command.when-your-hands-rested", r.inWords())));
     out.printf(
-        Locale.ROOT,
+        Language.locale(),
         worded("command.saved-so-far-h-in-uses"),
         report.saved().hours(),
         report.saved().usesByKeys(),
         report.saved().drillHours());
     for (Stranger s : report.strangers()) {
       out.printf(
-          Locale.ROOT,
+          Language.locale(),
           s.unknown().equals("machine")
               ? worded("command.no-setup-has-the-machine-by")
               : worded("command.no-keymap-knows-on-by-pointer"),
@@ -335,7 +335,7 @@ final class MouseReport implements Callable<Integer> {
   }
 
   private static String percent(double share) {
-    return String.format(Locale.ROOT, "%.0f %%", 100 * share);
+    return String.format(Language.locale(), "%.0f %%", 100 * share);
   }
 
   private static void print(PrintWriter out, String what, String unit, Trend t) {
@@ -344,7 +344,7 @@ final class MouseReport implements Callable<Integer> {
             ? worded("command.too-few-weeks-for-an-interval")
             : worded("command.95-to", t.low().get(), t.high().orElse(0.0), unit);
     out.printf(
-        Locale.ROOT,
+        Language.locale(),
         worded("command.trend-of-a-week"),
         what,
         t.aWeek(),

@@ -6,7 +6,6 @@ import static polydex.language.Language.decimals;
 import java.io.PrintWriter;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
@@ -15,6 +14,7 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Spec;
 import polydex.files.json.ModelJson;
+import polydex.language.Language;
 import polydex.mouse.Remaining;
 import polydex.mouse.WeeklyReview;
 import polydex.person.Knowledge;
@@ -108,7 +108,7 @@ final class MouseReview implements Callable<Integer> {
     LocalDate last = LocalDate.parse(r.until()).minusDays(1);
     out.printf(worded("command.the-week-from-to"), r.from(), last);
     out.printf(
-        Locale.ROOT,
+        Language.locale(),
         worded("command.uses-by-keys-by-mouse-by"),
         r.now().keys(),
         r.now().pointer(),
@@ -116,7 +116,7 @@ final class MouseReview implements Callable<Integer> {
         100 * r.before().coverage().orElse(0.0));
     if (r.now().tripsAnHour().isPresent()) {
       out.printf(
-          Locale.ROOT,
+          Language.locale(),
           worded("command.the-hand-went-to-the-mouse"),
           r.now().tripsAnHour().get(),
           r.before().tripsAnHour().map(n -> worded("command.after", decimals(0, n))).orElse(""));
@@ -133,7 +133,7 @@ final class MouseReview implements Callable<Integer> {
 
   private static void print(PrintWriter out, Workspace workspace, MouseRemaining.WrittenRow row) {
     out.printf(
-        Locale.ROOT,
+        Language.locale(),
         worded("command.h-a-year-2"),
         row.hoursAYear(),
         row.kind(),

@@ -33,6 +33,7 @@ import polydex.files.store.Store;
 import polydex.hands.AnywhereGesture;
 import polydex.keys.Gesture;
 import polydex.keys.GestureSyntaxException;
+import polydex.language.Language;
 import polydex.reminder.Lot;
 import polydex.route.Setup;
 import polydex.workspace.Workspace;
@@ -202,7 +203,7 @@ final class RecordCommand implements Callable<Integer> {
       out.println(ModelJson.answer(answer));
     } else {
       out.printf(
-          Locale.ROOT,
+          Language.locale(),
           worded("command.events-recorded-recognised-characters-typed"),
           answer.file(),
           answer.events(),

@@ -32,8 +32,6 @@ public final class SpokenTime {
       return "%d min".formatted(Math.round(minutes));
     }
     double tenths = Math.round(hours * 10) / 10.0;
-    return tenths < WITH_TENTHS_BELOW
-        ? decimals(1, tenths) + " h"
-        : decimals(0, hours) + " h";
+    return tenths < WITH_TENTHS_BELOW ? decimals(1, tenths) + " h" : decimals(0, hours) + " h";
   }
 }

@@ -242,7 +242,7 @@ final class FocusLines {
     String digits = text.strip();
     if (!digits.matches("\\d{1,5}") || Integer.parseInt(digits) > LONGEST_DELAY) {
       throw new IllegalArgumentException(
-          worded("setups.a-whole-number-of-milliseconds-from", LONGEST_DELAY));
+          worded("setups.a-whole-number-of-milliseconds-from", String.valueOf(LONGEST_DELAY)));
     }
     return Integer.parseInt(digits);
   }

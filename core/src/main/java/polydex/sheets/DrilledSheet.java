@@ -8,11 +8,11 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.function.Predicate;
 import polydex.catalog.Binding;
 import polydex.catalog.EnvironmentId;
+import polydex.language.Language;
 import polydex.recall.Confusions;
 import polydex.recall.DrillItem;
 import polydex.recall.ItemState;
@@ -78,7 +78,7 @@ final class DrilledSheet {
         "",
         List.of(cell(item)),
         String.format(
-            Locale.ROOT, "%.0f %%", 100 * state.retrievability(drafting.material().now())),
+            Language.locale(), "%.0f %%", 100 * state.retrievability(drafting.material().now())),
         List.of(),
         drafting.notes().of(bindings(item)));
   }

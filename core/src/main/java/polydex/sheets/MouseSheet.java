@@ -7,10 +7,10 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import polydex.effort.SpokenTime;
+import polydex.language.Language;
 import polydex.mouse.Remaining.Kind;
 import polydex.mouse.Remaining.RemainingRow;
 import polydex.mouse.Walk;
@@ -27,8 +27,7 @@ import polydex.sheets.Sheet.Said;
 
 /** What the mouse log says: what is still done with the pointer, and the last seven days. */
 final class MouseSheet {
-  private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern(worded("sheets.d-mmmm-uuuu"), Locale.ENGLISH);
+  private static final DateTimeFormatter DAY = Language.dates(worded("sheets.d-mmmm-uuuu"));
 
   private final Drafting drafting;
   private final Findings findings;
@@ -141,7 +140,7 @@ final class MouseSheet {
       Optional<Double> now, Optional<Double> before, double times, String unit) {
     return now.map(
             n ->
-                String.format(Locale.ROOT, "%.0f%s", times * n, unit)
+                String.format(Language.locale(), "%.0f%s", times * n, unit)
                     + before
                         .map(b -> worded("sheets.the-week-before", decimals(0, times * b), unit))
                         .orElse(""))

@@ -6,7 +6,6 @@ import java.nio.file.Path;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
@@ -15,11 +14,11 @@ import polydex.files.FileProblem;
 import polydex.files.store.DailyCopies;
 import polydex.files.store.DailyCopies.Copy;
 import polydex.files.store.Salvage;
+import polydex.language.Language;
 
 /** What can be done about a damaged file, which is itself never written to. */
 final class Damage {
-  private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern(worded("any.d-mmmm"), Locale.ENGLISH);
+  private static final DateTimeFormatter DAY = Language.dates(worded("any.d-mmmm"));
 
   private Damage() {}
 

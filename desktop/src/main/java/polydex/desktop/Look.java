@@ -119,7 +119,7 @@ final class Look {
     root.getStyleClass().remove("narrow");
     root.getStyleClass().add(theme.style());
     double text = TEXT_PIXELS * percent / 100;
-    root.setStyle("-fx-font-size: %.2fpx;".formatted(text));
+    root.setStyle(String.format(Locale.ROOT, "-fx-font-size: %.2fpx;", text));
     narrow.set(width / text < NARROW_EMS);
     if (narrow.get()) {
       root.getStyleClass().add("narrow");

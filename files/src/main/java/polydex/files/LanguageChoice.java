@@ -25,6 +25,8 @@ public final class LanguageChoice {
   public static void speak() {
     Language.speak(
         chosen().orElseGet(() -> Language.of(Locale.getDefault(Locale.Category.DISPLAY))));
+    // Numbers that are written without a bundle, too.
+    Locale.setDefault(Locale.Category.FORMAT, Language.locale());
   }
 
   /** What was chosen, if anything was. */

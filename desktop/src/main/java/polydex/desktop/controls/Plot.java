@@ -3,7 +3,6 @@ package polydex.desktop.controls;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.DoubleFunction;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -13,6 +12,7 @@ import javafx.scene.shape.Line;
 import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Polyline;
 import javafx.scene.shape.Rectangle;
+import polydex.language.Language;
 
 /**
  * A small chart: lines labelled where they end, bars that start at nothing, points, and marks at a
@@ -328,7 +328,7 @@ public final class Plot extends Region {
 
   private static String number(double value) {
     return Math.abs(value - Math.rint(value)) < 1e-9
-        ? String.format(Locale.ROOT, "%,.0f", value)
-        : String.format(Locale.ROOT, value < 1 ? "%.2f" : "%.1f", value);
+        ? String.format(Language.locale(), "%,.0f", value)
+        : String.format(Language.locale(), value < 1 ? "%.2f" : "%.1f", value);
   }
 }

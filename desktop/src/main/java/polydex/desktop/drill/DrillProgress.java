@@ -9,7 +9,6 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.SortedMap;
 import java.util.function.Consumer;
@@ -31,6 +30,7 @@ import polydex.desktop.controls.Plot.Point;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
+import polydex.language.Language;
 import polydex.own.OwnKey;
 import polydex.recall.Confusions.Count;
 import polydex.recall.DrillHistory;
@@ -42,8 +42,7 @@ import polydex.recall.Progress;
 
 /** How learning goes: by day, by environment, what is due soon, and every item that is known. */
 final class DrillProgress extends VBox {
-  private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern(worded("any.d-mmm"), Locale.ENGLISH);
+  private static final DateTimeFormatter DAY = Language.dates(worded("any.d-mmm"));
   private static final int DAYS_AHEAD = 14;
   private static final int DAYS_BACK = 42;
   private static final int ENVIRONMENTS = 4;

@@ -8,7 +8,6 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.ListView;
@@ -20,6 +19,7 @@ import polydex.desktop.controls.Plot;
 import polydex.desktop.controls.Plot.Point;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
+import polydex.language.Language;
 import polydex.recall.Answer;
 import polydex.recall.Days;
 import polydex.recall.DrillItem;
@@ -28,8 +28,7 @@ import polydex.recall.LearningCurve;
 
 /** One item: how it fades, how it gets faster, and every answer that was given. */
 final class ItemView extends VBox {
-  private static final DateTimeFormatter WHEN =
-      DateTimeFormatter.ofPattern(worded("drill.d-mmm-hh-mm"), Locale.ENGLISH);
+  private static final DateTimeFormatter WHEN = Language.dates(worded("drill.d-mmm-hh-mm"));
   private static final int STEPS = 60;
 
   private final Desk desk;

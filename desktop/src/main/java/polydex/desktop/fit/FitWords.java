@@ -4,11 +4,11 @@ import static polydex.desktop.language.DesktopWords.worded;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import polydex.catalog.Action.Harm;
 import polydex.catalog.Catalog;
 import polydex.free.Score;
 import polydex.free.Verdict;
+import polydex.language.Language;
 
 /** What free gestures and their scores are called. */
 final class FitWords {
@@ -65,6 +65,6 @@ final class FitWords {
   }
 
   static String points(double points) {
-    return String.format(Locale.ROOT, "%.1f", points);
+    return String.format(Language.locale(), "%.1f", points);
   }
 }

@@ -45,6 +45,7 @@ import polydex.keys.Held;
 import polydex.keys.Key;
 import polydex.keys.Modifiers;
 import polydex.keys.Step;
+import polydex.language.Language;
 import polydex.person.KeyStates;
 import polydex.person.KeyStates.KeyState;
 import polydex.person.KeyStates.Known;
@@ -279,7 +280,7 @@ final class KeyboardPanel extends VBox {
       part.getStyleClass().add("share-" + known.name().toLowerCase(Locale.ROOT));
       part.setStyle(
           String.format(
-              Locale.ROOT,
+              Language.locale(),
               "-fx-min-width: %1$.2fem; -fx-min-height: 0.6em; -fx-max-height: 0.6em;",
               ems * share.of(known)));
       bar.getChildren().add(part);

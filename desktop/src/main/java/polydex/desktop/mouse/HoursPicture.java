@@ -6,20 +6,19 @@ import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
 import polydex.desktop.controls.Plot;
 import polydex.desktop.controls.Plot.Point;
 import polydex.effort.SpokenTime;
+import polydex.language.Language;
 import polydex.mouse.WeekBand;
 import polydex.mouse.Weeks;
 import polydex.mouse.Weeks.Week;
 
 /** How many hours a year the mouse takes, week by week: the picture that says most. */
 public final class HoursPicture {
-  private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern(worded("any.d-mmm"), Locale.ENGLISH);
+  private static final DateTimeFormatter DAY = Language.dates(worded("any.d-mmm"));
   private static final double HARDLY = 0.05;
 
   private HoursPicture() {}

@@ -24,6 +24,7 @@ import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.state.Recording;
 import polydex.keys.Gesture;
+import polydex.language.Language;
 import polydex.log.Deed;
 import polydex.log.LogEvent;
 import polydex.own.OwnKey;
@@ -33,8 +34,7 @@ import polydex.recognition.Recogniser;
 
 /** What a recorder sees, as it happens; and how one is started and ended. */
 public final class LiveView extends VBox {
-  private static final DateTimeFormatter TIME =
-      DateTimeFormatter.ofPattern(worded("mouse.hh-mm-ss"));
+  private static final DateTimeFormatter TIME = Language.dates(worded("mouse.hh-mm-ss"));
   private static final int SHOWN = 60;
 
   /** New events are drawn no oftener; each is seen within a tenth of a second all the same. */

@@ -11,7 +11,6 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.LongPredicate;
@@ -33,13 +32,13 @@ import polydex.desktop.keys.KeyCommand;
 import polydex.desktop.state.Beside;
 import polydex.files.log.LogImport;
 import polydex.files.log.LogReport;
+import polydex.language.Language;
 import polydex.own.OwnKey;
 import polydex.person.Knowledge;
 
 /** Brings a mouse log in from a file: what is in it first, then all of it or nothing. */
 public final class LogView {
-  private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern(worded("mouse.d-mmm-uuuu-hh-mm"), Locale.ENGLISH);
+  private static final DateTimeFormatter DAY = Language.dates(worded("mouse.d-mmm-uuuu-hh-mm"));
   private static final String ABOUT = worded("mouse.comma-separated-values-with-a-header");
 
   private final Desk desk;

@@ -5,7 +5,6 @@ import static polydex.desktop.language.DesktopWords.worded;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
@@ -24,6 +23,7 @@ import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
 import polydex.effort.SpokenTime;
+import polydex.language.Language;
 import polydex.mouse.DaysOfUse;
 import polydex.mouse.Remaining.RemainingRow;
 import polydex.mouse.Walk;
@@ -249,7 +249,7 @@ public final class RemainingView extends VBox {
             Texts.styled(desk.titles().action(row.place()), "row-title"),
             Texts.styled(where(row), "quiet"),
             Marks.state(row.state()),
-            Texts.styled(String.format(Locale.ROOT, "%.1f", row.usesADay()), "number"),
+            Texts.styled(String.format(Language.locale(), "%.1f", row.usesADay()), "number"),
             Texts.styled(SpokenTime.inColumn(row.hoursAYear()), "number"),
             Texts.styled(Spoken.percent(line.share()), "number"),
             Marks.kind(row.kind()),
@@ -369,6 +369,8 @@ public final class RemainingView extends VBox {
 
   private static String seconds(double seconds, boolean measured) {
     return String.format(
-        Locale.ROOT, measured ? worded("mouse.s-measured") : worded("mouse.about-s"), seconds);
+        Language.locale(),
+        measured ? worded("mouse.s-measured") : worded("mouse.about-s"),
+        seconds);
   }
 }

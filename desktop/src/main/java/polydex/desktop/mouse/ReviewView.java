@@ -6,7 +6,6 @@ import static polydex.language.Language.decimals;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.scene.Node;
@@ -21,6 +20,7 @@ import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
 import polydex.effort.SpokenTime;
+import polydex.language.Language;
 import polydex.mouse.Remaining.RemainingRow;
 import polydex.mouse.WeeklyReview;
 import polydex.own.OwnKey;
@@ -30,8 +30,7 @@ import polydex.reminder.ReminderEffect;
 
 /** The week in one page. */
 public final class ReviewView {
-  private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern(worded("any.d-mmmm"), Locale.ENGLISH);
+  private static final DateTimeFormatter DAY = Language.dates(worded("any.d-mmmm"));
   private static final int NAMED = 6;
 
   private final Desk desk;

@@ -3,7 +3,6 @@ package polydex.desktop.mouse;
 import static polydex.desktop.language.DesktopWords.worded;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.HBox;
@@ -14,6 +13,7 @@ import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
 import polydex.effort.SpokenTime;
+import polydex.language.Language;
 import polydex.mouse.Remaining.RemainingRow;
 import polydex.mouse.Saved.OfPlace;
 import polydex.own.OwnKey;
@@ -70,7 +70,7 @@ public final class SavedView {
             Lists.number(worded("mouse.uses-2", line.usesByKeys()), 6),
             Lists.number(
                 String.format(
-                    Locale.ROOT,
+                    Language.locale(),
                     "%.1f \u2212 %.1f s",
                     r.pointerSeconds(),
                     r.keysSeconds().orElse(0.0)),

@@ -4,6 +4,7 @@ import static polydex.desktop.language.DesktopWords.worded;
 
 import java.util.Locale;
 import polydex.effort.TheilSen;
+import polydex.language.Language;
 import polydex.log.Deed;
 import polydex.mouse.Remaining.Kind;
 import polydex.mouse.Walk;
@@ -62,13 +63,13 @@ public final class Spoken {
         "mouse.go-by-a-week-with-95",
         capital(what),
         trend.slope() < 0 ? worded("mouse.down") : worded("mouse.up"),
-        String.format(Locale.ROOT, "%.1f", Math.abs(trend.slope())),
+        String.format(Language.locale(), "%.1f", Math.abs(trend.slope())),
         unit,
         range);
   }
 
   private static String number(double value) {
-    return String.format(Locale.ROOT, "%+.1f", value).replace('-', '\u2212');
+    return String.format(Language.locale(), "%+.1f", value).replace('-', '\u2212');
   }
 
   private static String capital(String words) {

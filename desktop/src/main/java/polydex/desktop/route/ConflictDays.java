@@ -4,7 +4,6 @@ import static polydex.desktop.language.DesktopWords.worded;
 
 import java.time.format.DateTimeFormatter;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
@@ -18,14 +17,14 @@ import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.keys.KeyCommand;
+import polydex.language.Language;
 import polydex.own.OwnKey;
 import polydex.route.Setup;
 import polydex.route.SetupId;
 
 /** When conflicts came and went, by days. */
 final class ConflictDays {
-  private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern(worded("route.d-mmm-uuuu"), Locale.ENGLISH);
+  private static final DateTimeFormatter DAY = Language.dates(worded("route.d-mmm-uuuu"));
 
   private final Desk desk;
   private final Label head = Texts.quiet("");

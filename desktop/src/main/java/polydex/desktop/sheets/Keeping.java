@@ -7,16 +7,15 @@ import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
-import java.util.Locale;
 import polydex.desktop.desk.Desk;
 import polydex.desktop.state.Beside;
 import polydex.files.store.DailyCopies;
 import polydex.files.store.DailyCopies.Copy;
+import polydex.language.Language;
 
 /** What is kept besides the file: copies that can be taken back, and an archive of everything. */
 final class Keeping {
-  private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern(worded("sheets.eeee-d-mmmm-uuuu"), Locale.ENGLISH);
+  private static final DateTimeFormatter DAY = Language.dates(worded("sheets.eeee-d-mmmm-uuuu"));
 
   private final Desk desk;
   private final Beside beside = new Beside("copies");

@@ -3,7 +3,6 @@ package polydex.desktop.sheets;
 import static polydex.desktop.language.DesktopWords.worded;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.AccessibleRole;
@@ -19,6 +18,7 @@ import polydex.desktop.controls.Texts;
 import polydex.desktop.state.Beside;
 import polydex.files.sheets.PageImage;
 import polydex.files.sheets.Pages;
+import polydex.language.Language;
 
 /**
  * The pages of a sheet as they will be: turned and zoomed by keys, with what does not fit in words
@@ -145,8 +145,8 @@ final class PagePreview extends VBox {
   private void say(Pages pages, int now) {
     String type =
         pages.type() == Math.rint(pages.type())
-            ? String.format(Locale.ROOT, "%.0f", pages.type())
-            : String.format(Locale.ROOT, "%.1f", pages.type());
+            ? String.format(Language.locale(), "%.0f", pages.type())
+            : String.format(Language.locale(), "%.1f", pages.type());
     where.setText(
         worded(
             "sheets.page-of-type-of-points",
@@ -156,7 +156,7 @@ final class PagePreview extends VBox {
             pages.paper().size().title(),
             ZOOMS.get(zoom) == 0
                 ? ""
-                : String.format(Locale.ROOT, " · %.0f %%", 100 * ZOOMS.get(zoom))));
+                : String.format(Language.locale(), " · %.0f %%", 100 * ZOOMS.get(zoom))));
     setAccessibleText(
         "%s. %s %s".formatted(pages.sheet().title(), where.getText(), told.getText()));
   }

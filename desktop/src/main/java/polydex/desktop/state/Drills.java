@@ -10,7 +10,6 @@ import java.time.format.DateTimeFormatter;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
@@ -19,6 +18,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.stream.Collectors;
 import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
+import polydex.language.Language;
 import polydex.recall.AskingPlan;
 import polydex.recall.DrillItem;
 import polydex.recall.DrillSettings;
@@ -34,8 +34,7 @@ import polydex.workspace.Workspace;
 
 /** What the places ask about drills, answered from the session and what was found out about it. */
 public final class Drills {
-  private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern(worded("state.eeee-d-mmmm"), Locale.ENGLISH);
+  private static final DateTimeFormatter DAY = Language.dates(worded("state.eeee-d-mmmm"));
   private static final int MOST_NEW = 20;
   private static final String MINUTES = "drill.minutes";
   private static final String NEW_A_DAY = "drill.new-a-day";

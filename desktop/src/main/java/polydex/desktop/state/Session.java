@@ -253,10 +253,7 @@ public final class Session implements AutoCloseable {
   private void fitted(MemoryFit fit) {
     fits = fits.and(fit);
     if (fit.isUsed()) {
-      say(
-          worded(
-              "state.how-fast-you-forget-was-reckoned",
-              worded("state.how-fast-you-forget-was-reckoned", fit.answers())));
+      say(worded("state.how-fast-you-forget-was-reckoned", fit.answers()));
       replay();
     }
   }

@@ -94,10 +94,7 @@ public final class HwdbRemap {
       }
       Matcher setting = SETTING.matcher(line);
       if (!setting.matches()) {
-        throw new FileProblem(
-            worded(
-                "fit.line-expected-keyboard-key-with-a",
-                worded("fit.line-expected-keyboard-key-with-a", name, i + 1)));
+        throw new FileProblem(worded("fit.line-expected-keyboard-key-with-a", name, i + 1));
       }
       Key from =
           key(

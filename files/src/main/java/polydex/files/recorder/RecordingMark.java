@@ -49,10 +49,7 @@ public final class RecordingMark {
               .map(n -> worded("recorder.what-came-until-is-kept", said(n, zone)))
               .orElse(worded("recorder.nothing-had-come-in"));
       return Optional.of(
-          worded(
-              "recorder.the-recording-that-began-on-was",
-              worded("recorder.the-recording-that-began-on-was", said(since, zone)),
-              kept));
+          worded("recorder.the-recording-that-began-on-was", said(since, zone), kept));
     } catch (DateTimeParseException _) {
       return Optional.empty();
     }

@@ -78,9 +78,7 @@ record ReminderWords(
             ? worded("reminder.a-second")
             : worded("reminder.about-seconds", decimals(0, dearest.seconds()));
     return worded(
-        "reminder.with-the-mouse-just-now-keys",
-        worded("reminder.times", dearest.uses()),
-        seconds);
+        "reminder.with-the-mouse-just-now-keys", worded("reminder.times", dearest.uses()), seconds);
   }
 
   /** In one sentence, with the keys in writing. */

@@ -5,15 +5,14 @@ import static polydex.files.language.FilesWords.worded;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import polydex.language.Language;
 import polydex.sheets.Sheet.Foot;
 
 /** What stands below every page: the day, what it is of, who made it, and which page it is. */
 final class PageFoot {
-  private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern(worded("sheets.d-mmmm-uuuu"), Locale.ENGLISH);
+  private static final DateTimeFormatter DAY = Language.dates(worded("sheets.d-mmmm-uuuu"));
   private static final double TYPE = Paper.SMALLEST_TYPE;
 
   private PageFoot() {}

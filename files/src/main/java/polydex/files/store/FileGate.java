@@ -84,9 +84,7 @@ final class FileGate {
     int version = header.getInt(VERSION_AT);
     if (version > NEWEST_VERSION) {
       throw new FileProblem(
-          worded(
-              "store.was-written-by-a-newer-polydex",
-              worded("store.was-written-by-a-newer-polydex", file, version, NEWEST_VERSION)));
+          worded("store.was-written-by-a-newer-polydex", file, version, NEWEST_VERSION));
     }
     return version;
   }
