@@ -13,6 +13,7 @@ import picocli.CommandLine;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Model.OptionSpec;
 import polydex.files.ProgramVersion;
+import polydex.language.Language;
 
 /**
  * Run by the build: writes the manual page and what shells complete, all from the commands
@@ -40,6 +41,8 @@ public final class Handbook {
 
   /** Writes it into a folder. */
   public static void main(String[] args) throws IOException {
+    // The same pages wherever they are built.
+    Language.speak(Language.ENGLISH);
     Path folder = Files.createDirectories(Path.of(args[0]));
     List<Entry> entries = entries();
     write(folder.resolve("polydex.1"), ManualPage.of(entries, ProgramVersion.title()));

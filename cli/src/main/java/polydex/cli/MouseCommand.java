@@ -1,5 +1,7 @@
 package polydex.cli;
 
+import static polydex.language.Language.quoted;
+
 import java.util.Locale;
 import picocli.CommandLine.Command;
 import polydex.catalog.ActionId;
@@ -18,7 +20,7 @@ final class MouseCommand {
   static String title(Workspace workspace, String written) {
     return switch (Place.read(SetupId.NONE, EnvironmentId.NONE, written).doing()) {
       case Place.Known(ActionId id) -> workspace.catalog().title(id);
-      case Place.Unnamed(String name) -> "\u201c" + name + "\u201d";
+      case Place.Unnamed(String name) -> quoted(name);
     };
   }
 

@@ -2,6 +2,7 @@ package polydex.cli;
 
 import static polydex.cli.CliWords.worded;
 import static polydex.language.Language.decimals;
+import static polydex.language.Language.signed;
 
 import java.io.PrintWriter;
 import java.time.LocalDate;
@@ -342,7 +343,8 @@ final class MouseReport implements Callable<Integer> {
     String range =
         t.low().isEmpty()
             ? worded("command.too-few-weeks-for-an-interval")
-            : worded("command.95-to", t.low().get(), t.high().orElse(0.0), unit);
+            : worded(
+                "command.95-to", signed(1, t.low().get()), signed(1, t.high().orElse(0.0)), unit);
     out.printf(
         Language.locale(),
         worded("command.trend-of-a-week"),

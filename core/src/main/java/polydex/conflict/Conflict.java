@@ -88,9 +88,23 @@ public record Conflict(
 
     /** As people say it. */
     public String said() {
-      return this == NEEDS_FN
-          ? worded("conflict.needs-fn")
-          : name().toLowerCase(Locale.ROOT).replace('_', ' ');
+      return switch (this) {
+        case DUPLICATE -> worded("conflict.kind-duplicate");
+        case AMBIGUOUS -> worded("conflict.kind-ambiguous");
+        case PREFIX -> worded("conflict.kind-prefix");
+        case INTERCEPTED -> worded("conflict.kind-intercepted");
+        case RESERVED -> worded("conflict.kind-reserved");
+        case ALTERED -> worded("conflict.kind-altered");
+        case BLOCKED -> worded("conflict.kind-blocked");
+        case UNTYPABLE -> worded("conflict.kind-untypable");
+        case TYPES_TEXT -> worded("conflict.kind-types-text");
+        case NEEDS_FN -> worded("conflict.kind-needs-fn");
+        case DELAYED_TAP -> worded("conflict.kind-delayed-tap");
+        case VERSION -> worded("conflict.kind-version");
+        case THIN -> worded("conflict.kind-thin");
+        case CROSSED_HABIT -> worded("conflict.kind-crossed-habit");
+        case SPLIT_HABIT -> worded("conflict.kind-split-habit");
+      };
     }
 
     /** The kind that is written so; none where this program knows no such kind. */

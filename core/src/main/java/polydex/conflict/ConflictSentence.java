@@ -1,6 +1,7 @@
 package polydex.conflict;
 
 import static polydex.language.CoreWords.worded;
+import static polydex.language.Language.quoted;
 
 import java.util.stream.Collectors;
 import polydex.catalog.Catalog;
@@ -33,9 +34,9 @@ public final class ConflictSentence {
 
   /** What is wanted and what happens instead, and nothing about what still works. */
   public static String withoutWayOut(Conflict conflict, Catalog catalog) {
-    String wanted = "\u201c" + catalog.title(conflict.loser().action()) + "\u201d";
+    String wanted = quoted(catalog.title(conflict.loser().action()));
     String where = where(catalog, conflict.loser().environment(), conflict.loser().context());
-    String at = conflict.at().map(Layer::title).orElse("");
+    String at = conflict.at().map(Layer::said).orElse("");
     String instead = instead(conflict, catalog);
     String taker =
         conflict
@@ -77,7 +78,7 @@ public final class ConflictSentence {
                   "conflict.the-stroke-is-how-is-typed",
                   conflict.character().isEmpty()
                       ? worded("any.a-character")
-                      : "\u201c" + Visible.of(conflict.character()) + "\u201d",
+                      : quoted(Visible.of(conflict.character())),
                   wanted,
                   where);
       case NEEDS_FN -> worded("conflict.in-is-there-only-with-fn", wanted, where);

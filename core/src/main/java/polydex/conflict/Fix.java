@@ -9,6 +9,7 @@ import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
 import polydex.catalog.EnvironmentId;
 import polydex.keys.Gesture;
+import polydex.language.Language;
 import polydex.route.Situation;
 
 /** One change that would end a conflict. */
@@ -160,6 +161,6 @@ public sealed interface Fix permits KeymapFix, MachineFix, Fix.UseOther, Fix.Bot
 
   /** The title of an action in quotation marks. */
   static String quoted(Catalog catalog, ActionId action) {
-    return "\u201c" + catalog.title(action) + "\u201d";
+    return Language.quoted(catalog.title(action));
   }
 }

@@ -1,6 +1,7 @@
 package polydex.fit;
 
 import static polydex.language.CoreWords.worded;
+import static polydex.language.Language.quoted;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -151,10 +152,7 @@ public record ChangeSheet(Computer computer, List<Part> parts) {
               .map(Environment::title)
               .orElse(worded("fit.all-applications")));
       return new Part(
-          o.id(),
-          "%s \u201c%s\u201d".formatted(verb, title),
-          Optional.of(gesture),
-          lines(o.id(), steps, words));
+          o.id(), verb + " " + quoted(title), Optional.of(gesture), lines(o.id(), steps, words));
     }
 
     private Part part(RemapDraft d) {

@@ -1,6 +1,7 @@
 package polydex.fit;
 
 import static polydex.language.CoreWords.worded;
+import static polydex.language.Language.quoted;
 
 import java.util.ArrayList;
 import java.util.Collection;
@@ -207,7 +208,7 @@ public final class RemapJudge {
 
   private static String said(Outcome outcome, Catalog catalog) {
     return switch (outcome) {
-      case Acted a -> "\u201c%s\u201d".formatted(catalog.title(a.action()));
+      case Acted a -> quoted(catalog.title(a.action()));
       case Typed t -> worded("fit.the-character", t.text());
       case Nothing _ -> worded("any.nothing");
     };

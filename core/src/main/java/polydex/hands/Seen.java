@@ -1,7 +1,5 @@
 package polydex.hands;
 
-import static polydex.language.CoreWords.worded;
-
 import java.util.List;
 
 /**
@@ -63,19 +61,18 @@ public record Seen(
     return new Seen(application, Sort.NOTHING, "", List.of(), Double.NaN, Double.NaN, Double.NaN);
   }
 
-  /** Where it is in its window, in words. */
+  /** Where it is in its window, in words that are kept in files, and so in no language but one. */
   String place() {
     if (Double.isNaN(across) || Double.isNaN(down)) {
-      return worded("hands.somewhere-in-a-window");
+      return "somewhere in a window";
     }
-    String row = down < EDGE ? worded("hands.upper") : down > 1 - EDGE ? worded("hands.lower") : "";
-    String column =
-        across < EDGE ? worded("hands.left") : across > 1 - EDGE ? worded("hands.right") : "";
+    String row = down < EDGE ? "upper" : down > 1 - EDGE ? "lower" : "";
+    String column = across < EDGE ? "left" : across > 1 - EDGE ? "right" : "";
     if (row.isEmpty() || column.isEmpty()) {
       return row.isEmpty() && column.isEmpty()
-          ? worded("hands.the-middle-of-the-window")
-          : worded("hands.the-edge-of-the-window", row + column);
+          ? "the middle of the window"
+          : "the %s edge of the window".formatted(row + column);
     }
-    return worded("hands.the-corner-of-the-window", row, column);
+    return "the %s %s corner of the window".formatted(row, column);
   }
 }

@@ -1,6 +1,7 @@
 package polydex.keys;
 
 import static polydex.language.CoreWords.worded;
+import static polydex.language.Language.quoted;
 
 import java.util.ArrayList;
 import java.util.List;

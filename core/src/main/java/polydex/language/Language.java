@@ -74,6 +74,19 @@ public enum Language {
     return String.format(locale, "%,." + digits + "f", number);
   }
 
+  /** The same with its sign, also where it is not below zero. */
+  public static String signed(int digits, double number) {
+    return String.format(locale, "%+,." + digits + "f", number);
+  }
+
+  /** Words between the quotation marks of the language. */
+  public static String quoted(String words) {
+    return switch (now) {
+      case ENGLISH -> "\u201c" + words + "\u201d";
+      case GERMAN -> "\u201e" + words + "\u201c";
+    };
+  }
+
   /** Dates by a pattern, as in the bundle: "d MMMM" or "d. MMMM". */
   public static DateTimeFormatter dates(String pattern) {
     return DateTimeFormatter.ofPattern(pattern, locale);

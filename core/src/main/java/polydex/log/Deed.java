@@ -1,7 +1,5 @@
 package polydex.log;
 
-import static polydex.language.CoreWords.worded;
-
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -32,7 +30,7 @@ public record Deed(
     Optional<ActionId> action) {
 
   /** The target of what is about a place in text, a picture or rows, whatever is there. */
-  public static final String PLACE = worded("log.a-place-in-what-is-shown");
+  public static final String PLACE = "a place in what is shown";
 
   /** Copies the path. */
   public Deed {

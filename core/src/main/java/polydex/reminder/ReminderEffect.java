@@ -1,6 +1,7 @@
 package polydex.reminder;
 
 import static polydex.language.CoreWords.worded;
+import static polydex.language.Language.signed;
 
 import java.util.Arrays;
 import java.util.Collection;
@@ -52,9 +53,9 @@ public record ReminderEffect(Side said, Side unsaid, Optional<Change> change) {
                 c ->
                     worded(
                         "reminder.that-is-percentage-points-by-the",
-                        100 * c.difference(),
-                        100 * c.low(),
-                        100 * c.high()))
+                        signed(0, 100 * c.difference()),
+                        signed(0, 100 * c.low()),
+                        signed(0, 100 * c.high())))
             .orElse(
                 worded(
                     "reminder.whether-it-helps-can-be-told",

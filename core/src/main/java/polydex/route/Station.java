@@ -1,7 +1,5 @@
 package polydex.route;
 
-import static polydex.language.CoreWords.worded;
-
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -79,7 +77,7 @@ final class Station {
             .toList();
     remapLayers = active.stream().map(r -> layer(Kind.REMAP, r.title())).toList();
     remappings = active.stream().map(r -> new Remapping(r, layout)).toList();
-    reservedLayer = layer(Kind.RESERVED, worded("route.reserved", environment.title()));
+    reservedLayer = layer(Kind.RESERVED, environment.title() + Layer.RESERVED);
     for (Reserved r : platform.reserved()) {
       single(r.gesture()).ifPresent(p -> reserved.putIfAbsent(p, r));
     }
@@ -90,7 +88,7 @@ final class Station {
           case Machine.Running r -> Optional.of(layer(Kind.APPLICATION, title(r.application())));
           case Machine.SessionWindow s -> Optional.of(layer(Kind.SESSION, title(s.application())));
         };
-    typingLayer = layer(Kind.TYPING, worded("route.layout", layout.title()));
+    typingLayer = layer(Kind.TYPING, layout.title() + Layer.LAYOUT);
     if (machine.focus() instanceof Machine.SessionWindow s) {
       translation = s.translation().map(t -> new Remapping(t, layout));
       s.kept().forEach(g -> single(g).ifPresent(kept::add));

@@ -4,7 +4,6 @@ import static polydex.language.CoreWords.worded;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
@@ -248,8 +247,11 @@ final class FocusLines {
   }
 
   private static String words(Capture capture) {
-    return capture.name().toLowerCase(Locale.ROOT).replace('_', ' ')
-        + (capture == Capture.FULL_SCREEN ? worded("setups.only") : "");
+    return switch (capture) {
+      case NEVER -> worded("setups.capture-never");
+      case FULL_SCREEN -> worded("setups.capture-full-screen");
+      case ALWAYS -> worded("setups.capture-always");
+    };
   }
 
   private void strokes(

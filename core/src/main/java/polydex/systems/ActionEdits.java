@@ -1,6 +1,7 @@
 package polydex.systems;
 
 import static polydex.language.CoreWords.worded;
+import static polydex.language.Language.quoted;
 
 import java.time.Instant;
 import java.util.ArrayList;
@@ -160,7 +161,7 @@ public final class ActionEdits {
     List<Move> was = before.catalog().successors().moves();
     List<Move> now = catalog.successors().moves();
     String title = catalog.title(of);
-    String said = "\u201c%s\u201d: %s".formatted(title, what);
+    String said = quoted(title) + ": " + what;
     if (now.size() < was.size()) {
       List<Move> back = new ArrayList<>(was);
       back.removeAll(now);

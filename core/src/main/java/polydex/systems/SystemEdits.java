@@ -1,6 +1,7 @@
 package polydex.systems;
 
 import static polydex.language.CoreWords.worded;
+import static polydex.language.Language.quoted;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -72,7 +73,7 @@ public final class SystemEdits {
             .map(Environment::title)
             .filter(t -> !t.equals(after.title()));
     return new Change.Edit(
-        "\u201c%s\u201d: %s".formatted(after.title(), what),
+        quoted(after.title()) + ": " + what,
         before,
         was.map(t -> happened(changed, new Called(t, after.id()))).orElse(changed));
   }

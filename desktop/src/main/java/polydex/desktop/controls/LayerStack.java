@@ -147,7 +147,7 @@ public final class LayerStack extends VBox {
             "band-title");
     Label names =
         Texts.styled(
-            String.join(" \u203a ", rows.stream().map(r -> r.layer().title()).toList()),
+            String.join(" \u203a ", rows.stream().map(r -> r.layer().said()).toList()),
             "band-kind");
     names.setWrapText(true);
     names.setMinHeight(Region.USE_PREF_SIZE);
@@ -206,7 +206,7 @@ public final class LayerStack extends VBox {
   }
 
   private static HBox band(Layer layer, List<Node> caps, List<String> styles, String why) {
-    Label title = Texts.styled(layer.title(), "band-title");
+    Label title = Texts.styled(layer.said(), "band-title");
     Label kind = Texts.styled(kind(layer), "band-kind");
     VBox name = new VBox(title, kind);
     name.getStyleClass().add("band-name");
@@ -228,7 +228,7 @@ public final class LayerStack extends VBox {
     band.setAlignment(Pos.CENTER_LEFT);
     band.getStyleClass().add("band");
     styles.stream().filter(s -> !s.equals("band")).forEach(band.getStyleClass()::add);
-    band.setAccessibleText(layer.title() + ": " + why);
+    band.setAccessibleText(layer.said() + ": " + why);
     return band;
   }
 

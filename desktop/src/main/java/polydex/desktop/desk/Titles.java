@@ -1,6 +1,7 @@
 package polydex.desktop.desk;
 
 import static polydex.desktop.language.DesktopWords.worded;
+import static polydex.language.Language.quoted;
 
 import java.util.Map;
 import java.util.Optional;
@@ -61,7 +62,7 @@ public final class Titles {
   public String action(Place place) {
     return switch (place.doing()) {
       case Place.Known(ActionId id) -> action(id);
-      case Place.Unnamed(String name) -> "\u201c" + name + "\u201d";
+      case Place.Unnamed(String name) -> quoted(name);
     };
   }
 

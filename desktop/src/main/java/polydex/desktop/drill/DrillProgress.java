@@ -2,6 +2,7 @@ package polydex.desktop.drill;
 
 import static polydex.desktop.language.DesktopWords.worded;
 import static polydex.language.Language.decimals;
+import static polydex.language.Language.quoted;
 
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -206,7 +207,7 @@ final class DrillProgress extends VBox {
                         desk.titles().title(p.one().environment()),
                         p.one().action().equals(p.other().action())
                             ? worded("drill.that-in", desk.titles().title(p.other().environment()))
-                            : "\u201c" + desk.titles().action(p.other().action()) + "\u201d"))
+                            : quoted(desk.titles().action(p.other().action()))))
             .toList();
     return worded(
             "drill.of-drilled-actions-are-fluent-your",

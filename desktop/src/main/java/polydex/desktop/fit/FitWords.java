@@ -20,8 +20,8 @@ final class FitWords {
       case Verdict.Free _ -> worded("any.free");
       case Verdict.Taken t ->
           t.action()
-                  .map(a -> worded("fit.by", catalog.title(a), t.layer().title()))
-                  .orElse(worded("fit.begins-a-longer-gesture-of", t.layer().title()))
+                  .map(a -> worded("fit.by", catalog.title(a), t.layer().said()))
+                  .orElse(worded("fit.begins-a-longer-gesture-of", t.layer().said()))
               + (t.harm() == Harm.LOSES_WORK ? worded("fit.which-loses-work") : "")
               + (t.lost().size() > 1 ? worded("fit.and-more", t.lost().size() - 1) : "");
       case Verdict.Reserved r -> worded("fit.reserved-for", catalog.title(r.action()));

@@ -305,7 +305,7 @@ final class ActionDetail extends VBox {
             .traces()
             .trace(here.getFirst())
             .acted()
-            .map(a -> worded("lookup.taken-by-in-this-setup", a.layer().title()))
+            .map(a -> worded("lookup.taken-by-in-this-setup", a.layer().said()))
             .orElse(worded("lookup.does-nothing-in-this-setup"));
     return Optional.of(marked(why, "notch"));
   }

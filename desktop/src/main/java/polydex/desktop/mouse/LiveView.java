@@ -4,7 +4,6 @@ import static polydex.desktop.language.DesktopWords.worded;
 
 import java.time.format.DateTimeFormatter;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import javafx.animation.Animation;
@@ -143,10 +142,7 @@ public final class LiveView extends VBox {
                 Texts.styled(TIME.format(event.at().atZone(desk.session().zone())), "number"),
                 6.5));
     if (!narrow) {
-      box.getChildren()
-          .add(
-              Lists.column(
-                  Texts.styled(deed.device().name().toLowerCase(Locale.ROOT), "quiet"), 6));
+      box.getChildren().add(Lists.column(Texts.styled(Spoken.device(deed.device()), "quiet"), 6));
     }
     box.getChildren()
         .addAll(

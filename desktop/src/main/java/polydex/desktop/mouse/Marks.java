@@ -17,7 +17,7 @@ public final class Marks {
     Region dot = new Region();
     String word = state.name().toLowerCase(Locale.ROOT);
     dot.getStyleClass().addAll("dot", "dot-" + word);
-    HBox box = new HBox(6, dot, Texts.styled(word, "row-title"));
+    HBox box = new HBox(6, dot, Texts.styled(Spoken.state(state), "row-title"));
     box.setAlignment(Pos.CENTER_LEFT);
     return box;
   }

@@ -4,7 +4,6 @@ import static polydex.desktop.language.DesktopWords.worded;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Predicate;
 import polydex.desktop.desk.Desk;
 import polydex.mouse.Remaining.Kind;
@@ -29,8 +28,8 @@ record RemainingFilter(String title, Predicate<RemainingRow> rows) {
       all.add(lately(worded("mouse.to-do", Spoken.kind(kind)), r -> r.kind() == kind));
     }
     for (State state : State.values()) {
-      String word = state.name().toLowerCase(Locale.ROOT);
-      all.add(new RemainingFilter(worded("mouse.state", word), r -> r.state() == state));
+      all.add(
+          new RemainingFilter(worded("mouse.state", Spoken.state(state)), r -> r.state() == state));
     }
     return all;
   }

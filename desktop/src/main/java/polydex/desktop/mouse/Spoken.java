@@ -6,8 +6,10 @@ import java.util.Locale;
 import polydex.effort.TheilSen;
 import polydex.language.Language;
 import polydex.log.Deed;
+import polydex.log.Device;
 import polydex.mouse.Remaining.Kind;
 import polydex.mouse.Walk;
+import polydex.totals.Habit;
 
 /** Shares, classes and trends as people say them. */
 public final class Spoken {
@@ -74,5 +76,26 @@ public final class Spoken {
 
   private static String capital(String words) {
     return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
+  }
+
+  /** How far an action has come from the pointer. */
+  static String state(Habit.State state) {
+    return switch (state) {
+      case OPEN -> worded("mouse.state-open");
+      case LEARNING -> worded("mouse.state-learning");
+      case SWITCHING -> worded("mouse.state-switching");
+      case REPLACED -> worded("mouse.state-replaced");
+      case KEPT -> worded("mouse.state-kept");
+    };
+  }
+
+  static String device(Device device) {
+    return switch (device) {
+      case KEYBOARD -> worded("mouse.device-keyboard");
+      case MOUSE -> worded("mouse.device-mouse");
+      case TRACKPAD -> worded("mouse.device-trackpad");
+      case TOUCH -> worded("mouse.device-touch");
+      case PEN -> worded("mouse.device-pen");
+    };
   }
 }

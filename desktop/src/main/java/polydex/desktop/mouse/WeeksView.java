@@ -2,6 +2,7 @@ package polydex.desktop.mouse;
 
 import static polydex.desktop.language.DesktopWords.worded;
 import static polydex.language.Language.decimals;
+import static polydex.language.Language.signed;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -322,9 +323,9 @@ public final class WeeksView extends VBox {
                 worded(
                     "mouse.of-drilled-actions-uses-by-keys",
                     actions,
-                    100 * c.difference(),
-                    100 * c.low(),
-                    100 * c.high()))
+                    signed(0, 100 * c.difference()),
+                    signed(0, 100 * c.low()),
+                    signed(0, 100 * c.high())))
         .orElse(worded("mouse.what-drills-change-can-be-told"));
   }
 

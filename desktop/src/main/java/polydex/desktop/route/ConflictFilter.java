@@ -59,8 +59,8 @@ record ConflictFilter(
 
   private static String at(Layer layer) {
     return layer.title().equals(layer.machine())
-        ? layer.title()
-        : layer.title() + " (" + layer.machine() + ")";
+        ? layer.said()
+        : layer.said() + " (" + layer.machine() + ")";
   }
 
   boolean shows(Conflict conflict) {

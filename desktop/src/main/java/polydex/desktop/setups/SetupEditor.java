@@ -1,6 +1,7 @@
 package polydex.desktop.setups;
 
 import static polydex.desktop.language.DesktopWords.worded;
+import static polydex.language.Language.quoted;
 
 import java.util.Optional;
 import polydex.desktop.desk.Desk;
@@ -39,8 +40,7 @@ final class SetupEditor {
 
     @Override
     public Change.Edit edit(Workspace before, Setup after, String what) {
-      return new Change.Edit(
-          "\u201c%s\u201d: %s".formatted(after.title(), what), before, before.with(after));
+      return new Change.Edit(quoted(after.title()) + ": " + what, before, before.with(after));
     }
   }
 }

@@ -1,6 +1,7 @@
 package polydex.desktop.state;
 
 import static polydex.desktop.language.DesktopWords.worded;
+import static polydex.language.Language.quoted;
 
 import java.time.Duration;
 import java.time.Instant;
@@ -229,7 +230,7 @@ public final class Drills {
     return items.size() > 3
         ? worded("state.actions", items.size())
         : items.stream()
-            .map(i -> "\u201c" + catalog.title(i.action()) + "\u201d")
+            .map(i -> quoted(catalog.title(i.action())))
             .collect(Collectors.joining(", "));
   }
 }

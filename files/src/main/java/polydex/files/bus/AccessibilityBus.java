@@ -113,7 +113,7 @@ public final class AccessibilityBus implements AutoCloseable {
   private static String title(String name, int number) {
     String plain = Visible.of(name.strip(), LONGEST_TITLE);
     if (plain.isEmpty()) {
-      return worded("bus.program", number);
+      return "Program " + number;
     }
     return readable(plain);
   }

@@ -14,6 +14,7 @@ import java.util.stream.Stream;
 import polydex.files.FileProblem;
 import polydex.files.store.Finished;
 import polydex.files.store.Store;
+import polydex.language.Language;
 
 /** Run by the build: makes the {@linkplain Finished finished files} beside what ships. */
 public final class FinishedFiles {
@@ -25,6 +26,8 @@ public final class FinishedFiles {
 
   /** Makes what is missing or older than what it is made from. */
   public static void main(String[] args) throws IOException, FileProblem, SQLException {
+    // The same file wherever it is built.
+    Language.speak(Language.ENGLISH);
     Path classes = Path.of(args[0]);
     Path into = Files.createDirectories(classes.resolve(Finished.FOLDER));
     FileTime newest = FileTime.fromMillis(0);

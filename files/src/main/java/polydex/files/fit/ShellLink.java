@@ -234,7 +234,7 @@ public record ShellLink(
         return Optional.empty();
       }
       if ((high & ~(SHIFT | CTRL | ALT)) != 0) {
-        throw problem(65, worded("fit.the-hot-key-holds-a-modifier", high));
+        throw problem(65, worded("fit.the-hot-key-holds-a-modifier", "%02x".formatted(high)));
       }
       Modifiers held = Modifiers.NONE;
       held = (high & CTRL) != 0 ? held.and(Modifier.CTRL) : held;
@@ -248,7 +248,7 @@ public record ShellLink(
       } else if (low == 0x90 || low == 0x91) {
         key = new KeyRef.Placed(low == 0x90 ? Key.NumLock : Key.ScrollLock);
       } else {
-        throw problem(64, worded("fit.the-hot-key-has-a-key", low));
+        throw problem(64, worded("fit.the-hot-key-has-a-key", "%02x".formatted(low)));
       }
       return Optional.of(Gesture.of(new Step.Stroke(Held.of(held), key)));
     }
