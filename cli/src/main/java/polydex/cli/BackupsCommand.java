@@ -114,7 +114,7 @@ final class BackupsCommand implements Callable<Integer> {
                             file,
                             day,
                             all.isEmpty()
-                                ? "none"
+                                ? worded("command.none")
                                 : String.join(
                                     ", ", all.stream().map(c -> c.day().toString()).toList()))));
     Optional<String> kept = DailyCopies.takeBack(wanted, file).map(Path::toString);

@@ -1,6 +1,7 @@
 package polydex.cli;
 
 import static polydex.cli.CliWords.worded;
+import static polydex.language.Language.quoted;
 
 import java.io.PrintWriter;
 import java.util.List;
@@ -61,7 +62,7 @@ final class ImportWords {
     out.printf(
         worded("command.about-about-says-otherwise"),
         ListSubject.named(about.subject()).orElseThrow().title(),
-        unnamed ? "" : ", “" + about.environment() + "”",
+        unnamed ? "" : ", " + quoted(about.environment()),
         about.why().isEmpty() ? "" : " " + about.why());
   }
 
@@ -109,7 +110,7 @@ final class ImportWords {
             t.number(),
             t.file().isEmpty() ? "" : worded("command.of", t.file()),
             t.line() > 0 ? worded("command.on-line", t.line()) : "",
-            t.title().isBlank() ? "" : " “" + t.title().replace('\n', ' ') + "”",
+            t.title().isBlank() ? "" : " " + quoted(t.title().replace('\n', ' ')),
             t.taken() ? t.why() : worded("command.take-takes-it", t.why(), t.number()));
       }
     }
@@ -150,7 +151,7 @@ final class ImportWords {
                     worded("command.no-gesture-in-the-rest-is"),
                     place(p.file(), p.line()),
                     p.text().replace('\n', ' '),
-                    String.join("”, “", p.unread())));
+                    Language.list(p.unread())));
     if (!answer.withoutGesture().isEmpty()) {
       out.printf(worded("command.lines-without-a-gesture"), answer.withoutGesture().size());
     }

@@ -92,7 +92,9 @@ final class LayoutCommand implements Callable<Integer> {
 
   private static String shown(Symbol symbol) {
     String sign = Character.toString(symbol.codePoint());
-    return symbol.dead() ? worded("command.dead", sign) : sign.isBlank() ? "space" : sign;
+    return symbol.dead()
+        ? worded("command.dead", sign)
+        : sign.isBlank() ? worded("command.space") : sign;
   }
 
   static Layout layout(CommandSpec spec, OptionalSource source, String wanted) throws FileProblem {

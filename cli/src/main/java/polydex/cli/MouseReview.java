@@ -143,7 +143,7 @@ final class MouseReview implements Callable<Integer> {
 
   private static String titles(Workspace workspace, List<At> places) {
     return places.isEmpty()
-        ? "nothing"
+        ? worded("command.nothing")
         : places.stream()
             .map(p -> MouseCommand.title(workspace, p.action()) + " (" + p.setup() + ")")
             .collect(Collectors.joining(", "));

@@ -1,6 +1,7 @@
 package polydex.cli;
 
 import static polydex.cli.CliWords.worded;
+import static polydex.language.Language.quoted;
 
 import java.time.Instant;
 import java.time.ZoneId;
@@ -57,9 +58,7 @@ final class WhoseFile implements AtRest.Person {
           String named = before.catalog().title(dearest.item().action());
           s.save(
               new Change.Edit(
-                  "%s“%s”".formatted(title, named),
-                  before,
-                  before.with(more.apply(before.learning()))),
+                  title + quoted(named), before, before.with(more.apply(before.learning()))),
               Instant.now());
         });
   }

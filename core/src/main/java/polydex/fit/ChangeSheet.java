@@ -143,7 +143,7 @@ public record ChangeSheet(Computer computer, List<Part> parts) {
       words.put("title", title);
       words.put("gesture", gesture.toString());
       words.put("pressed", pressed(gesture).toString());
-      words.put("what", o.target().map(Target::said).orElse("\u201c" + title + "\u201d"));
+      words.put("what", o.target().map(Target::said).orElse(quoted(title)));
       words.put(
           "application",
           o.target()

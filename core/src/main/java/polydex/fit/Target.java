@@ -42,7 +42,7 @@ public record Target(OwnTarget kind, String what, Optional<EnvironmentId> applic
   /** The kind as people say it. */
   public static String word(OwnTarget kind) {
     return switch (kind) {
-      case APPLICATION -> "application";
+      case APPLICATION -> worded("fit.application");
       case FOLDER -> worded("fit.folder");
       case DOCUMENT -> worded("fit.document");
       case ADDRESS -> worded("fit.web-address");

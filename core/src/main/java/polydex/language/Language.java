@@ -3,6 +3,7 @@ package polydex.language;
 import java.text.NumberFormat;
 import java.time.format.DateTimeFormatter;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
@@ -85,6 +86,11 @@ public enum Language {
       case ENGLISH -> "\u201c" + words + "\u201d";
       case GERMAN -> "\u201e" + words + "\u201c";
     };
+  }
+
+  /** Words of which each stands between quotation marks, but for the first and the last. */
+  public static String list(List<String> words) {
+    return String.join(now == ENGLISH ? "\u201d, \u201c" : "\u201c, \u201e", words);
   }
 
   /** Dates by a pattern, as in the bundle: "d MMMM" or "d. MMMM". */

@@ -1,6 +1,7 @@
 package polydex.sheets;
 
 import static polydex.language.CoreWords.worded;
+import static polydex.language.Language.quoted;
 
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -49,7 +50,7 @@ final class FoundSheet {
       parts.addAll(keymaps.parts(environment, some, drafting.naming().place(id) + ": "));
     }
     return drafting.sheet(
-        asked.isEmpty() ? worded("sheets.actions-that-words-find") : "“" + asked + "”",
+        asked.isEmpty() ? worded("sheets.actions-that-words-find") : quoted(asked),
         asked.isEmpty()
             ? worded("sheets.say-which-words-are-to-be")
             : worded(

@@ -2,6 +2,7 @@ package polydex.sheets;
 
 import static polydex.language.CoreWords.worded;
 import static polydex.language.Language.decimals;
+import static polydex.language.Language.quoted;
 
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -98,7 +99,7 @@ final class MouseSheet {
   private String title(Place place) {
     return switch (place.doing()) {
       case Place.Known(var id) -> drafting.catalog().title(id);
-      case Place.Unnamed(String name) -> "“" + name + "”";
+      case Place.Unnamed(String name) -> quoted(name);
     };
   }
 

@@ -64,7 +64,9 @@ public final class ActionOutline {
         words(worded("systems.group"), action.group()).changedBy(new Edit.Choice<>(this::groups)));
     String words = String.join(", ", action.words());
     lines.add(
-        words(worded("systems.other-words-for-it"), words.isEmpty() ? "none" : words)
+        words(
+                worded("systems.other-words-for-it"),
+                words.isEmpty() ? worded("systems.none") : words)
             .changedBy(
                 new Edit.Words<>(
                     words,
@@ -81,7 +83,9 @@ public final class ActionOutline {
                 EnvironmentOutline.choice(
                     List.of(true, false), ActionOutline::toggles, b -> put(action.toggling(b)))));
     OutlineLine<Workspace> opposite =
-        words(worded("systems.its-opposite"), action.opposite().map(catalog::title).orElse("none"))
+        words(
+                worded("systems.its-opposite"),
+                action.opposite().map(catalog::title).orElse(worded("systems.none")))
             .changedBy(another(o -> put(action.opposed(Optional.of(o)))));
     lines.add(
         action.opposite().isPresent()

@@ -100,12 +100,12 @@ public final class BindingOutline {
     lines.add(
         words(
             worded("systems.gone-in-version"),
-            "none",
+            worded("systems.none"),
             when.until().map(Version::written),
             worded("systems.the-first-that-no-longer-has"),
             t -> new Condition(when.since(), t.map(Version::new), when.option(), when.device())));
     lines.add(
-        line(worded("systems.only-with-the-option"), when.option().orElse("none"))
+        line(worded("systems.only-with-the-option"), when.option().orElse(worded("systems.none")))
             .changedBy(new Edit.Choice<>(this::options)));
     lines.add(
         words(
@@ -133,7 +133,7 @@ public final class BindingOutline {
   /** Those of its keymap, a new one, and none. */
   private List<Option<Binding>> options() {
     List<Option<Binding>> all = new ArrayList<>();
-    all.add(new Option<>("none", new Edit.Done<>(() -> with(Optional.empty()))));
+    all.add(new Option<>(worded("systems.none"), new Edit.Done<>(() -> with(Optional.empty()))));
     new TreeSet<>(SetupCheck.options(catalog, environment.id()))
         .forEach(o -> all.add(new Option<>(o, new Edit.Done<>(() -> with(Optional.of(o))))));
     all.add(

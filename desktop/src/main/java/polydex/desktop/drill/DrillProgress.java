@@ -254,7 +254,7 @@ final class DrillProgress extends VBox {
         .getStyleClass()
         .add(state.isFluent() ? "dot-replaced" : "dot-learning");
     mark.setAlignment(Pos.CENTER_LEFT);
-    String next = due ? "now" : DAY.format(state.due(wanted).atZone(progressZone()));
+    String next = due ? worded("drill.now") : DAY.format(state.due(wanted).atZone(progressZone()));
     double stable = state.memory().stability();
     box.getChildren()
         .addAll(

@@ -125,10 +125,7 @@ final class ActionDetail extends VBox {
     if (action.toggles()) {
       all.append(worded("lookup.it-switches-on-and-off"));
     }
-    action
-        .opposite()
-        .ifPresent(
-            o -> all.append(worded("lookup.opposite")).append(catalog().title(o)).append("”."));
+    action.opposite().ifPresent(o -> all.append(worded("lookup.opposite", catalog().title(o))));
     return all.toString();
   }
 

@@ -86,9 +86,9 @@ final class BindingEditor extends VBox {
     getChildren()
         .addAll(
             Texts.heading(
-                (isNew ? worded("lookup.a-gesture-for") : worded("lookup.change-the-gesture-for"))
-                    + action.title()
-                    + "”"),
+                isNew
+                    ? worded("lookup.a-gesture-for", action.title())
+                    : worded("lookup.change-the-gesture-for", action.title())),
             form,
             Texts.quiet(worded("lookup.enter-saves-esc-leaves-everything-as")),
             buttons);

@@ -325,7 +325,8 @@ final class KeyboardPanel extends VBox {
                     Gesture.of(new Step.Stroke(Held.of(held.now()), Presses.name(key, layout))),
                     Map.of()));
     Optional<KeyState> state = Optional.ofNullable(held(now).get(key));
-    String before = now.asked().scope().environment().isPresent() ? worded("lookup.in-2") : "by";
+    String before =
+        now.asked().scope().environment().isPresent() ? worded("lookup.in-2") : worded("lookup.by");
     String does =
         state.map(KeyState::uses).orElse(List.of()).stream()
             .map(u -> whole(u, catalog, before))

@@ -1,6 +1,7 @@
 package polydex.desktop.mouse;
 
 import static polydex.desktop.language.DesktopWords.worded;
+import static polydex.language.Language.quoted;
 
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -27,8 +28,7 @@ final class Strangers {
     List<String> programs = new ArrayList<>();
     for (Strange s : strangers) {
       if (s.isMachine()) {
-        machines.add(
-            s.machine().isEmpty() ? worded("mouse.without-a-name") : "“" + s.machine() + "”");
+        machines.add(s.machine().isEmpty() ? worded("mouse.without-a-name") : quoted(s.machine()));
       } else {
         programs.add(
             worded("mouse.by-pointer-by-keys", s.application(), s.byPointer(), s.byKeys()));

@@ -1,6 +1,7 @@
 package polydex.desktop.paths;
 
 import static polydex.desktop.language.DesktopWords.worded;
+import static polydex.language.Language.quoted;
 
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -84,11 +85,10 @@ public final class PathView extends VBox {
   public static String outcome(Trace trace, Catalog catalog) {
     return switch (trace.outcome()) {
       case Trace.Acted a ->
-          "%s: “%s”%s"
-              .formatted(
-                  a.layer().title(),
-                  catalog.title(a.action()),
-                  a.own() ? worded("paths.one-of-your-own-bindings") : "");
+          a.layer().said()
+              + ": "
+              + quoted(catalog.title(a.action()))
+              + (a.own() ? worded("paths.one-of-your-own-bindings") : "");
       case Trace.Typed t -> worded("paths.it-types", t.text());
       case Trace.Nothing n -> worded("paths.nothing-happens", n.why());
     };

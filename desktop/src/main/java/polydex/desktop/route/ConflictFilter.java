@@ -71,7 +71,7 @@ record ConflictFilter(
 
   /** A kind in words. */
   static String name(Conflict.Kind kind) {
-    return kind.written().replace('-', ' ');
+    return kind.said();
   }
 
   /**

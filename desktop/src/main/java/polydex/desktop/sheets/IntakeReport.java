@@ -1,6 +1,7 @@
 package polydex.desktop.sheets;
 
 import static polydex.desktop.language.DesktopWords.worded;
+import static polydex.language.Language.quoted;
 
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -24,6 +25,7 @@ import polydex.intake.IntakeReading.OfSystem;
 import polydex.intake.IntakeRequest.RequestedRow;
 import polydex.intake.ReadingChoice;
 import polydex.intake.TableFate;
+import polydex.language.Language;
 
 /**
  * What a preview says of a list as a whole: what can mean two things, how it was read, what was
@@ -52,7 +54,7 @@ final class IntakeReport {
                     line(
                         p.row(),
                         Fate.PARTLY,
-                        worded("sheets.no-gesture-in-the-rest-is", String.join("”, “", p.unread())),
+                        worded("sheets.no-gesture-in-the-rest-is", Language.list(p.unread())),
                         new Stay())));
     reading
         .unbound()
@@ -175,7 +177,7 @@ final class IntakeReport {
     for (TableFate fate : intake.tables()) {
       number++;
       String title =
-          fate.table().title().isBlank() ? "" : " “" + fate.table().title().strip() + "”";
+          fate.table().title().isBlank() ? "" : " " + quoted(fate.table().title().strip());
       all.add(
           new Line(
               fate.table().firstLine(),

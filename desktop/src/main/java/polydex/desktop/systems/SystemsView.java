@@ -136,11 +136,9 @@ public final class SystemsView {
           .map(
               e ->
                   new Written<>(
-                      (e.platform().isPresent()
-                              ? worded("systems.platform")
-                              : worded("systems.application"))
-                          + e.title()
-                          + "\u201d",
+                      e.platform().isPresent()
+                          ? worded("systems.platform", e.title())
+                          : worded("systems.application", e.title()),
                       e,
                       EnvironmentOutline.of(catalog, e)));
     }

@@ -1,6 +1,7 @@
 package polydex.files.lists;
 
 import static polydex.files.language.FilesWords.worded;
+import static polydex.language.Language.quoted;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -184,7 +185,7 @@ final class Pages {
   }
 
   static String shown(String kind, String title) {
-    return title.isBlank() ? kind : kind + " “" + title.strip() + "”";
+    return title.isBlank() ? kind : kind + " " + quoted(title.strip());
   }
 
   private static List<String> padded(List<String> cells, int width) {

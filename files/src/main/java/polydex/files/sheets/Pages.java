@@ -109,7 +109,7 @@ public final class Pages {
         told.add(
             worded(
                 "sheets.it-does-not-fit-on-one",
-                wanted == 2 ? "card" : "page",
+                wanted == 2 ? worded("sheets.card") : worded("sheets.page"),
                 decimals(0, Paper.SMALLEST_TYPE),
                 wanted == 2 ? (best.pages().size() + 1) / 2 : best.pages().size()));
       }

@@ -42,7 +42,7 @@ public record Paper(Size size, boolean across, Form form) {
   /** How paper is filled. */
   public enum Form {
     /** One page where it fits, or else as many as it takes. */
-    PAGES("pages"),
+    PAGES(worded("sheets.pages")),
     /** Folded across its middle, a card that stands on a desk: a half on either side. */
     CARD(worded("sheets.desk-card")),
     /** For eyes that want it large. */
