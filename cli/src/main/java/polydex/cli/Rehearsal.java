@@ -3,6 +3,7 @@ package polydex.cli;
 import java.io.PrintWriter;
 import java.io.Writer;
 import java.util.List;
+import polydex.files.LanguageChoice;
 import polydex.files.LogPlace;
 
 /**
@@ -29,6 +30,7 @@ public final class Rehearsal {
 
   /** Runs it. */
   public static void main(String[] args) {
+    LanguageChoice.speak();
     LogPlace.use();
     PrintWriter nobody = new PrintWriter(Writer.nullWriter());
     for (String line : LINES) {

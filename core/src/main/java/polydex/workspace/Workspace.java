@@ -67,10 +67,15 @@ public record Workspace(
     boards.forEach(b -> boardsById.put(b.id(), b));
     Map<String, Layout> layoutsById = new LinkedHashMap<>();
     layouts.forEach(l -> layoutsById.put(l.id(), l));
+    return of(new World(catalog, boardsById, layoutsById), setups);
+  }
+
+  /** What setups are made of, and setups, and nothing else. */
+  public static Workspace of(World world, List<Setup> setups) {
     Map<SetupId, Setup> setupsById = new LinkedHashMap<>();
     setups.forEach(s -> setupsById.put(s.id(), s));
     return new Workspace(
-        new World(catalog, boardsById, layoutsById),
+        world,
         setupsById,
         Optional.empty(),
         Remembered.NOTHING,

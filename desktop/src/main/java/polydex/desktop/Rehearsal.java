@@ -5,6 +5,7 @@ import java.util.concurrent.CountDownLatch;
 import javafx.application.Platform;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import polydex.files.LanguageChoice;
 
 /**
  * Run by the build: goes through the places of the demo once and ends, so that Java can note which
@@ -19,6 +20,7 @@ public final class Rehearsal {
 
   /** Runs it. */
   public static void main(String[] args) {
+    LanguageChoice.speak();
     Thread.ofPlatform().daemon().name("rehearsal").start(Rehearsal::walk);
     Main.main(new String[] {"--demo"});
   }

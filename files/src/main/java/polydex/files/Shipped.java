@@ -25,6 +25,7 @@ import polydex.files.json.ModelJson;
 import polydex.files.json.MouseFile;
 import polydex.files.json.SetupsFile;
 import polydex.own.OwnKeymap;
+import polydex.route.World;
 import polydex.workspace.Workspace;
 
 /** What ships with the program as open text files: boards, layouts, a start and the demo. */
@@ -78,16 +79,17 @@ public final class Shipped {
         bindings.put(keymap.environment().id(), keymap.bindings());
       }
     }
-    return Workspace.of(
-        OwnKeymap.in(Catalog.of(actions, environments, bindings)),
-        boards(),
-        layouts(),
-        read(folder + "/setups.json", SetupsFile.class).setups());
+    World world =
+        new World(
+            OwnKeymap.in(Catalog.of(actions, environments, bindings)),
+            new ReadLater<>(BOARDS, Shipped::readBoard),
+            new ReadLater<>(LAYOUTS, Shipped::readLayout));
+    return Workspace.of(world, read(folder + "/setups.json", SetupsFile.class).setups());
   }
 
   /** The boards that ship. */
   public static List<Board> boards() {
-    return BOARDS.stream().map(b -> read("boards/" + b + ".json", Board.class)).toList();
+    return BOARDS.stream().map(Shipped::readBoard).toList();
   }
 
   /** The layouts that ship. */
@@ -98,6 +100,10 @@ public final class Shipped {
   /** A layout that ships, by its id; the others are not read. */
   public static Optional<Layout> layout(String id) {
     return Optional.of(id).filter(LAYOUTS::contains).map(Shipped::readLayout);
+  }
+
+  private static Board readBoard(String id) {
+    return read("boards/" + id + ".json", Board.class);
   }
 
   private static Layout readLayout(String id) {

@@ -45,7 +45,8 @@ class KnownAgainTest {
     List<Conflict> english = conflicts();
     assertThat(english).hasSizeGreaterThan(50);
     assertThat(english).extracting(Conflict::kind).hasSizeGreaterThan(5);
-    List<String> before = english.stream().map(c -> ConflictSentence.of(c, demo.catalog())).toList();
+    List<String> before =
+        english.stream().map(c -> ConflictSentence.of(c, demo.catalog())).toList();
     Language.speak(Language.GERMAN);
     List<Conflict> german = conflicts();
     assertThat(kept(german)).isEqualTo(kept(english));
