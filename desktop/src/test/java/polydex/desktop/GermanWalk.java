@@ -87,6 +87,9 @@ final class GermanWalk extends InWindow {
   }
 
   private void tell(String where, Node node) {
+    if (node.getStyleClass().contains("keycap")) {
+      return; // how keys are written is the same in all languages
+    }
     if (node instanceof Labeled l && l.getText() != null && !l.getText().isBlank()) {
       boolean isCut =
           !(l instanceof Cell)

@@ -18,6 +18,8 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
+import polydex.files.Shipped;
+import polydex.workspace.Workspace;
 
 /** The window in German: nothing in it is English, and no title or button is cut off. */
 class GermanWindowTest {
@@ -37,9 +39,11 @@ class GermanWindowTest {
     List<Line> seen = walked();
     Set<String> english = new TreeSet<>();
     List<Pattern> sentences = english();
+    Set<String> data = data();
     assertThat(sentences).hasSizeGreaterThan(1500);
     for (Line line : seen) {
-      if (sentences.stream().anyMatch(p -> p.matcher(line.text()).matches())) {
+      if (!data.contains(line.text())
+          && sentences.stream().anyMatch(p -> p.matcher(line.text()).matches())) {
         english.add(line.where() + ": " + line.text());
       }
     }
@@ -77,6 +81,21 @@ class GermanWindowTest {
         .filter(l -> l.length == 3)
         .map(l -> new Line(l[0], Boolean.parseBoolean(l[1]), l[2]))
         .toList();
+  }
+
+  /** What the demo's people have written, who speak English. */
+  private static Set<String> data() {
+    Workspace demo = Shipped.demo();
+    Set<String> all = new TreeSet<>();
+    demo.catalog().actions().forEach(a -> all.add(a.title()));
+    demo.setups()
+        .values()
+        .forEach(
+            s -> {
+              all.add(s.title());
+              s.machines().forEach(m -> m.remaps().forEach(r -> all.add(r.title())));
+            });
+    return all;
   }
 
   /** What the program says in English and otherwise in German, whatever is filled in. */

@@ -24,7 +24,7 @@ public final class DemoFile {
   /** Opens a new file that holds the demo. */
   public static Store demo(Path file) throws FileProblem {
     if (!Finished.DEMO.to(file)) {
-      throw new FileProblem(worded("demo.there-is-a-file-already-choose", file));
+      throw new FileProblem(worded("any.there-is-a-file-already-choose", file));
     }
     return Store.open(file);
   }

@@ -106,7 +106,7 @@ public final class Archive {
    */
   static void write(Connection from, Path to, Instant now) throws FileProblem {
     if (Files.exists(to)) {
-      throw new FileProblem(worded("demo.there-is-a-file-already-choose", to));
+      throw new FileProblem(worded("any.there-is-a-file-already-choose", to));
     }
     Path part = to.resolveSibling(to.getFileName() + ".part");
     try {
@@ -165,7 +165,7 @@ public final class Archive {
    */
   public static void read(Path archive, Path to) throws FileProblem {
     if (Files.exists(to)) {
-      throw new FileProblem(worded("demo.there-is-a-file-already-choose", to));
+      throw new FileProblem(worded("any.there-is-a-file-already-choose", to));
     }
     boolean done = false;
     try (InputStream in = Files.newInputStream(archive)) {

@@ -34,7 +34,7 @@ public final class Salvage {
    */
   public static Map<String, Long> of(Path damaged, Path to) throws FileProblem {
     if (Files.exists(to)) {
-      throw new FileProblem("There is a file %s already. Choose another name.".formatted(to));
+      throw new FileProblem(worded("any.there-is-a-file-already-choose", to));
     }
     Map<String, Long> saved = new LinkedHashMap<>();
     boolean done = false;

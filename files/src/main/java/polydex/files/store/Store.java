@@ -174,7 +174,7 @@ public final class Store implements AutoCloseable {
   Store movedTo(Path target) throws FileProblem {
     Path to = target.toAbsolutePath().normalize();
     if (Files.exists(to)) {
-      throw new FileProblem("There is a file %s already. Choose another name.".formatted(to));
+      throw new FileProblem(worded("any.there-is-a-file-already-choose", to));
     }
     if (held.isOverwritten()) {
       return remade(to);

@@ -98,6 +98,13 @@ class AtRestTest {
     Thread.sleep(150);
   }
 
+  private void untilItIsShown() throws Exception {
+    for (int i = 0; i < 50 && !isShown(); i++) {
+      Thread.sleep(100);
+    }
+    assertThat(isShown()).isTrue();
+  }
+
   private boolean isShown() throws Exception {
     return desk.processAt(LINE[0], LINE[1]) == resting.pid();
   }
@@ -110,8 +117,7 @@ class AtRestTest {
     edit("Copy");
     assertThat(isShown()).isFalse();
     assertThat(until("kept")).isEqualTo("kept edit.undo true");
-    Thread.sleep(600);
-    assertThat(isShown()).isTrue();
+    untilItIsShown();
     desk.hands("key", "F7");
     assertThat(until("drill")).isEqualTo("drill edit.undo Ctrl+Z 2");
     Thread.sleep(6000); // what became of it is said for four seconds, and nothing is said twice
