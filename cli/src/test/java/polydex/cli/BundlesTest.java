@@ -66,6 +66,7 @@ class BundlesTest {
           "Deed.java",
           "DemoDay.java",
           "DocumentName.java",
+          "HandLines.java",
           "ModelFiles.java",
           "Seen.java",
           "SpokenNames.java",
@@ -237,7 +238,7 @@ class BundlesTest {
 
   /** What stands before a place in its statement. */
   private static String statement(String code, int at) {
-    return code.substring(Math.max(0, code.lastIndexOf(';', at)), at);
+    return code.substring(Math.max(0, code.lastIndexOf(";\n", at)), at);
   }
 
   @Test

@@ -93,6 +93,7 @@ final class GermanWalk extends InWindow {
     if (node instanceof Labeled l && l.getText() != null && !l.getText().isBlank()) {
       boolean isCut =
           !(l instanceof Cell)
+              && !isOnABoard(l)
               && l.lookup(".text") instanceof Text t
               && !l.getText().equals(t.getText())
               && t.getText().contains("...");
@@ -104,6 +105,16 @@ final class GermanWalk extends InWindow {
     if (node.getAccessibleText() != null) {
       line(where, false, node.getAccessibleText());
     }
+  }
+
+  /** The words on the keys of a picture are cut where they must be. */
+  private static boolean isOnABoard(Node node) {
+    for (Node n = node; n != null; n = n.getParent()) {
+      if (n.getStyleClass().contains("keyboard")) {
+        return true;
+      }
+    }
+    return false;
   }
 
   private void line(String where, boolean isCut, String text) {
