@@ -87,13 +87,12 @@ final class GermanWalk extends InWindow {
   }
 
   private void tell(String where, Node node) {
-    if (node.getStyleClass().contains("keycap")) {
+    if (isOfKeys(node)) {
       return; // how keys are written is the same in all languages
     }
     if (node instanceof Labeled l && l.getText() != null && !l.getText().isBlank()) {
       boolean isCut =
           !(l instanceof Cell)
-              && !isOnABoard(l)
               && l.lookup(".text") instanceof Text t
               && !l.getText().equals(t.getText())
               && t.getText().contains("...");
@@ -107,10 +106,10 @@ final class GermanWalk extends InWindow {
     }
   }
 
-  /** The words on the keys of a picture are cut where they must be. */
-  private static boolean isOnABoard(Node node) {
+  /** Gestures, and pictures of boards, where words are cut as they must be. */
+  private static boolean isOfKeys(Node node) {
     for (Node n = node; n != null; n = n.getParent()) {
-      if (n.getStyleClass().contains("keyboard")) {
+      if (n.getStyleClass().contains("keyboard") || n.getStyleClass().contains("gesture")) {
         return true;
       }
     }
