@@ -80,6 +80,17 @@ public enum Language {
     return String.format(locale, "%+,." + digits + "f", number);
   }
 
+  /**
+   * Numbers that somebody typed, with spaces or semicolons between them; in English also with
+   * commas, in German a comma is the decimal point, and a point is one, too.
+   *
+   * @throws NumberFormatException if something in it is no number
+   */
+  public static List<Double> numbers(String typed) {
+    String plain = now == ENGLISH ? typed.replace(',', ' ') : typed.replace(',', '.');
+    return Arrays.stream(plain.strip().split("[\\s;]+")).map(Double::valueOf).toList();
+  }
+
   /** Words between the quotation marks of the language. */
   public static String quoted(String words) {
     return switch (now) {

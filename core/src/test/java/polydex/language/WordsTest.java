@@ -53,6 +53,16 @@ class WordsTest {
   }
 
   @Test
+  void numbersAreReadAsTheyAreWritten() {
+    assertThat(Language.numbers(" 1.5 1,0.8;2 ")).containsExactly(1.5, 1.0, 0.8, 2.0);
+    Language.speak(Language.GERMAN);
+    assertThat(Language.numbers("1,5 1.0; 0,8")).containsExactly(1.5, 1.0, 0.8);
+    assertThat(Language.numbers(Language.decimals(1, 2.5))).containsExactly(2.5);
+    assertThatThrownBy(() -> Language.numbers("1,5 x")).isInstanceOf(NumberFormatException.class);
+    assertThatThrownBy(() -> Language.numbers("")).isInstanceOf(NumberFormatException.class);
+  }
+
+  @Test
   void aPlaceThatIsUnknownHereIsSpokenToInEnglish() {
     assertThat(Language.of(Locale.GERMANY)).isEqualTo(Language.GERMAN);
     assertThat(Language.of(Locale.of("de", "CH"))).isEqualTo(Language.GERMAN);

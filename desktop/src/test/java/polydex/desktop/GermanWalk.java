@@ -74,7 +74,7 @@ final class GermanWalk extends InWindow {
   }
 
   private void tell(String where) throws InterruptedException {
-    TimeUnit.MILLISECONDS.sleep(1500); // what is found out beside comes in
+    TimeUnit.MILLISECONDS.sleep(800); // what is found out beside comes in
     WaitForAsyncUtils.waitForAsyncFx(
         60_000,
         () -> {

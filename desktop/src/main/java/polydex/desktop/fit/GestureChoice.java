@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
@@ -36,6 +38,7 @@ import polydex.free.Scorer;
 import polydex.keys.Gesture;
 import polydex.keys.GestureSyntaxException;
 import polydex.keys.Modifier;
+import polydex.language.Language;
 import polydex.own.OwnKey;
 import polydex.route.SetupId;
 import polydex.route.Situation.Computer;
@@ -92,7 +95,9 @@ final class GestureChoice {
     weights.setAccessibleText(worded("fit.points-for-an-initial-the-same"));
     Score.Weights usual = Score.Weights.USUAL;
     weights.setText(
-        "%s %s %s %s".formatted(usual.initial(), usual.same(), usual.partner(), usual.near()));
+        Stream.of(usual.initial(), usual.same(), usual.partner(), usual.near())
+            .map(n -> Language.decimals(1, n))
+            .collect(Collectors.joining(" ")));
     weights.setOnAction(_ -> propose());
     HBox fields = new HBox(10, field, weights);
     HBox.setHgrow(field, javafx.scene.layout.Priority.ALWAYS);
@@ -152,15 +157,10 @@ final class GestureChoice {
   }
 
   private Optional<Score.Weights> points() {
-    String[] said = weights.getText().strip().split("[\\s,;]+");
     try {
-      return Optional.of(
-          new Score.Weights(
-              Double.parseDouble(said[0]),
-              Double.parseDouble(said[1]),
-              Double.parseDouble(said[2]),
-              Double.parseDouble(said[3])));
-    } catch (IllegalArgumentException | ArrayIndexOutOfBoundsException e) {
+      List<Double> said = Language.numbers(weights.getText());
+      return Optional.of(new Score.Weights(said.get(0), said.get(1), said.get(2), said.get(3)));
+    } catch (IllegalArgumentException | IndexOutOfBoundsException e) {
       state.setText(worded("fit.the-points-are-four-numbers-from"));
       return Optional.empty();
     }

@@ -31,6 +31,7 @@ import polydex.desktop.controls.OverlayBox;
 import polydex.desktop.controls.Texts;
 import polydex.desktop.desk.Desk;
 import polydex.keys.Gesture;
+import polydex.language.Language;
 import polydex.route.Situation;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
@@ -114,15 +115,23 @@ final class PlanView {
     look();
   }
 
+  private static double number(TextField field) {
+    List<Double> all = Language.numbers(field.getText());
+    if (all.size() != 1) {
+      throw new NumberFormatException(field.getText());
+    }
+    return all.getFirst();
+  }
+
   private void look() {
     Fix.Weights costs;
     try {
       costs =
           new Fix.Weights(
-              Double.parseDouble(weights.get(0).getText().strip()),
-              Double.parseDouble(weights.get(1).getText().strip()),
-              Double.parseDouble(weights.get(2).getText().strip()),
-              Double.parseDouble(weights.get(3).getText().strip()));
+              number(weights.get(0)),
+              number(weights.get(1)),
+              number(weights.get(2)),
+              number(weights.get(3)));
     } catch (IllegalArgumentException e) {
       state.setText(worded("route.a-cost-is-a-number-from"));
       return;
