@@ -278,7 +278,7 @@ public final class RemainingView extends VBox {
                       6,
                       new GestureView(w.gesture(), desk.titles().words(row.place().environment())));
               if (!desk.narrow().get()) {
-                wished.getChildren().addFirst(Texts.styled(worded("mouse.wished"), "quiet"));
+                wished.getChildren().addFirst(Texts.styled(worded("mouse.wished"), "wished"));
               }
               wished.setAlignment(Pos.CENTER_LEFT);
               return wished;
