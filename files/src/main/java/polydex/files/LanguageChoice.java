@@ -50,7 +50,7 @@ public final class LanguageChoice {
   public static void choose(Optional<Language> language) throws FileProblem {
     Optional<Path> file = place();
     if (file.isEmpty()) {
-      return;
+      throw new FileProblem(worded("files.no-folder-keeps-what-is-chosen"));
     }
     if (language.isPresent()) {
       byte[] code = (language.get().code() + "\n").getBytes(StandardCharsets.UTF_8);
