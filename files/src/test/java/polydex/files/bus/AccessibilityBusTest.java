@@ -11,7 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.BooleanSupplier;
+import java.util.function.Supplier;
 import org.apache.commons.io.FileUtils;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -87,17 +87,20 @@ class AccessibilityBusTest {
                 .redirectError(ProcessBuilder.Redirect.DISCARD)
                 .redirectOutput(ProcessBuilder.Redirect.DISCARD)
                 .start());
-    await(() -> Files.exists(run.resolve("address")));
-    address = Files.readString(run.resolve("address")).strip();
+    Path where = run.resolve("address");
+    await(() -> Files.exists(where) ? "" : "The session has not started.");
+    address = Files.readString(where).strip();
     // All programs have to be there, and the window of the real one.
     await(
         () -> {
           try (AccessibilityBus bus = AccessibilityBus.connect(address)) {
             List<Running> all = bus.programs();
-            return all.size() == HOSTILE.size() + 2
-                && !program(bus, "Cue editor").program().menus().isEmpty();
-          } catch (Exception _) {
-            return false;
+            boolean shown =
+                all.size() == HOSTILE.size() + 2
+                    && !program(bus, "Cue editor").program().menus().isEmpty();
+            return shown ? "" : all + Files.readString(run.resolve("programs.log"));
+          } catch (Exception e) {
+            return e.toString();
           }
         });
   }
@@ -116,11 +119,15 @@ class AccessibilityBusTest {
     return Path.of(AccessibilityBusTest.class.getResource(name).toURI());
   }
 
-  private static void await(BooleanSupplier condition) throws InterruptedException {
-    for (int i = 0; i < 600 && !condition.getAsBoolean(); i++) {
+  /** Waits until nothing is missing; what is, is what the test then says. */
+  private static void await(Supplier<String> missing) throws InterruptedException {
+    long end = System.nanoTime() + 120_000_000_000L;
+    String now = missing.get();
+    while (!now.isEmpty() && System.nanoTime() < end) {
       Thread.sleep(100);
+      now = missing.get();
     }
-    assertThat(condition.getAsBoolean()).isTrue();
+    assertThat(now).isEmpty();
   }
 
   @AfterAll
