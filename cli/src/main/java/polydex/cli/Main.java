@@ -10,9 +10,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Collections;
 import java.util.LinkedHashMap;
-import java.util.Locale;
 import java.util.Map;
-import java.util.ResourceBundle;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -30,6 +28,7 @@ import polydex.files.Unexpected;
 import polydex.files.store.DamagedFile;
 import polydex.keys.Visible;
 import polydex.language.Language;
+import polydex.language.Words;
 
 /** The commands that need no window. */
 @Command(
@@ -109,12 +108,7 @@ public final class Main {
     if (Language.now() != Language.ENGLISH) {
       // English stands with the commands themselves.
       made.setResourceBundle(
-          ResourceBundle.getBundle(
-              "polydex.cli.commands",
-              Locale.of(Language.now().code()),
-              Main.class.getClassLoader(),
-              ResourceBundle.Control.getNoFallbackControl(
-                  ResourceBundle.Control.FORMAT_PROPERTIES)));
+          Words.resources("polydex.cli.commands", Language.now(), Main.class.getClassLoader()));
     }
     return made;
   }

@@ -42,7 +42,8 @@ class BundlesTest {
       cli,     polydex/cli/words
       """;
 
-  private static final Pattern SAID = Pattern.compile("\\bworded\\(\\s*\"([^\"]+)\"\\s*([,)])");
+  private static final Pattern SAID =
+      Pattern.compile("\\b(?:worded|wording)\\(\\s*\"([^\"]+)\"\\s*([,)])");
   private static final Pattern FILLED = Pattern.compile("\\{(\\d)[,}]");
   private static final Pattern KEYS = Pattern.compile("(?<!one|other)\\{[A-Za-z_]{2,}\\}");
   private static final Pattern PRINTED = Pattern.compile("%(\\d\\$)?[-+,0-9.]*[a-z]");

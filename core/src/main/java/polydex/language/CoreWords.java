@@ -11,4 +11,9 @@ public final class CoreWords {
   public static String worded(String key, Object... filledIn) {
     return WORDS.worded(key, filledIn);
   }
+
+  /** The words under a key, to be had in each language. */
+  public static Wording wording(String key) {
+    return new Wording(WORDS, key);
+  }
 }

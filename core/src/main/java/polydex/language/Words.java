@@ -1,6 +1,7 @@
 package polydex.language;
 
 import com.ibm.icu.text.MessageFormat;
+import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.MissingResourceException;
@@ -24,10 +25,10 @@ public final class Words {
 
   private final String bundle;
   private final ClassLoader loader;
-  private final Map<String, MessageFormat> messages = new ConcurrentHashMap<>();
-  private volatile Read read = new Read(Language.ENGLISH, Map.of());
+  private final Map<Language, Read> read = new ConcurrentHashMap<>();
 
-  private record Read(Language language, Map<String, String> words) {}
+  /** What a bundle has, and the messages that were asked for. */
+  private record Read(Map<String, String> words, Map<String, MessageFormat> messages) {}
 
   /** The words of a bundle, found as the classes of the module that has it are. */
   public Words(String bundle, ClassLoader loader) {
@@ -41,42 +42,58 @@ public final class Words {
    * @throws MissingResourceException if nothing stands under the key
    */
   public String worded(String key, Object... filledIn) {
-    String words = words().get(key);
+    Read now = read(Language.now());
+    String words = plain(now, key);
+    return filledIn.length == 0
+        ? words
+        : words.contains(CHOOSES) ? chosen(now, key, words, filledIn) : filled(words, filledIn);
+  }
+
+  /**
+   * The words under a key in a language that need not be spoken, with nothing filled in.
+   *
+   * @throws MissingResourceException if nothing stands under the key
+   */
+  String in(Language language, String key) {
+    return plain(read(language), key);
+  }
+
+  private String plain(Read from, String key) {
+    String words = from.words().get(key);
     if (words == null) {
       throw new MissingResourceException("No words for " + key, bundle, key);
     }
-    return filledIn.length == 0
-        ? words
-        : words.contains(CHOOSES) ? chosen(key, words, filledIn) : filled(words, filledIn);
+    return words;
   }
 
-  private Map<String, String> words() {
-    Read now = read;
-    if (now.words().isEmpty() || now.language() != Language.now()) {
-      now = new Read(Language.now(), in(Language.now()));
-      messages.clear();
-      read = now;
-    }
-    return now.words();
+  private Read read(Language language) {
+    return read.computeIfAbsent(
+        language, l -> new Read(bundle(bundle, l, loader), new ConcurrentHashMap<>()));
   }
 
-  private Map<String, String> in(Language language) {
-    Locale locale = language == Language.ENGLISH ? Locale.ROOT : Locale.of(language.code());
-    ResourceBundle found =
-        ResourceBundle.getBundle(
-            bundle,
-            locale,
-            loader,
-            ResourceBundle.Control.getNoFallbackControl(ResourceBundle.Control.FORMAT_PROPERTIES));
-    Map<String, String> words = new ConcurrentHashMap<>();
+  /** All words of a bundle in a language; never those of the computer's language instead. */
+  private static Map<String, String> bundle(String bundle, Language language, ClassLoader loader) {
+    ResourceBundle found = resources(bundle, language, loader);
+    Map<String, String> words = new HashMap<>();
     found.keySet().forEach(k -> words.put(k, found.getString(k)));
     return words;
   }
 
-  private String chosen(String key, String words, Object... filledIn) {
+  /** A bundle in a language; never that of the computer's language instead. */
+  public static ResourceBundle resources(String bundle, Language language, ClassLoader loader) {
+    return ResourceBundle.getBundle(
+        bundle,
+        language == Language.ENGLISH ? Locale.ROOT : Locale.of(language.code()),
+        loader,
+        ResourceBundle.Control.getNoFallbackControl(ResourceBundle.Control.FORMAT_PROPERTIES));
+  }
+
+  private static String chosen(Read from, String key, String words, Object... filledIn) {
     MessageFormat message =
-        messages.computeIfAbsent(
-            key, _ -> new MessageFormat(KEYS.matcher(words).replaceAll("'$0'"), Language.locale()));
+        from.messages()
+            .computeIfAbsent(
+                key,
+                _ -> new MessageFormat(KEYS.matcher(words).replaceAll("'$0'"), Language.locale()));
     // One at a time: a message is not made for several at once.
     synchronized (message) {
       return message.format(filledIn);

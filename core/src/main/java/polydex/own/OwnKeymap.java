@@ -68,7 +68,8 @@ public final class OwnKeymap {
     // Without its environment a file has no keys of it, whatever actions were left behind.
     List<OwnKey> usual = there.isEmpty() ? List.of(OwnKey.values()) : unknown;
     usual.forEach(k -> bindings.addAll(bindings(with, k, k.usual())));
-    return with.without(ID).with(List.of(), List.of(ENVIRONMENT), Map.of(ID, distinct(bindings)));
+    return with.without(ID)
+        .with(List.of(), List.of(OwnTitles.said(ENVIRONMENT)), Map.of(ID, distinct(bindings)));
   }
 
   /** The action that a command is in a catalogue, where it may have been joined with another. */

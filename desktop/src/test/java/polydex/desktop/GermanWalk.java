@@ -71,6 +71,11 @@ final class GermanWalk extends InWindow {
         }
       }
     }
+    // A command of the program itself, which the file has in English.
+    person.keys("Alt+L");
+    person.keys("Ctrl+F");
+    person.type("widerrufen");
+    tell("Finden");
   }
 
   private void tell(String where) throws InterruptedException {

@@ -257,7 +257,9 @@ final class ActionDetail extends VBox {
     List<String> notes = new ArrayList<>();
     if (!binding.context().equals(Context.ANYWHERE.id())) {
       notes.add(
-          worded("any.in", environment.context(binding.context()).map(Context::title).orElse("")));
+          worded(
+              "lookup.in-context",
+              environment.context(binding.context()).map(Context::title).orElse("")));
     }
     binding.when().since().ifPresent(v -> notes.add(worded("lookup.since-version", v)));
     binding.when().until().ifPresent(v -> notes.add(worded("lookup.until-version", v)));

@@ -6,6 +6,7 @@ import java.util.Optional;
 import polydex.catalog.Action;
 import polydex.catalog.Action.Harm;
 import polydex.catalog.ActionId;
+import polydex.own.OwnTitles;
 
 /**
  * An action as a file writes it, with everything left out that goes without saying.
@@ -25,7 +26,8 @@ record ActionForm(
     Optional<String> opposite,
     Optional<Boolean> toggles) {
 
-  static ActionForm of(Action a) {
+  static ActionForm of(Action action) {
+    Action a = OwnTitles.kept(action);
     return new ActionForm(
         a.id().value(),
         a.title(),
@@ -37,13 +39,14 @@ record ActionForm(
   }
 
   Action action() {
-    return new Action(
-        new ActionId(id),
-        title,
-        group,
-        words,
-        harm.orElse(Harm.VISIBLE),
-        opposite.map(ActionId::new),
-        toggles.orElse(false));
+    return OwnTitles.said(
+        new Action(
+            new ActionId(id),
+            title,
+            group,
+            words,
+            harm.orElse(Harm.VISIBLE),
+            opposite.map(ActionId::new),
+            toggles.orElse(false)));
   }
 }

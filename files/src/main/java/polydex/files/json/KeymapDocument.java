@@ -13,6 +13,7 @@ import polydex.catalog.Action;
 import polydex.catalog.Binding;
 import polydex.catalog.Environment;
 import polydex.files.FileProblem;
+import polydex.own.OwnTitles;
 
 /**
  * A keymap file as it was read, whole: fields that the model does not know and the order of
@@ -69,8 +70,8 @@ public final class KeymapDocument {
     ObjectNode now = tree.deepCopy();
     overlay(
         (ObjectNode) now.get("environment"),
-        ModelJson.treeOf(keymap.environment()),
-        ModelJson.treeOf(environment));
+        ModelJson.treeOf(OwnTitles.kept(keymap.environment())),
+        ModelJson.treeOf(OwnTitles.kept(environment)));
     list(now, "actions", keymap.actions(), actions, a -> a.id().value());
     list(now, "bindings", keymap.bindings(), bindings, Binding::id);
     return new KeymapDocument(now, new KeymapFile(FORMAT, environment, actions, bindings));

@@ -2,12 +2,16 @@ package polydex.files.json;
 
 import static polydex.files.language.FilesWords.worded;
 
+import com.fasterxml.jackson.databind.annotation.JsonDeserialize;
+import com.fasterxml.jackson.databind.annotation.JsonSerialize;
+import com.fasterxml.jackson.databind.util.StdConverter;
 import java.util.List;
 import java.util.Optional;
 import polydex.catalog.Action;
 import polydex.catalog.Binding;
 import polydex.catalog.Environment;
 import polydex.files.FileProblem;
+import polydex.own.OwnTitles;
 import polydex.route.Refused;
 
 /**
@@ -19,7 +23,12 @@ import polydex.route.Refused;
  * @param bindings its bindings, in the order in which they are shown
  */
 public record KeymapFile(
-    String format, Environment environment, List<Action> actions, List<Binding> bindings) {
+    String format,
+    @JsonSerialize(converter = KeptEnvironment.class)
+        @JsonDeserialize(converter = SaidEnvironment.class)
+        Environment environment,
+    List<Action> actions,
+    List<Binding> bindings) {
   /**
    * Refuses what could only be understood by guessing.
    *
@@ -29,6 +38,20 @@ public record KeymapFile(
     Optional<String> refused = Refused.in(environment, bindings);
     if (refused.isPresent()) {
       throw new FileProblem(worded("json.nothing-was-taken", name, refused.get()));
+    }
+  }
+
+  private static final class KeptEnvironment extends StdConverter<Environment, Environment> {
+    @Override
+    public Environment convert(Environment value) {
+      return OwnTitles.kept(value);
+    }
+  }
+
+  private static final class SaidEnvironment extends StdConverter<Environment, Environment> {
+    @Override
+    public Environment convert(Environment value) {
+      return OwnTitles.said(value);
     }
   }
 }

@@ -18,6 +18,7 @@ import polydex.catalog.EnvironmentId;
 import polydex.catalog.Version;
 import polydex.files.store.WorkspaceTables.Placed;
 import polydex.keys.Gesture;
+import polydex.own.OwnTitles;
 
 /**
  * Actions and bindings as rows. Of large catalogues there are many, and the same few gestures,
@@ -36,7 +37,7 @@ final class CatalogTables {
     List<Action> all = new ArrayList<>();
     each(
         "SELECT id, title, in_group, words, harm, opposite, toggles FROM action ORDER BY position",
-        row -> all.add(action(row)));
+        row -> all.add(OwnTitles.said(action(row))));
     return all;
   }
 
@@ -142,7 +143,7 @@ final class CatalogTables {
     now.forEach(
         (key, value) -> {
           if (!value.equals(old.get(key))) {
-            Action a = value.value();
+            Action a = OwnTitles.kept(value.value());
             put.bind("id", key)
                 .bind("position", value.position())
                 .bind("title", a.title())

@@ -23,6 +23,7 @@ import polydex.catalog.EnvironmentId;
 import polydex.catalog.Successors;
 import polydex.files.FileProblem;
 import polydex.files.json.ModelJson;
+import polydex.own.OwnTitles;
 import polydex.route.Setup;
 import polydex.workspace.Remembered;
 import polydex.workspace.Workspace;
@@ -39,7 +40,8 @@ final class WorkspaceTables {
   }
 
   Workspace read(String name) throws FileProblem {
-    List<Environment> environments = bodies(name, "environment", Environment.class);
+    List<Environment> environments =
+        bodies(name, "environment", Environment.class).stream().map(OwnTitles::said).toList();
     CatalogTables catalog = new CatalogTables(h);
     try {
       return Workspace.of(
@@ -72,8 +74,8 @@ final class WorkspaceTables {
     successors(before.catalog().successors().moves(), after.catalog().successors().moves());
     bodies(
         "environment",
-        before.catalog().environments(),
-        after.catalog().environments(),
+        kept(before.catalog().environments()),
+        kept(after.catalog().environments()),
         e -> e.id().value());
     bodies("board", before.world().boards().values(), after.world().boards().values(), Board::id);
     bodies(
@@ -98,6 +100,10 @@ final class WorkspaceTables {
           after.catalog().bindings(environment),
           changed);
     }
+  }
+
+  private static List<Environment> kept(List<Environment> all) {
+    return all.stream().map(OwnTitles::kept).toList();
   }
 
   /** Few, and each is known by its place alone. */
