@@ -2,6 +2,7 @@ package polydex.desktop;
 
 import java.time.Duration;
 import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
 import javafx.application.Platform;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -28,9 +29,14 @@ public final class Rehearsal {
   private static void walk() {
     try {
       long end = System.nanoTime() + LONGEST.toNanos();
+      CountDownLatch looked = new CountDownLatch(1);
       while (Windows.shells().isEmpty() && System.nanoTime() < end) {
         Thread.sleep(STEP);
       }
+      Platform.runLater(() -> Windows.shells().forEach(s -> s.whenLookedInto(looked::countDown)));
+      // What Today shows by then is needed by each start.
+      looked.await(LONGEST.toSeconds(), TimeUnit.SECONDS);
+      Thread.sleep(STEP);
       for (PlaceName place : PlaceName.values()) {
         CountDownLatch gone = new CountDownLatch(1);
         Platform.runLater(

@@ -276,7 +276,12 @@ public final class Windows extends Application {
     put(scene, stage);
     stage.setMinWidth(LEAST_WIDTH);
     stage.setMinHeight(LEAST_HEIGHT);
-    atNextPicture(scene, () -> System.out.println("window shown"));
+    atNextPicture(
+        scene,
+        () -> {
+          System.out.println("window shown");
+          shell.session().shown();
+        });
     shell.whenLookedInto(() -> atNextPicture(scene, () -> System.out.println("first look shown")));
     stage.show();
   }

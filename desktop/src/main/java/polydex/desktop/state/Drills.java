@@ -17,6 +17,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import polydex.catalog.ActionId;
 import polydex.catalog.Catalog;
 import polydex.language.Language;
@@ -44,7 +45,7 @@ public final class Drills {
   private final Session session;
   private final Analyst analyst;
   private DrillSettings settings;
-  private CompletableFuture<AskingPlan> asking;
+  private @Nullable CompletableFuture<AskingPlan> asking;
   private MemoryParameters askingFor;
 
   /** For a session and what is found out about it. */
@@ -58,28 +59,37 @@ public final class Drills {
             (int) number(NEW_A_DAY, usual.newADay()),
             (int) number(MINUTES, usual.minutesADay()));
     askingFor = session.progress().parameters();
-    asking = made(askingFor);
+    session.whenShown(this::begin);
     session.logged().addListener((_, _, _) -> askAnew());
   }
 
   /** Takes a fifth of a second, and is there by the time that the setup has been looked into. */
-  private static CompletableFuture<AskingPlan> made(MemoryParameters parameters) {
-    return CompletableFuture.supplyAsync(() -> new AskingPlan(parameters));
+  private synchronized CompletableFuture<AskingPlan> begun() {
+    if (asking == null) {
+      MemoryParameters parameters = askingFor;
+      asking = CompletableFuture.supplyAsync(() -> new AskingPlan(parameters));
+    }
+    return asking;
   }
 
-  private void askAnew() {
+  private void begin() {
+    var _ = begun();
+  }
+
+  private synchronized void askAnew() {
     MemoryParameters now = session.progress().parameters();
     if (!now.equals(askingFor)) {
       askingFor = now;
-      asking = made(now);
+      asking = null;
+      begin();
     }
   }
 
   private Gains gains() {
     Map<ActionId, Double> uses = session.knowledge().usesADay();
     return uses.isEmpty()
-        ? Gains.of(asking.join())
-        : new Gains(asking.join(), i -> Worth.of(uses.getOrDefault(i.action(), 0.0)));
+        ? Gains.of(begun().join())
+        : new Gains(begun().join(), i -> Worth.of(uses.getOrDefault(i.action(), 0.0)));
   }
 
   /**

@@ -63,6 +63,7 @@ import polydex.workspace.Workspace;
  */
 public final class Session implements AutoCloseable {
   private final StoreLine store;
+  private final Unhurried unhurried = new Unhurried();
   private final ReadOnlyObjectWrapper<Path> file;
   private final Clock clock;
   private final ReadOnlyObjectWrapper<Workspace> workspace;
@@ -107,13 +108,17 @@ public final class Session implements AutoCloseable {
   public Session(Store opened, Clock clock) throws FileProblem {
     this(Opened.of(opened, clock), opened::events);
     follow();
+    shown();
   }
 
-  /** A session on what was read of a file, whose mouse log is read beside. */
+  /**
+   * A session on what was read of a file. Its mouse log is read beside and everything else found
+   * out as soon as it is {@link #shown()}.
+   */
   public static Session reading(Opened opened) throws FileProblem {
     Session session = new Session(opened, null);
     if (opened.isLogged()) {
-      session.mouseLog.readAgain();
+      session.whenShown(session.mouseLog::readAgain);
     }
     session.follow();
     session.whenLogRead(session::check, _ -> session.check());
@@ -203,8 +208,8 @@ public final class Session implements AutoCloseable {
   }
 
   private void follow() {
-    copyOfToday();
-    fitIfDue();
+    whenShown(this::copyOfToday);
+    whenShown(this::fitIfDue);
     mouseLog.changed().addListener((_, _, _) -> logged.set(logged.get() + 1));
     workspace.addListener(
         (_, before, after) -> {
@@ -412,7 +417,17 @@ public final class Session implements AutoCloseable {
    * @param failed hears instead why it can't be read
    */
   public void whenLogRead(Runnable read, Consumer<String> failed) {
-    mouseLog.whenRead(read, failed);
+    whenShown(() -> mouseLog.whenRead(read, failed));
+  }
+
+  /** Does something that takes a while once the window was painted, or at once where it was. */
+  void whenShown(Runnable what) {
+    unhurried.add(what);
+  }
+
+  /** Says that its window was painted once. */
+  public void shown() {
+    unhurried.shown();
   }
 
   /** What the mouse log comes to now; to nothing while it was not read yet. */
@@ -740,6 +755,7 @@ public final class Session implements AutoCloseable {
   /** Waits until all is written, as far as it can be, and closes the file. */
   @Override
   public void close() {
+    unhurried.clear();
     mouseLog.close();
     store.close();
   }

@@ -418,6 +418,10 @@ class SessionLogTest {
               reading.whenLogRead(
                   () -> read.complete(reading.standing()),
                   why -> read.completeExceptionally(new AssertionError(why)));
+              // The machine is the window's until that was painted.
+              Thread.sleep(300);
+              assertThat(read).isNotDone();
+              reading.shown();
               return reading;
             });
     assertThat(read.get(60, TimeUnit.SECONDS)).isEqualTo(whole);
