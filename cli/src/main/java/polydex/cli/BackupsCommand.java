@@ -94,7 +94,10 @@ final class BackupsCommand implements Callable<Integer> {
       all.forEach(
           l ->
               out.printf(
-                  worded("command.bytes"), l.day(), l.bytes(), l.sound() ? "sound" : "damaged"));
+                  worded("command.bytes"),
+                  l.day(),
+                  l.bytes(),
+                  worded(l.sound() ? "command.sound" : "command.damaged")));
       out.printf(worded("command.take-puts-the-newest-in-the"), all.getFirst().day(), file);
     }
     return !all.isEmpty() && all.stream().allMatch(Listed::sound) ? Main.DONE : Main.NO;

@@ -291,7 +291,7 @@ final class DrillCommand implements Callable<Integer> {
                 i.difficulty(),
                 i.stability(),
                 i.retrievability(),
-                i.isDue() ? "now" : i.due().substring(0, 10),
+                i.isDue() ? worded("command.now") : i.due().substring(0, 10),
                 i.fluent() ? worded("command.fluent") : ""));
   }
 

@@ -118,7 +118,9 @@ final class FreeCommand implements Callable<Integer> {
       out.printf("%-24s %5.1f%n", answer.gesture(), answer.effort());
       return;
     }
-    out.printf("%s: %s%n", answer.gesture(), answer.free() ? "free" : worded("command.not-free"));
+    out.printf(
+        "%s: %s%n",
+        answer.gesture(), answer.free() ? worded("command.free") : worded("command.not-free"));
     for (FitWords.Said said : answer.setups()) {
       out.printf(
           "  %-28s %s%n",

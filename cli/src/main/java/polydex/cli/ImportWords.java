@@ -22,7 +22,7 @@ final class ImportWords {
         worded("command.changed-known-already-gone-refused-to"),
         answer.read(),
         answer.taken().size(),
-        answer.written() ? "taken" : worded("command.would-be-taken"),
+        answer.written() ? worded("command.taken-3") : worded("command.would-be-taken"),
         answer.changed().size(),
         answer.known().size(),
         answer.gone().size(),
@@ -88,7 +88,7 @@ final class ImportWords {
                           .formatted(
                               e.getKey(),
                               e.getValue().gestures(),
-                              e.getValue().taken() ? worded("command.taken-2") : ""))
+                              e.getValue().taken() ? worded("command.taken-3") : ""))
               .collect(Collectors.joining(", ")),
           answer.otherSystems());
     }
@@ -106,7 +106,7 @@ final class ImportWords {
       if (tables.size() > 1 || !t.taken() || !t.why().endsWith(".")) {
         out.printf(
             "  %s %d%s%s%s: %s%n",
-            t.taken() ? "table" : worded("command.left-table"),
+            t.taken() ? worded("command.table") : worded("command.left-table"),
             t.number(),
             t.file().isEmpty() ? "" : worded("command.of", t.file()),
             t.line() > 0 ? worded("command.on-line", t.line()) : "",

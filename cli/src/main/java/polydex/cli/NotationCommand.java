@@ -210,9 +210,10 @@ final class NotationCommand implements Callable<Integer> {
     a.refusal().ifPresent(r -> out.println(worded("command.refused-2", r.message())));
     a.gesture().ifPresent(g -> out.printf("  %-12s %s%n", a.form().orElse(""), g));
     if (!a.strokes().isEmpty()) {
-      out.printf("  %-12s %s%n", "strokes", String.join("  ", a.strokes()));
+      out.printf("  %-12s %s%n", worded("command.strokes"), String.join("  ", a.strokes()));
     }
-    a.members().forEach(m -> out.printf("  %-12s %s%n", "member", String.join("  ", m)));
-    a.untypable().ifPresent(u -> out.printf("  %-12s %s%n", "untypable", u));
+    a.members()
+        .forEach(m -> out.printf("  %-12s %s%n", worded("command.member"), String.join("  ", m)));
+    a.untypable().ifPresent(u -> out.printf("  %-12s %s%n", worded("command.untypable"), u));
   }
 }

@@ -54,6 +54,28 @@ class BundlesTest {
           "\"(?:\\\\.|[^\"\\\\\n])*\\b[a-z]{2,} (?:a|an|the|is|are|it|its|of|to|in|no|not) [a-z]"
               + "(?:\\\\.|[^\"\\\\\n])*\"");
 
+  /** A plain word where there is a choice. */
+  private static final Pattern CHOSEN =
+      Pattern.compile("\\?\\s*\"([A-Za-z][a-z]+(?: [a-z]+)*)\"\\s*:");
+
+  private static final Pattern STYLE = Pattern.compile("\\.([a-z][a-z-]+)");
+
+  /** Names of keys, ids, settings, and what forms of files have. */
+  private static final Set<String> NO_WORDS =
+      Set.of(
+          "Tab",
+          "Right",
+          "Down",
+          "unnamed",
+          "key",
+          "letters",
+          "sequence",
+          "before",
+          "reserved",
+          "yes",
+          "gestures",
+          "machine");
+
   /** Said to no one, to who works on the program, or by a library; the names of threads. */
   private static final Pattern OTHERWISE =
       Pattern.compile(
@@ -72,6 +94,7 @@ class BundlesTest {
           "HandLines.java",
           "ManualPage.java",
           "ModelFiles.java",
+          "ProgramReading.java",
           "Seen.java",
           "SpokenNames.java",
           "Words.java");
@@ -236,6 +259,28 @@ class BundlesTest {
           .filter(m -> !OTHERWISE.matcher(statement(code, m.start())).find())
           .filter(_ -> !KEPT.contains(name))
           .forEach(m -> found.add(name + " " + m.group()));
+    }
+    assertThat(found).isEmpty();
+  }
+
+  /** Nor a word of which one is chosen, but for styles and what stands for itself. */
+  @ParameterizedTest
+  @ValueSource(strings = {"core", "files", "desktop", "cli"})
+  void noWordIsChosenInASource(String module) throws IOException {
+    Set<String> plain = new HashSet<>(NO_WORDS);
+    STYLE
+        .matcher(
+            Files.readString(module("desktop").resolve("resources/polydex/desktop/polydex.css")))
+        .results()
+        .forEach(m -> plain.add(m.group(1)));
+    List<String> found = new ArrayList<>();
+    for (Map.Entry<Path, String> source : sources(module).entrySet()) {
+      String name = source.getKey().getFileName().toString();
+      CHOSEN
+          .matcher(source.getValue())
+          .results()
+          .filter(m -> !plain.contains(m.group(1)) && !KEPT.contains(name))
+          .forEach(m -> found.add(name + " " + m.group(1)));
     }
     assertThat(found).isEmpty();
   }

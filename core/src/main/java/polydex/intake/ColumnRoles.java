@@ -165,22 +165,34 @@ public record ColumnRoles(Map<Role, Integer> roles, List<GestureColumn> gestures
         .collect(Collectors.joining(", "));
   }
 
-  /** The roles that are missing before a list can be brought in, by name; empty where none is. */
-  public List<String> missing(boolean environmentIsSaid) {
-    List<String> missing = new ArrayList<>();
+  /** What a list can lack. */
+  public enum Lack {
+    /** The platform or application that its lines are of. */
+    SUBJECT,
+
+    /** What its gestures are for. */
+    ACTION,
+
+    /** Gestures. */
+    GESTURE
+  }
+
+  /** What is missing before a list can be brought in; empty where nothing is. */
+  public List<Lack> missing(boolean environmentIsSaid) {
+    List<Lack> missing = new ArrayList<>();
     boolean where =
         roles.containsKey(Role.PLATFORM)
             || roles.containsKey(Role.APPLICATION)
             || gestures.stream().anyMatch(g -> !g.environment().isEmpty())
             || environmentIsSaid;
     if (!where) {
-      missing.add(worded("intake.platform-or-application"));
+      missing.add(Lack.SUBJECT);
     }
     if (!roles.containsKey(Role.ACTION)) {
-      missing.add(worded("intake.action"));
+      missing.add(Lack.ACTION);
     }
     if (gestures.isEmpty()) {
-      missing.add(worded("intake.gesture"));
+      missing.add(Lack.GESTURE);
     }
     return missing;
   }

@@ -7,6 +7,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import polydex.intake.ColumnRoles.Lack;
 import polydex.intake.ColumnRoles.Target;
 import polydex.intake.IntakeRequest.RequestedRow;
 import polydex.keys.GestureReader;
@@ -19,10 +20,16 @@ import polydex.keys.GestureReader;
  * @param roles what its columns are
  * @param taken whether its lines are brought in
  * @param named whether its columns were named rather than found out by what they hold
+ * @param lacks what keeps it from being brought in; empty where nothing does, or the user said so
  * @param why a sentence
  */
 public record TableFate(
-    ListTable table, ColumnRoles roles, boolean taken, boolean named, String why) {
+    ListTable table,
+    ColumnRoles roles,
+    boolean taken,
+    boolean named,
+    List<Lack> lacks,
+    String why) {
 
   /**
    * What becomes of a table whose columns are known or said.
@@ -30,13 +37,14 @@ public record TableFate(
    * @param named whether that says that every value of them is a gesture
    */
   public static TableFate said(ListTable table, ColumnRoles roles, boolean target, boolean named) {
-    List<String> missing = roles.missing(target);
+    List<Lack> missing = roles.missing(target);
     return new TableFate(
         table,
         roles,
         missing.isEmpty(),
         named,
-        missing.isEmpty() ? worded("intake.columns", roles.written()) : lacks(missing));
+        missing,
+        missing.isEmpty() ? worded("intake.columns", roles.written()) : lacking(missing));
   }
 
   /**
@@ -53,7 +61,7 @@ public record TableFate(
       List<GestureReader> readers) {
     ColumnGuess guess = ColumnGuess.of(table, environments, readers);
     ListTable read = guess.headerIsData() ? table.withHeaderAsLine() : table;
-    List<String> missing = guess.roles().missing(target);
+    List<Lack> missing = guess.roles().missing(target);
     String how =
         worded(
             "intake.columns-2",
@@ -68,19 +76,20 @@ public record TableFate(
         guess.roles(),
         missing.isEmpty(),
         guess.named(),
-        missing.isEmpty() ? how : lacks(missing));
+        missing,
+        missing.isEmpty() ? how : lacking(missing));
   }
 
   /** Whether it only lacks the platform or application that its lines are of. */
   public boolean lacksItsSubject() {
-    return why.equals(worded("intake.no-column-says-of-which-platform"));
+    return lacks.equals(List.of(Lack.SUBJECT));
   }
 
-  private static String lacks(List<String> missing) {
-    if (missing.contains(worded("intake.gesture"))) {
+  private static String lacking(List<Lack> missing) {
+    if (missing.contains(Lack.GESTURE)) {
       return worded("intake.no-column-of-it-reads-as");
     }
-    return missing.contains(worded("intake.action"))
+    return missing.contains(Lack.ACTION)
         ? worded("intake.it-has-gestures-but-no-column")
         : worded("intake.no-column-says-of-which-platform");
   }
@@ -88,7 +97,8 @@ public record TableFate(
   /** The other way round, because the user says so: left, or taken with the likeliest columns. */
   public TableFate switched() {
     if (taken) {
-      return new TableFate(table, roles, false, named, worded("intake.left-as-you-said"));
+      return new TableFate(
+          table, roles, false, named, List.of(), worded("intake.left-as-you-said"));
     }
     ColumnRoles likeliest = ColumnGuess.forced(table);
     return new TableFate(
@@ -96,12 +106,13 @@ public record TableFate(
         likeliest,
         true,
         false,
+        List.of(),
         worded("intake.taken-as-you-said-columns", likeliest.written()));
   }
 
   /** The same with the first of its lines only. */
   public TableFate head(int lines) {
-    return new TableFate(table.head(lines), roles, taken, named, why);
+    return new TableFate(table.head(lines), roles, taken, named, lacks, why);
   }
 
   /** Its lines as rows of bindings. */

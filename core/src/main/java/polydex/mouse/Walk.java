@@ -68,7 +68,7 @@ public record Walk(int presses, List<String> path, Means means) {
               Gesture.parse(forward ? "Tab" : "Shift+Tab"),
               forward ? at + 1 : size - at,
               path.getFirst()));
-      parts.add(new Part(Gesture.parse("Space"), 1, "pressed"));
+      parts.add(new Part(Gesture.parse("Space"), 1, worded("mouse.pressed")));
       return parts;
     }
     parts.add(new Part(Gesture.parse("F10"), 1, worded("mouse.the-menu-bar")));

@@ -233,7 +233,7 @@ final class FocusLines {
   }
 
   private OutlineLine<Setup> toggle(String label, boolean on, Setup other) {
-    return OutlineLine.<Setup>of(part.depth(), label, on ? "yes" : "no")
+    return OutlineLine.<Setup>of(part.depth(), label, worded(on ? "any.yes" : "any.no"))
         .changedBy(new Edit.Done<>(() -> other));
   }
 

@@ -10,6 +10,7 @@ import polydex.keys.Gesture;
  * One line of something written out: a part of it, what is wrong there, and what can be done with
  * it. Whatever is done gives the whole, with that part changed.
  *
+ * @param sort what the line is, whatever it is called
  * @param depth how far inside, 0 for the whole itself
  * @param label what the part is
  * @param value how it stands; may be empty
@@ -23,6 +24,7 @@ import polydex.keys.Gesture;
  * @param <R> what is written out
  */
 public record OutlineLine<R>(
+    Sort sort,
     int depth,
     String label,
     String value,
@@ -33,6 +35,18 @@ public record OutlineLine<R>(
     Optional<R> without,
     Optional<R> earlier,
     Optional<R> later) {
+
+  /** What a line is. */
+  public enum Sort {
+    /** What the whole is called. */
+    NAME,
+
+    /** The first of a machine's lines. */
+    MACHINE,
+
+    /** Anything else. */
+    PART
+  }
 
   /** How a value is given. */
   public sealed interface Edit<R> {
@@ -84,6 +98,7 @@ public record OutlineLine<R>(
   /** A line that only says something. */
   public static <R> OutlineLine<R> of(int depth, String label, String value) {
     return new OutlineLine<>(
+        Sort.PART,
         depth,
         label,
         value,
@@ -96,34 +111,81 @@ public record OutlineLine<R>(
         Optional.empty());
   }
 
+  /** The same as a line of another sort. */
+  public OutlineLine<R> as(Sort other) {
+    return new OutlineLine<>(
+        other, depth, label, value, gesture, mistakes, change, more, without, earlier, later);
+  }
+
   public OutlineLine<R> about(Gesture of) {
     return new OutlineLine<>(
-        depth, label, value, Optional.of(of), mistakes, change, more, without, earlier, later);
+        sort,
+        depth,
+        label,
+        value,
+        Optional.of(of),
+        mistakes,
+        change,
+        more,
+        without,
+        earlier,
+        later);
   }
 
   public OutlineLine<R> wrong(List<String> sentences) {
     return new OutlineLine<>(
-        depth, label, value, gesture, sentences, change, more, without, earlier, later);
+        sort, depth, label, value, gesture, sentences, change, more, without, earlier, later);
   }
 
   public OutlineLine<R> changedBy(Edit<R> edit) {
     return new OutlineLine<>(
-        depth, label, value, gesture, mistakes, Optional.of(edit), more, without, earlier, later);
+        sort,
+        depth,
+        label,
+        value,
+        gesture,
+        mistakes,
+        Optional.of(edit),
+        more,
+        without,
+        earlier,
+        later);
   }
 
   public OutlineLine<R> addingBy(Edit<R> edit) {
     return new OutlineLine<>(
-        depth, label, value, gesture, mistakes, change, Optional.of(edit), without, earlier, later);
+        sort,
+        depth,
+        label,
+        value,
+        gesture,
+        mistakes,
+        change,
+        Optional.of(edit),
+        without,
+        earlier,
+        later);
   }
 
   public OutlineLine<R> removedBy(R whole) {
     return new OutlineLine<>(
-        depth, label, value, gesture, mistakes, change, more, Optional.of(whole), earlier, later);
+        sort,
+        depth,
+        label,
+        value,
+        gesture,
+        mistakes,
+        change,
+        more,
+        Optional.of(whole),
+        earlier,
+        later);
   }
 
   /** The line of a member of a list, that can be taken out and moved in it. */
   public <T> OutlineLine<R> memberOf(List<T> list, int at, Function<List<T>, R> put) {
     return new OutlineLine<>(
+        sort,
         depth,
         label,
         value,

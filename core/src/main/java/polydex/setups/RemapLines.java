@@ -110,7 +110,7 @@ final class RemapLines {
       int at,
       Function<List<KeyRule>, Setup> put,
       List<String> mistakes) {
-    return OutlineLine.<Setup>of(depth, "Key", RuleText.of(rules.get(at)))
+    return OutlineLine.<Setup>of(depth, worded("setups.key"), RuleText.of(rules.get(at)))
         .wrong(mistakes)
         .changedBy(
             new Edit.Words<>(

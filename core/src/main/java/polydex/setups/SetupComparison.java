@@ -1,7 +1,5 @@
 package polydex.setups;
 
-import static polydex.language.CoreWords.worded;
-
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -30,15 +28,11 @@ public record SetupComparison(List<Part> parts, List<Working> bindings) {
   /**
    * A part that differs.
    *
-   * @param label what the part is
+   * @param sort what the part is, whatever it is called
+   * @param label what it is called
    * @param first how it stands in the first setup; empty where that has no such part
    */
-  public record Part(String label, String first, String second) {
-    /** Whether it is what the setups are called. */
-    public boolean isName() {
-      return label.equals(worded("any.name"));
-    }
-  }
+  public record Part(OutlineLine.Sort sort, String label, String first, String second) {}
 
   /**
    * A binding that works in one of the setups.
@@ -64,10 +58,11 @@ public record SetupComparison(List<Part> parts, List<Working> bindings) {
     places.addAll(seconds.keySet());
     List<Part> found = new ArrayList<>();
     for (String place : places) {
-      String one = words(Optional.ofNullable(firsts.get(place)));
-      String other = words(Optional.ofNullable(seconds.get(place)));
-      if (!one.equals(other)) {
-        found.add(new Part(place.substring(place.lastIndexOf('|') + 1), one, other));
+      Optional<OutlineLine<Setup>> one = Optional.ofNullable(firsts.get(place));
+      Optional<OutlineLine<Setup>> other = Optional.ofNullable(seconds.get(place));
+      if (!words(one).equals(words(other))) {
+        OutlineLine<Setup> line = one.or(() -> other).orElseThrow();
+        found.add(new Part(line.sort(), line.label(), words(one), words(other)));
       }
     }
     return List.copyOf(found);
@@ -79,7 +74,7 @@ public record SetupComparison(List<Part> parts, List<Working> bindings) {
     Map<String, Integer> counts = new HashMap<>();
     int machine = 0;
     for (OutlineLine<Setup> line : lines) {
-      if (SetupOutline.isMachine(line)) {
+      if (line.sort() == OutlineLine.Sort.MACHINE) {
         machine++;
       }
       String place = machine + "|" + line.label();

@@ -65,6 +65,7 @@ public final class SetupOutline {
   private void whole() {
     lines.add(
         OutlineLine.<Setup>of(0, worded("any.name"), setup.title())
+            .as(OutlineLine.Sort.NAME)
             .changedBy(
                 new Edit.Words<>(
                     setup.title(),
@@ -115,6 +116,7 @@ public final class SetupOutline {
     Part part = new Part(workspace, depth, machine, put, this::wrong);
     OutlineLine<Setup> head =
         OutlineLine.<Setup>of(depth, worded("setups.machine"), machine.title())
+            .as(OutlineLine.Sort.MACHINE)
             .changedBy(
                 new Edit.Words<>(
                     machine.title(),
@@ -219,7 +221,8 @@ public final class SetupOutline {
         other.add(option);
       }
       found.add(
-          OutlineLine.<Setup>of(depth, option, on.contains(option) ? "on" : "off")
+          OutlineLine.<Setup>of(
+                  depth, option, worded(on.contains(option) ? "setups.on" : "setups.off-2"))
               .changedBy(new Edit.Done<>(() -> to.apply(other))));
     }
     return found;
@@ -275,11 +278,6 @@ public final class SetupOutline {
   private static Edit<Setup> gesture(String now, Function<Gesture, Setup> to) {
     return new Edit.Words<>(
         now, worded("setups.a-gesture-as-in-ctrl-alt"), t -> to.apply(Gesture.parse(t.strip())));
-  }
-
-  /** Whether a line begins a machine. */
-  public static boolean isMachine(OutlineLine<?> line) {
-    return line.label().equals(worded("setups.machine"));
   }
 
   static String count(int members) {

@@ -68,7 +68,11 @@ final class DrilledSheet {
     return lines.entrySet().stream()
         .<Part>map(
             e ->
-                new Lines(drafting.naming().place(e.getKey()), List.of(), "recalled", e.getValue()))
+                new Lines(
+                    drafting.naming().place(e.getKey()),
+                    List.of(),
+                    worded("sheets.recalled"),
+                    e.getValue()))
         .toList();
   }
 

@@ -169,11 +169,11 @@ public final class BindingOutline {
             r.hook(),
             t -> new Remarks(r.note(), r.caveat(), t, r.fixed())));
     lines.add(
-        line(worded("systems.can-be-switched-off"), r.fixed() ? "no" : "yes")
+        line(worded("systems.can-be-switched-off"), worded(r.fixed() ? "any.no" : "any.yes"))
             .changedBy(
                 EnvironmentOutline.choice(
                     List.of(false, true),
-                    fixed -> fixed ? "no" : "yes",
+                    fixed -> worded(fixed ? "any.no" : "any.yes"),
                     fixed ->
                         binding.remarked(new Remarks(r.note(), r.caveat(), r.hook(), fixed)))));
   }

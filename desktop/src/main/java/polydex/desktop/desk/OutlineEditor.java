@@ -24,7 +24,6 @@ import polydex.own.OwnKey;
 import polydex.setups.OutlineLine;
 import polydex.setups.OutlineLine.Edit;
 import polydex.setups.OutlineLine.Option;
-import polydex.setups.SetupOutline;
 import polydex.workspace.Change;
 import polydex.workspace.Workspace;
 
@@ -316,7 +315,7 @@ public final class OutlineEditor<R> {
             Lists.column(new Region(), indent),
             Lists.column(Texts.styled(line.label(), "quiet"), LABELS - indent));
     line.gesture().ifPresent(g -> box.getChildren().add(new GestureView(g, Map.of())));
-    boolean heads = SetupOutline.isMachine(line);
+    boolean heads = line.sort() == OutlineLine.Sort.MACHINE;
     Label value = Texts.styled(line.value(), heads ? "part" : "row-title");
     box.getChildren().add(value);
     if (!line.mistakes().isEmpty()) {

@@ -120,14 +120,13 @@ final class CompareView extends VBox {
                     .append(' ')
                     .append(WORDS.get(likeness)));
     counts.setText(words + ".");
+    // All of them stand before the kinds.
+    int kind = which.getSelectionModel().getSelectedIndex() - 1;
     lines
         .getItems()
         .setAll(
             comparison.lines().stream()
-                .filter(
-                    l ->
-                        which.getValue().equals(ALL)
-                            || WORDS.get(l.likeness()).equals(which.getValue()))
+                .filter(l -> kind < 0 || l.likeness() == Likeness.values()[kind])
                 .toList());
   }
 

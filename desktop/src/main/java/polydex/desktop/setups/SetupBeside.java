@@ -19,13 +19,17 @@ import polydex.desktop.desk.Desk;
 import polydex.keys.Gesture;
 import polydex.route.Setup;
 import polydex.route.SetupTraces;
+import polydex.setups.OutlineLine;
 import polydex.setups.SetupComparison;
 import polydex.workspace.Workspace;
 
 /** Two setups beside each other: the parts that differ, and what works in one of them only. */
 final class SetupBeside {
   /** A row: a part with both values, or a binding that works on one side. */
-  private record BesideRow(String what, Optional<Gesture> gesture, String first, String second) {}
+  private record BesideRow(String what, Optional<Gesture> gesture, Side first, Side second) {}
+
+  /** How it is on a side, and the style in which that is said. */
+  private record Side(String text, String style) {}
 
   private final Desk desk;
   private final Setup first;
@@ -82,13 +86,14 @@ final class SetupBeside {
   private void show(SetupComparison comparison) {
     List<BesideRow> rows = new ArrayList<>();
     for (SetupComparison.Part part : comparison.parts()) {
-      if (!part.isName()) {
-        rows.add(new BesideRow(part.label(), Optional.empty(), part.first(), part.second()));
+      if (part.sort() != OutlineLine.Sort.NAME) {
+        rows.add(
+            new BesideRow(part.label(), Optional.empty(), side(part.first()), side(part.second())));
       }
     }
     for (SetupComparison.Working w : comparison.bindings()) {
-      String there = worded("setups.works");
-      String not = worded("setups.does-not-work");
+      Side there = new Side(worded("setups.works"), "words");
+      Side not = new Side(worded("setups.does-not-work"), "stops");
       rows.add(
           new BesideRow(
               desk.titles().action(w.action()),
@@ -121,18 +126,19 @@ final class SetupBeside {
     box.getChildren()
         .addAll(
             Lists.column(name, 21),
-            Lists.column(side(row.first()), 17),
-            Lists.column(side(row.second()), 17));
+            Lists.column(label(row.first()), 17),
+            Lists.column(label(row.second()), 17));
   }
 
-  private static Label side(String text) {
-    Label label = Texts.styled(text.isEmpty() ? "none" : text, "words");
-    if (text.isEmpty()) {
-      label.getStyleClass().add("quiet");
-    }
-    if (text.equals(worded("setups.does-not-work"))) {
-      label.getStyleClass().add("stops");
-    }
+  private static Side side(String value) {
+    return value.isEmpty()
+        ? new Side(worded("setups.has-none"), "quiet")
+        : new Side(value, "words");
+  }
+
+  private static Label label(Side side) {
+    Label label = Texts.styled(side.text(), "words");
+    label.getStyleClass().add(side.style());
     return label;
   }
 }

@@ -137,7 +137,9 @@ final class RowSetting {
       height = Math.max(height, y);
       elements.add(
           new Element(
-              Role.ROW_CELL, cell.gestures().isEmpty() ? "none" : said(List.of(cell)), keys));
+              Role.ROW_CELL,
+              cell.gestures().isEmpty() ? worded("sheets.none") : said(List.of(cell)),
+              keys));
     }
     if (!line.figure().isEmpty()) {
       elements.add(new Element(Role.ROW_CELL, "", toTheRight(line.figure(), size, 0, false)));

@@ -53,7 +53,7 @@ final class SheetRows {
                                 s.title(),
                                 "steps",
                                 x.words(),
-                                x.done() ? "done" : worded("sheets.to-do-2"),
+                                x.done() ? worded("sheets.done-2") : worded("sheets.to-do-2"),
                                 s.gesture().stream()
                                     .map(g -> List.of(g.gesture().toString()))
                                     .toList(),

@@ -14,6 +14,7 @@ import polydex.conflict.Person;
 import polydex.files.Shipped;
 import polydex.language.Language;
 import polydex.route.SetupTraces;
+import polydex.setups.OutlineLine;
 import polydex.setups.SetupOutline;
 import polydex.workspace.Workspace;
 
@@ -64,7 +65,11 @@ class KnownAgainTest {
 
   private List<Long> machines() {
     return demo.setups().values().stream()
-        .map(s -> SetupOutline.of(demo, s).stream().filter(SetupOutline::isMachine).count())
+        .map(
+            s ->
+                SetupOutline.of(demo, s).stream()
+                    .filter(l -> l.sort() == OutlineLine.Sort.MACHINE)
+                    .count())
         .toList();
   }
 }

@@ -18,6 +18,7 @@ import polydex.files.FileProblem;
 import polydex.files.Shipped;
 import polydex.intake.BindingIntake;
 import polydex.intake.ColumnRoles;
+import polydex.intake.ColumnRoles.Lack;
 import polydex.intake.ColumnRoles.Target;
 import polydex.intake.IntakePlan;
 import polydex.intake.IntakeRequest.RequestedRow;
@@ -299,7 +300,7 @@ class ListReaderTest {
         .containsExactly("2 Star table||Count|F6");
     ColumnRoles roles = ColumnRoles.parse("gesture=2,action=C", List.of("a", "b", "c"));
     assertThat(ColumnRoles.parse(roles.written(), List.of("a", "b", "c"))).isEqualTo(roles);
-    assertThat(roles.missing(false)).containsExactly("“platform” or “application”");
+    assertThat(roles.missing(false)).containsExactly(Lack.SUBJECT);
     assertThat(roles.missing(true)).isEmpty();
     assertThatThrownBy(() -> rows("a,b\n1,2\n", "action")).hasMessageContaining("action=2");
   }
