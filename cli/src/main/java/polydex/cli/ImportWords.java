@@ -22,7 +22,7 @@ final class ImportWords {
         worded("command.changed-known-already-gone-refused-to"),
         answer.read(),
         answer.taken().size(),
-        answer.written() ? worded("command.taken-3") : worded("command.would-be-taken"),
+        answer.written() ? worded("command.is-taken") : worded("command.would-be-taken"),
         answer.changed().size(),
         answer.known().size(),
         answer.gone().size(),
@@ -88,7 +88,7 @@ final class ImportWords {
                           .formatted(
                               e.getKey(),
                               e.getValue().gestures(),
-                              e.getValue().taken() ? worded("command.taken-3") : ""))
+                              e.getValue().taken() ? worded("command.is-taken") : ""))
               .collect(Collectors.joining(", ")),
           answer.otherSystems());
     }
