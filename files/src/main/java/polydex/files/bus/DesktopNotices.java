@@ -3,11 +3,13 @@ package polydex.files.bus;
 import static polydex.files.language.FilesWords.worded;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
 import org.freedesktop.dbus.types.UInt32;
 import org.freedesktop.dbus.types.Variant;
+import org.jspecify.annotations.Nullable;
 import polydex.files.FileProblem;
 import polydex.files.bus.Bus.Silent;
 import polydex.files.bus.Bus.Target;
@@ -25,11 +27,20 @@ public final class DesktopNotices implements AutoCloseable {
   private final boolean markup;
   private final boolean actions;
 
-  /** The notice that is shown, as the desktop counts them; 0 for none. */
-  private volatile int shown;
+  private final Consumer<String> chosen;
 
-  private DesktopNotices(Bus bus, List<?> can) {
+  /** The notice that is shown, as the desktop counts them; 0 for none. */
+  private int shown;
+
+  /** Whether one is being shown, of which the desktop has not said yet how it counts it. */
+  private boolean isAsking;
+
+  /** What was chosen meanwhile, by whichever notice: the choice may be heard before the answer. */
+  private final Map<Integer, String> early = new HashMap<>();
+
+  private DesktopNotices(Bus bus, List<?> can, Consumer<String> chosen) {
     this.bus = bus;
+    this.chosen = chosen;
     markup = can.contains("body-markup");
     actions = can.contains("actions");
   }
@@ -48,15 +59,8 @@ public final class DesktopNotices implements AutoCloseable {
       if (can.isEmpty()) {
         throw new FileProblem(worded("bus.nothing-in-this-session-shows-notices"));
       }
-      DesktopNotices notices = new DesktopNotices(bus, can);
-      bus.listen(
-          TYPE,
-          "ActionInvoked",
-          s -> {
-            if (notices.shown != 0 && s.number(0) == notices.shown) {
-              chosen.accept(s.text(1));
-            }
-          });
+      DesktopNotices notices = new DesktopNotices(bus, can, chosen);
+      bus.listen(TYPE, "ActionInvoked", s -> notices.take(s.number(0), s.text(1)));
       return notices;
     } catch (Silent e) {
       bus.close();
@@ -64,6 +68,37 @@ public final class DesktopNotices implements AutoCloseable {
     } catch (FileProblem e) {
       bus.close();
       throw e;
+    }
+  }
+
+  /** The choices of everybody's notices are heard here. */
+  private void take(int notice, String name) {
+    synchronized (this) {
+      if (notice == 0 || notice != shown) {
+        if (isAsking) {
+          early.put(notice, name);
+        }
+        return;
+      }
+    }
+    chosen.accept(name);
+  }
+
+  private synchronized int asking() {
+    early.clear();
+    isAsking = true;
+    return shown;
+  }
+
+  private void asked(int notice) {
+    @Nullable String name;
+    synchronized (this) {
+      shown = notice;
+      isAsking = false;
+      name = early.remove(notice);
+    }
+    if (name != null) {
+      chosen.accept(name);
     }
   }
 
@@ -77,15 +112,17 @@ public final class DesktopNotices implements AutoCloseable {
     if (actions) {
       choices.forEach((name, label) -> offered.addAll(List.of(name, label)));
     }
+    int before = asking();
+    int notice = before;
     try {
-      shown =
+      notice =
           bus.callAs(
                   SERVER,
                   TYPE,
                   "Notify",
                   "susssasa{sv}i",
                   "Polydex",
-                  new UInt32(shown),
+                  new UInt32(before),
                   "polydex",
                   title,
                   markup ? escaped(words) : words,
@@ -97,6 +134,8 @@ public final class DesktopNotices implements AutoCloseable {
               .number();
     } catch (Silent e) {
       throw new FileProblem(worded("bus.what-shows-notices-in-this-session"), e);
+    } finally {
+      asked(notice);
     }
   }
 
@@ -106,9 +145,12 @@ public final class DesktopNotices implements AutoCloseable {
 
   /** Takes it away. */
   public void withdraw() throws FileProblem {
-    if (shown != 0) {
-      int gone = shown;
+    int gone;
+    synchronized (this) {
+      gone = shown;
       shown = 0;
+    }
+    if (gone != 0) {
       bus.call(SERVER, TYPE, "CloseNotification", new UInt32(gone));
     }
   }

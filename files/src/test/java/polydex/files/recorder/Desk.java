@@ -161,11 +161,12 @@ public final class Desk implements AutoCloseable {
   }
 
   /** Starts another program on it, a script of this folder. */
-  public Process start(String script) throws Exception {
+  public Process start(String script, String... with) throws Exception {
     ProcessBuilder builder =
         new ProcessBuilder(
                 "/usr/bin/python3", Path.of(Desk.class.getResource(script).toURI()).toString())
             .redirectError(ProcessBuilder.Redirect.DISCARD);
+    builder.command().addAll(List.of(with));
     builder
         .environment()
         .putAll(

@@ -2,7 +2,8 @@
 """Shows notices as a desktop would, by saying what it was asked to show.
 
 On standard output: "ready", "notice ID | title | words | choices", "gone ID". On standard input:
-"take ID NAME" takes a choice of a notice.
+"take ID NAME" takes a choice of a notice. Called with "hasty", the first choice of each is taken before
+whoever asked for it is answered.
 """
 import sys, threading
 from gi.repository import Gio, GLib
@@ -29,6 +30,8 @@ def called(connection, sender, path, interface, method, args, invocation):
         app, replaces, icon, title, body, actions, hints, expire = args.unpack()
         last = replaces or last + 1
         say("notice", last, "|", title, "|", body, "|", ",".join(actions), "|", sorted(hints), expire)
+        if "hasty" in sys.argv:
+            bus.emit_signal(None, PATH, NAME, "ActionInvoked", GLib.Variant("(us)", (last, actions[0])))
         invocation.return_value(GLib.Variant("(u)", (last,)))
     else:
         say("gone", args.unpack()[0])
