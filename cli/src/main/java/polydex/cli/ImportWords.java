@@ -88,7 +88,7 @@ final class ImportWords {
                           .formatted(
                               e.getKey(),
                               e.getValue().gestures(),
-                              e.getValue().taken() ? worded("command.is-taken") : ""))
+                              e.getValue().taken() ? worded("command.taken-2") : ""))
               .collect(Collectors.joining(", ")),
           answer.otherSystems());
     }
