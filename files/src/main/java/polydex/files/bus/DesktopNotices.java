@@ -23,6 +23,9 @@ public final class DesktopNotices implements AutoCloseable {
   private static final Target SERVER = new Target(TYPE, "/org/freedesktop/Notifications");
   private static final int UNTIL_WITHDRAWN = 0;
 
+  /** Anybody in the session may say that something was chosen. */
+  private static final int MOST_EARLY = 100;
+
   private final Bus bus;
   private final boolean markup;
   private final boolean actions;
@@ -75,7 +78,7 @@ public final class DesktopNotices implements AutoCloseable {
   private void take(int notice, String name) {
     synchronized (this) {
       if (notice == 0 || notice != shown) {
-        if (isAsking) {
+        if (isAsking && early.size() < MOST_EARLY) {
           early.put(notice, name);
         }
         return;
